@@ -1,0 +1,1 @@
+export { may, permissions, roles, type Permission, type Role } from './roles';

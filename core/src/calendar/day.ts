@@ -1,0 +1,50 @@
+import { Temporal } from 'temporal-polyfill';
+
+/** A local date of the clinic, 'YYYY-MM-DD'. Never an instant: it does not move with a clock change. */
+export type ClinicDay = string;
+
+/**
+ * @returns the text as a clinic day, or undefined when it is no date of the calendar ('2026-02-30')
+ */
+export function clinicDay(text: string): ClinicDay | undefined {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return undefined;
+  try {
+    return Temporal.PlainDate.from(text, { overflow: 'reject' }).toString();
+  } catch {
+    return undefined;
+  }
+}
+
+/**
+ * The day it is in the clinic at an instant.
+ * @param instant ISO 8601 with offset or Z
+ * @param zone IANA name
+ */
+export function dayOf(instant: string, zone: string): ClinicDay {
+  return Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+}
+
+/** @returns the day `days` later (earlier when negative) */
+export function addDays(day: ClinicDay, days: number): ClinicDay {
+  return Temporal.PlainDate.from(day).add({ days }).toString();
+}
+
+/** @returns whole days from `from` to `to`; negative when `to` is earlier */
+export function daysBetween(from: ClinicDay, to: ClinicDay): number {
+  return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'days' }).days;
+}
+
+/** @returns `count` days in order, beginning with `first` */
+export function daysFrom(first: ClinicDay, count: number): ClinicDay[] {
+  return Array.from({ length: count }, (_, n) => addDays(first, n));
+}
+
+/** @returns whether the text names a time zone this platform knows */
+export function isZone(text: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: text });
+    return text.includes('/') || text === 'UTC';
+  } catch {
+    return false;
+  }
+}

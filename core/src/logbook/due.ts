@@ -1,0 +1,91 @@
+import { phaseSpans, type ClinicDay } from '../calendar';
+import type { Stage } from '../programmes';
+import { wearSteps } from '../wearing';
+import type { HingeStops } from '../setting';
+import type { MotionWindow } from '../order';
+import { stageAt } from './fold/stage-states';
+import type { CaseState } from './fold/state';
+
+/** A day on which something is to be done: fitting, stops, wear step, review. */
+export interface Buckle {
+  day: ClinicDay;
+  kind: 'F' | 'S' | 'W' | 'R';
+  stage: Stage;
+  /** the patient comes in for it; if not, it passes by itself */
+  visit: boolean;
+  /** what is to be done: the window of the phase, the minutes, the note */
+  window?: MotionWindow;
+  minutes?: number;
+  note?: string;
+}
+
+/** A stretch of days in the brace. */
+export interface WornSpan {
+  from: ClinicDay;
+  until?: ClinicDay;
+  stops?: HingeStops;
+  minutes?: number;
+}
+
+export interface Ribbon {
+  worn: WornSpan[];
+  buckles: Buckle[];
+}
+
+/**
+ * What is still to come in a case and since when the brace is worn. It does not depend on today:
+ * what is late is for the reader's day to say.
+ */
+export function caseRibbon(state: CaseState): Ribbon {
+  const { order, setting, wearing, checking, visits } = state;
+  const reached = setting.fitted?.phase ?? -1;
+  const stopChanges = order
+    ? phaseSpans(order.order.dayZero, order.order.phases)
+        .filter(({ index }) => setting.fitted !== undefined && index > reached)
+        .map(({ index, from }): Buckle => ({
+          day: from,
+          kind: 'S',
+          stage: 'review',
+          visit: true,
+          window: order.order.phases[index]!.window,
+        }))
+    : [];
+  const plan = wearing.plan?.plan;
+  const growth =
+    plan?.kind === 'growing'
+      ? wearSteps(plan).map(({ day, minutes }): Buckle => ({
+          day,
+          kind: 'W',
+          stage: 'wear',
+          visit: false,
+          minutes,
+        }))
+      : [];
+  const planned = visits
+    .filter(({ kept }) => !kept)
+    .map(({ day, purpose, note }): Buckle => ({
+      day,
+      kind: purpose === 'review' ? 'R' : 'F',
+      stage: purpose === 'review' ? 'review' : stageAt(state),
+      visit: true,
+      ...(note ? { note } : {}),
+    }));
+  const buckles = [...stopChanges, ...growth, ...planned].sort(
+    (a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind),
+  );
+  const wornFrom = plan?.from ?? (checking.signed && setting.fitted?.day);
+  const worn: WornSpan[] = wornFrom
+    ? [
+        {
+          from: wornFrom,
+          ...(setting.fitted ? { stops: setting.fitted.medial } : {}),
+          ...(plan?.kind === 'growing' ? { minutes: plan.firstDay } : {}),
+        },
+      ]
+    : [];
+  return { worn, buckles };
+}
+
+/** The earliest day the patient is to come in; undefined when nothing is planned. */
+export const firstVisit = (ribbon: Ribbon): ClinicDay | undefined =>
+  ribbon.buckles.find(({ visit }) => visit)?.day;

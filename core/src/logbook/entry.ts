@@ -1,0 +1,127 @@
+import { object, string, ValidationError } from 'yup';
+import { isZone } from '../calendar';
+import { anyId, entryId, text, whole } from './fields';
+import { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
+import type { EntryStage } from './kinds/kind';
+
+/** An entry as it is written: made where the work is, never changed afterwards. */
+export interface Entry<K extends KindName = KindName> {
+  id: string;
+  case: string;
+  stage: EntryStage;
+  kind: K;
+  /** version of the body */
+  v: number;
+  /** the instant it was seen or done, ISO 8601 */
+  observedAt: string;
+  /** the zone of the place, IANA */
+  zone: string;
+  /** the user's id */
+  by: string;
+  body: BodyOf<K>;
+  /** the entry this one corrects */
+  replaces?: string;
+  /** why it is corrected */
+  reason?: string;
+  /** for intents: the one it follows; null when there is none */
+  expects?: string | null;
+}
+
+/** An entry as the server has it. */
+export interface RecordedEntry<K extends KindName = KindName> extends Entry<K> {
+  seq: number;
+  receivedAt: string;
+}
+
+/** An entry of one kind, told apart by `kind`. */
+export type AnyEntry = { [K in KindName]: Entry<K> }[KindName];
+export type AnyRecordedEntry = { [K in KindName]: RecordedEntry<K> }[KindName];
+
+const envelope = object({
+  id: entryId().required(),
+  case: anyId().required(),
+  stage: string().strict().required(),
+  kind: string().strict().required(),
+  v: whole().positive().required(),
+  observedAt: string()
+    .strict()
+    .required()
+    .matches(
+      /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/,
+      'must be an instant in UTC, YYYY-MM-DDTHH:MM:SS.sssZ',
+    )
+    .test('instant', 'must be an instant', (value) => !Number.isNaN(Date.parse(value))),
+  zone: text(64).required().test('zone', 'must be a time zone', isZone),
+  by: anyId().required(),
+  body: object().required(),
+  replaces: entryId(),
+  reason: text(400).min(3),
+  expects: entryId().nullable(),
+})
+  .strict()
+  .noUnknown()
+  .required();
+
+export interface EntryFault {
+  /** path of the field, '' for the whole */
+  at: string;
+  message: string;
+}
+
+/**
+ * Reads an entry that came from outside: envelope first, then its body by its kind and version.
+ * @returns the entry as it was sent, or every fault with the path of its field
+ */
+export function readEntry(
+  sent: unknown,
+): { ok: true; entry: AnyEntry } | { ok: false; faults: EntryFault[] } {
+  const faults: EntryFault[] = [];
+  const gather = (check: () => void, under = '') => {
+    try {
+      check();
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error;
+      const inner = error.inner.length > 0 ? error.inner : [error];
+      for (const fault of inner)
+        faults.push({ at: [under, fault.path].filter(Boolean).join('.'), message: fault.message });
+    }
+  };
+  gather(() => {
+    envelope.validateSync(sent, { abortEarly: false, strict: true });
+  });
+  if (faults.length > 0) return { ok: false, faults };
+  const entry = sent as AnyEntry;
+  if (!isKind(entry.kind)) return { ok: false, faults: [{ at: 'kind', message: 'is not a kind of entry' }] };
+  const kind = kinds[entry.kind];
+  if (!kind.stages.includes(entry.stage))
+    faults.push({ at: 'stage', message: `must be one of ${kind.stages.join(', ')} for ${entry.kind}` });
+  if (entry.v > kind.v) faults.push({ at: 'v', message: `is newer than this server knows (${kind.v})` });
+  if (entry.replaces !== undefined && entry.reason === undefined)
+    faults.push({ at: 'reason', message: 'is required when an entry replaces another' });
+  if ((entry.kind as string) === 'record.withdrawn' && entry.replaces === undefined)
+    faults.push({ at: 'replaces', message: 'is required: which entry is withdrawn' });
+  if (kind.nature === 'intent' && entry.expects === undefined)
+    faults.push({ at: 'expects', message: 'is required: the one it follows, or null' });
+  if (kind.nature !== 'intent' && entry.expects !== undefined)
+    faults.push({ at: 'expects', message: 'goes with orders, plans and settings only' });
+  if (faults.length === 0)
+    gather(() => {
+      kind.body.validateSync(upcastBody(kind, entry.v, entry.body), { abortEarly: false, strict: true });
+    }, 'body');
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, entry };
+}
+
+/** A body of an older version, brought to today's by the kind's upcasters in turn. */
+export const upcastBody = (
+  kind: { v: number; upcasters: readonly ((body: never) => unknown)[] },
+  v: number,
+  body: unknown,
+): unknown => kind.upcasters.slice(v - 1).reduce((older, upcast) => upcast(older as never), body);
+
+/** An entry with its body in today's version. */
+export function current(entry: AnyRecordedEntry): AnyRecordedEntry {
+  const kind = kinds[entry.kind];
+  return entry.v === kind.v
+    ? entry
+    : ({ ...entry, v: kind.v, body: upcastBody(kind, entry.v, entry.body) } as AnyRecordedEntry);
+}

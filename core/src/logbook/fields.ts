@@ -1,0 +1,48 @@
+import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup';
+import { sides, type Side } from '../anatomy';
+import { clinicDay } from '../calendar';
+
+/*
+ * The fields bodies are made of. Everything is strict: Yup's defaults would cast "12" to 12, keep
+ * unknown keys and let Infinity pass.
+ */
+export const finite = () =>
+  number()
+    .strict()
+    .test('finite', 'must be a finite number', (v) => v === undefined || Number.isFinite(v));
+export const whole = () => finite().integer();
+export const yes = () => boolean().strict();
+export const text = (longest: number) => string().strict().trim().max(longest);
+export const entryId = () =>
+  string()
+    .strict()
+    .matches(
+      /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+      'must be a UUIDv7 in lower case',
+    );
+export const anyId = () =>
+  string()
+    .strict()
+    .matches(
+      /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+      'must be a UUID in lower case',
+    );
+export const day = () =>
+  string()
+    .strict()
+    .test('clinic-day', 'must be a date, YYYY-MM-DD', (v) => v === undefined || clinicDay(v) === v);
+export const name = () =>
+  text(80).matches(/^[a-z0-9][a-z0-9-]*$/, 'must be a name of small letters, digits and hyphens');
+export const side = () => mixed<Side>().oneOf(sides);
+export const oneOf = <T extends string>(...values: readonly T[]) => mixed<T>().oneOf(values);
+export const body = <S extends ObjectShape>(shape: S) => object(shape).strict().noUnknown().required();
+export const ids = () => array().of(entryId().required()).max(200).strict().required();
+export const pin = () =>
+  body({
+    id: name().required(),
+    version: whole().positive().required(),
+    hash: string()
+      .strict()
+      .matches(/^[0-9a-f]{64}$/, 'must be a SHA-256 in hex')
+      .required(),
+  });

@@ -1,0 +1,101 @@
+import type { Side } from '../../anatomy';
+import type { ClinicDay } from '../../calendar';
+import type { FitCheck, Judged } from '../../checking';
+import type { MeasuringProgress, MeasuringStep } from '../../measuring';
+import type { Order } from '../../order';
+import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
+import type { ReviewFinding, VisitFigures } from '../../reviewing';
+import type { ScreeningState } from '../../screening';
+import type { HingeStops } from '../../setting';
+import type { Bend, Pad, PadAdvice, Scar } from '../../shaping';
+import type { SizeMatch } from '../../sizing';
+import type { RunnerState } from '../../strapping';
+import type { WearPlan } from '../../wearing';
+import type { BodyOf } from '../kinds/all';
+import type { RecordLine } from './settle';
+
+/** Something decided, with what has happened to its inputs since. */
+export interface Decided<T> {
+  entry: string;
+  decided: T;
+  /** inputs that have been corrected or withdrawn since */
+  staleBecause: string[];
+  /** computed again from what holds now, it would come out differently */
+  wouldDiffer: boolean;
+}
+
+export type StageStatus = 'done' | 'open' | 'blocked' | 'not-needed';
+
+export interface StageState {
+  status: StageStatus;
+  /** for blocked: the finding that blocks, by name */
+  because?: string;
+}
+
+export interface PlannedVisit {
+  entry: string;
+  day: ClinicDay;
+  purpose: 'fitting' | 'review';
+  note?: string;
+  kept: boolean;
+}
+
+export interface ReviewVisit extends VisitFigures {
+  found?: ReviewFinding & { note?: string };
+  entry?: string;
+}
+
+/** What a brace looks like that does not match what was decided. */
+export type LookAtBrace =
+  | { what: 'fitted-differs-from-chosen'; entry: string }
+  | { what: 'pair-differs'; entry: string; stops: ('extension' | 'flexion')[] }
+  | { what: 'outside-order'; entry: string };
+
+export interface CaseState {
+  case: string;
+  person: string;
+  side: Side;
+  opened: ClinicDay;
+  seq: number;
+  programmePin: Pin;
+  modelPin: Pin;
+  programme: Programme;
+  model: BraceModel;
+  lines: RecordLine[];
+  conflicts: RecordLine[];
+  screening: ScreeningState;
+  order: { entry: string; order: Order } | undefined;
+  measuring: MeasuringProgress & { steps: MeasuringStep[]; inputs: string[] };
+  motion: { entry: string; motion: BodyOf<'motion.tested'> } | undefined;
+  sizing: { match: SizeMatch; chosen: Decided<BodyOf<'size.chosen'>> | undefined };
+  setting: {
+    chosen: Decided<BodyOf<'set.stops-chosen'>> | undefined;
+    fitted:
+      | { entry: string; day: ClinicDay; medial: HingeStops; lateral: HingeStops; phase: number | undefined }
+      | undefined;
+    look: LookAtBrace[];
+  };
+  shaping: {
+    scars: Scar[];
+    pads: { pad: Pad; advice: PadAdvice; done: 'placed' | 'split' | 'left-out' | undefined }[];
+    bends: (Bend & { entry: string })[];
+  };
+  strapping: RunnerState & { settled: { minutes: number; dropped?: number } | undefined };
+  checking: {
+    checks: {
+      check: FitCheck;
+      judged: Judged;
+      value?: number;
+      reference?: number;
+      seen?: boolean;
+      entry?: string;
+    }[];
+    result: 'open' | 'pass' | 'fail';
+    signed: Decided<BodyOf<'check.signed'> & { by: string; at: string }> | undefined;
+    inputs: string[];
+  };
+  wearing: { plan: { entry: string; plan: WearPlan } | undefined; taught: 'patient' | 'carer' | undefined };
+  reviewing: { first: ReviewVisit; visits: ReviewVisit[] };
+  visits: PlannedVisit[];
+  stages: Record<Stage, StageState>;
+}

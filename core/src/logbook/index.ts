@@ -1,0 +1,26 @@
+export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
+export { caseRibbon, firstVisit, type Buckle, type Ribbon, type WornSpan } from './due';
+export { engineVersion } from './engine';
+export {
+  readEntry,
+  type AnyEntry,
+  type AnyRecordedEntry,
+  type Entry,
+  type EntryFault,
+  type RecordedEntry,
+} from './entry';
+export { foldCase, type FoldContext } from './fold/fold-case';
+export type { LineStatus, RecordLine } from './fold/settle';
+export { stageAt } from './fold/stage-states';
+export type {
+  CaseState,
+  Decided,
+  LookAtBrace,
+  PlannedVisit,
+  ReviewVisit,
+  StageState,
+  StageStatus,
+} from './fold/state';
+export { intentInForce } from './intent';
+export { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
+export type { EntryKind, EntryStage } from './kinds/kind';

@@ -1,0 +1,49 @@
+import type { InferType } from 'yup';
+import { caseOpened, recordWithdrawn, visitPlanned } from './case';
+import { checkRecorded, checkSigned } from './check';
+import type { EntryKind } from './kind';
+import { measureMarked, measureRead, measureSkipped, motionTested } from './measure';
+import { reviewFound } from './review';
+import { orderGiven, screenLooked, screenOverridden } from './screen';
+import { stopsChosen, stopsFitted } from './set';
+import { barBent, padPlaced, scarSeen } from './shape';
+import { sizeChosen } from './size';
+import { donningBegun, strapDone } from './strap';
+import { wearPlanned, wearTaught } from './wear';
+
+const all = [
+  caseOpened,
+  visitPlanned,
+  recordWithdrawn,
+  screenLooked,
+  screenOverridden,
+  orderGiven,
+  measureRead,
+  measureMarked,
+  measureSkipped,
+  motionTested,
+  sizeChosen,
+  stopsChosen,
+  stopsFitted,
+  scarSeen,
+  padPlaced,
+  barBent,
+  donningBegun,
+  strapDone,
+  checkRecorded,
+  checkSigned,
+  wearPlanned,
+  wearTaught,
+  reviewFound,
+] as const;
+
+type Declared = (typeof all)[number];
+export type KindName = Declared['kind'];
+/** The body of a kind, as written today. */
+export type BodyOf<K extends KindName> = NonNullable<InferType<Extract<Declared, { kind: K }>['body']>>;
+
+export const kinds = Object.fromEntries(all.map((one) => [one.kind, one])) as unknown as Record<
+  KindName,
+  EntryKind
+>;
+export const isKind = (text: string): text is KindName => Object.hasOwn(kinds, text);

@@ -1,0 +1,15 @@
+import { body, finite, oneOf, text, whole } from '../fields';
+import { kind } from './kind';
+
+export const reviewFound = kind('review.found', {
+  nature: 'fact',
+  stages: ['review'],
+  permission: 'reviewing.write',
+  body: body({
+    skin: oneOf('clear', 'fades-within-30-min', 'stays-red', 'broken').required(),
+    pain: whole().min(0).max(10).required(),
+    /** worn a day on average */
+    hours: finite().min(0).max(24),
+    note: text(800),
+  }),
+});

@@ -1,0 +1,23 @@
+import { body, finite, name, whole } from '../fields';
+import { kind } from './kind';
+
+/** The brace goes on anew: the sequence starts from its first step. */
+export const donningBegun = kind('strap.begun', {
+  nature: 'fact',
+  stages: ['strap'],
+  permission: 'strapping.write',
+  body: body({}),
+});
+
+export const strapDone = kind('strap.done', {
+  nature: 'fact',
+  stages: ['strap'],
+  permission: 'strapping.write',
+  body: body({
+    step: name().required(),
+    pass: whole().min(1).max(2).required(),
+    /** the settling walk: how long it was and how far the brace dropped */
+    minutes: finite().min(0).max(240),
+    dropped: finite().min(-50).max(200),
+  }),
+});

@@ -1,0 +1,48 @@
+import type { Millimetres } from '../quantity';
+import { meanAndDeviation } from '../statistics';
+import type { GirthStep } from './protocol';
+
+export interface AssessedReading {
+  values: Millimetres[];
+  mean: Millimetres;
+  /** largest less smallest repeat */
+  range: Millimetres;
+  /** what the protocol still asks for: a second reading always, a third when two disagree */
+  needs: 'second' | 'third' | undefined;
+  /** three readings and still apart by more than the tolerance */
+  restless: boolean;
+  /** s_w / sqrt(n): the part another repeat makes smaller */
+  repeatPart: Millimetres;
+  /** u_B: the part repeats share */
+  sharedPart: Millimetres;
+  /** standard uncertainty, sqrt(s_w^2/n + u_B^2) */
+  uncertainty: Millimetres;
+}
+
+/**
+ * The reading of a girth from its repeats. u^2 = s_w^2/n + u_B^2 (JCGM 100:2008, pooled s: 4.2.4);
+ * s_w is the protocol's, never the spread of two readings that happen to agree.
+ * @param step the protocol with tolerance and deviations
+ * @param values the repeats in mm, in order
+ * @returns undefined before the first repeat
+ */
+export function assessReadings(
+  step: Pick<GirthStep, 'tolerance' | 'withinPerson' | 'shared'>,
+  values: readonly Millimetres[],
+): AssessedReading | undefined {
+  const spread = meanAndDeviation(values);
+  if (!spread) return undefined;
+  const count = values.length;
+  const apart = spread.range > step.tolerance;
+  const repeatPart = step.withinPerson / Math.sqrt(count);
+  return {
+    values: [...values],
+    mean: spread.mean,
+    range: spread.range,
+    needs: count < 2 ? 'second' : count === 2 && apart ? 'third' : undefined,
+    restless: count > 2 && apart,
+    repeatPart,
+    sharedPart: step.shared,
+    uncertainty: Math.hypot(repeatPart, step.shared),
+  };
+}

@@ -1,0 +1,64 @@
+import type { Programme } from './programme';
+
+const girth = { kind: 'girth', from: 'mid-kneecap', tolerance: 5, withinPerson: 2.5, shared: 3 } as const;
+
+/**
+ * Rigid-frame ligament brace: four points, wedge stops, six straps. On the skin, the hinge's middle level
+ * with the upper edge of the kneecap and behind the side midline. Common practice, no source; how far from
+ * the mark the girths are read is the model's own.
+ */
+export const kneeLigamentFrame: Programme = {
+  id: 'knee-ligament-frame',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  hinge: 'behind-midline',
+  donning: 45,
+  findings: [
+    'calf-swollen',
+    'pain-out-of-proportion',
+    'new-weakness-or-numbness',
+    'cold-or-blue-toes',
+    'infected-wound',
+    'wound-or-rash-under-brace',
+    'allergy-to-material',
+    'swelling-expected-to-fall',
+    'not-weight-bearing',
+    'neuropathy',
+    'arterial-disease',
+    'diabetes',
+    'pregnancy',
+    'fragile-skin',
+  ],
+  measuring: [
+    { kind: 'posture', id: 'knee-posture', joint: 'knee', target: 30, tolerance: 5 },
+    { kind: 'mark', id: 'mid-kneecap', landmark: 'mid-kneecap' },
+    { ...girth, id: 'girth-above', distance: 'model', plausible: [250, 950] },
+    { ...girth, id: 'girth-below', distance: 'model', plausible: [180, 650] },
+  ],
+  axes: ['girth-above', 'girth-below'],
+  stops: { leastExtension: 0, made: 'before-donning' },
+  sequence: [
+    { id: 'open-all', kind: 'prepare' },
+    { id: 'draw-on', kind: 'don', knee: 45 },
+    { id: 'level-hinges', kind: 'don', knee: 45 },
+    { id: 'strap-1', kind: 'strap', strap: 1, knee: 45 },
+    { id: 'strap-2', kind: 'strap', strap: 2, knee: 45 },
+    { id: 'press-hinges', kind: 'press', knee: 45 },
+    { id: 'strap-3', kind: 'strap', strap: 3 },
+    { id: 'strap-4', kind: 'strap', strap: 4 },
+    { id: 'strap-5', kind: 'strap', strap: 5 },
+    { id: 'strap-6', kind: 'strap', strap: 6 },
+    { id: 'settling-walk', kind: 'settle', minutes: 5 },
+  ],
+  checks: [
+    { kind: 'distance', id: 'hinge-height', tolerance: 'model' },
+    { kind: 'distance', id: 'hinge-behind-midline', tolerance: 'model' },
+    { kind: 'seen', id: 'not-twisted' },
+    { kind: 'proximal-to', id: 'strap-above-calf' },
+    { kind: 'angle-at-stop', id: 'knee-at-extension-stop', stop: 'extension' },
+    { kind: 'angle-at-stop', id: 'knee-at-flexion-stop', stop: 'flexion' },
+    { kind: 'seen', id: 'fibular-neck-clear' },
+    { kind: 'seen', id: 'toes-warm-moving-felt' },
+  ],
+};

@@ -1,0 +1,57 @@
+import type { Millimetres } from './unit';
+
+export type LengthUnit = 'mm' | 'cm' | 'in';
+
+/** Exact by the international yard and pound agreement of 1959. */
+export const millimetresPerInch = 25.4;
+
+const millimetresPer: Record<LengthUnit, number> = { mm: 1, cm: 10, in: millimetresPerInch };
+const decimals: Record<LengthUnit, number> = { mm: 0, cm: 1, in: 2 };
+
+export type ParsedLength =
+  | { ok: true; millimetres: Millimetres; unit: LengthUnit }
+  | { ok: false; problem: 'empty' | 'notANumber' | 'notPositive' };
+
+const pattern =
+  /^(?:(?<whole>\d+)\s+(?<over>\d+)\/(?<under>\d+)|(?<top>\d+)\/(?<bottom>\d+)|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>mm|cm|in|inch|inches|")?$/i;
+
+/**
+ * Reads a length as it is said at the tape: "366", "36,5 cm", "14 3/8 in".
+ * @param text what was typed; a number without a unit is taken in `unit`
+ * @param unit the unit the field shows
+ * @returns the length in millimetres with the unit it was given in, or what is wrong with it
+ */
+export function parseLength(text: string, unit: LengthUnit): ParsedLength {
+  const trimmed = text.trim();
+  if (trimmed === '') return { ok: false, problem: 'empty' };
+  const parts = pattern.exec(trimmed)?.groups;
+  if (!parts) return { ok: false, problem: 'notANumber' };
+  const amount = parts.whole
+    ? Number(parts.whole) + Number(parts.over) / Number(parts.under)
+    : parts.top
+      ? Number(parts.top) / Number(parts.bottom)
+      : Number(parts.plain!.replace(',', '.'));
+  if (!Number.isFinite(amount)) return { ok: false, problem: 'notANumber' };
+  if (amount <= 0) return { ok: false, problem: 'notPositive' };
+  const given = unitNamed(parts.unit) ?? unit;
+  return { ok: true, millimetres: amount * millimetresPer[given], unit: given };
+}
+
+function unitNamed(text: string | undefined): LengthUnit | undefined {
+  if (!text) return undefined;
+  const lower = text.toLowerCase();
+  return lower === 'mm' || lower === 'cm' ? lower : 'in';
+}
+
+/**
+ * A length as shown: whole millimetres, centimetres to 0.1, inches to 0.01.
+ * @param locale a BCP 47 tag; decides the decimal sign
+ */
+export function formatLength(length: Millimetres, unit: LengthUnit, locale = 'en'): string {
+  const digits = decimals[unit];
+  return new Intl.NumberFormat(locale, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  }).format(length / millimetresPer[unit]);
+}

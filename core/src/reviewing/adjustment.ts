@@ -1,0 +1,56 @@
+import type { ClinicDay } from '../calendar';
+import { windowOn, type Order } from '../order';
+import {
+  chooseStops,
+  type Arc,
+  type HingeStops,
+  type StopChoice,
+  type StopHardware,
+  type StopRule,
+} from '../setting';
+
+export type SkinFinding = 'clear' | 'fades-within-30-min' | 'stays-red' | 'broken';
+
+/** What a review found besides motion and girths. */
+export interface ReviewFinding {
+  skin: SkinFinding;
+  /** 0 to 10 */
+  pain: number;
+  /** worn a day on average; unknown is absent */
+  hours?: number;
+}
+
+export type Adjustment =
+  /** tell the prescriber at once; change nothing meanwhile */
+  | { kind: 'refer'; because: ('skin-broken' | 'skin-stays-red' | 'pain-high')[]; protective: boolean }
+  | { kind: 'stops'; phase: number; choice: StopChoice }
+  | { kind: 'none'; phase: number };
+
+/**
+ * The one adjustment a review may make: the stops of the phase in force, if the brace is not on them yet.
+ * Broken or lasting red skin and pain of 7 or more (common practice, no source for the number) come
+ * first: they raise a call, and never by themselves shorten protective wearing.
+ * @param setting fitted now
+ * @param joint what the joint reached, if tested
+ */
+export function proposeAdjustment(
+  order: Order,
+  day: ClinicDay,
+  setting: HingeStops | undefined,
+  hardware: StopHardware,
+  rule: StopRule,
+  found: ReviewFinding | undefined,
+  joint?: Arc,
+): Adjustment {
+  const because = [
+    ...(found?.skin === 'broken' ? (['skin-broken'] as const) : []),
+    ...(found?.skin === 'stays-red' ? (['skin-stays-red'] as const) : []),
+    ...(found && found.pain >= 7 ? (['pain-high'] as const) : []),
+  ];
+  if (because.length > 0) return { kind: 'refer', because, protective: order.protective };
+  const now = windowOn(order, day) ?? { phase: -1, window: {} };
+  const choice = chooseStops(now.window, hardware, rule, joint);
+  const same =
+    choice.ok && setting?.extension === choice.stops.extension && setting.flexion === choice.stops.flexion;
+  return same ? { kind: 'none', phase: now.phase } : { kind: 'stops', phase: now.phase, choice };
+}

@@ -1,0 +1,3 @@
+export { proposeAdjustment, type Adjustment, type ReviewFinding, type SkinFinding } from './adjustment';
+export { changesSince, type VisitFigures, type VisitChange } from './changes';
+export { motionInWindow, type MotionTest } from './motion';

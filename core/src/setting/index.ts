@@ -1,0 +1,12 @@
+export { parseNeutralZero, printNeutralZero, type NeutralZero } from './neutral-zero';
+export {
+  chooseStops,
+  pairProblems,
+  usableArc,
+  type Arc,
+  type HingeStops,
+  type StopChoice,
+  type StopHardware,
+  type StopProblem,
+  type StopRule,
+} from './stops';

@@ -1,0 +1,31 @@
+import type { Millimetres } from '../quantity';
+
+/** A pad of the brace, by the levels it covers (from the middle of the kneecap, proximal positive). */
+export interface Pad {
+  id: string;
+  from: Millimetres;
+  to: Millimetres;
+  face: 'front' | 'back' | 'medial' | 'lateral';
+  /** comes in two halves that can straddle a scar */
+  splits: boolean;
+}
+
+export interface Scar {
+  from: Millimetres;
+  to: Millimetres;
+  face: Pad['face'];
+}
+
+export type PadAdvice = 'place' | 'split-around' | 'keep-off';
+
+/**
+ * Where a pad lies on a scar: split it around when it splits, else keep it off.
+ */
+export function padAdvice(pad: Pad, scars: readonly Scar[]): PadAdvice {
+  const low = (span: { from: number; to: number }) => Math.min(span.from, span.to);
+  const high = (span: { from: number; to: number }) => Math.max(span.from, span.to);
+  const crossed = scars.some(
+    (scar) => scar.face === pad.face && low(scar) < high(pad) && low(pad) < high(scar),
+  );
+  return !crossed ? 'place' : pad.splits ? 'split-around' : 'keep-off';
+}

@@ -1,0 +1,4 @@
+export { normalCdf, normalWithin, normalDensity } from './normal';
+export { meanAndDeviation, type Spread } from './spread';
+export { repeatabilityCoefficient, withinPersonDeviation } from './repeatability';
+export { monotoneCurve } from './monotone';

@@ -1,0 +1,9 @@
+export {
+  planProblems,
+  wearDays,
+  wearKindFor,
+  wearSteps,
+  type GrowingPlan,
+  type WearPlan,
+  type WearProblem,
+} from './plan';

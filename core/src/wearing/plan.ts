@@ -1,0 +1,53 @@
+import { addDays, daysBetween, daysFrom, type ClinicDay } from '../calendar';
+import type { Order } from '../order';
+import type { Minutes } from '../quantity';
+
+export interface GrowingPlan {
+  kind: 'growing';
+  from: ClinicDay;
+  firstDay: Minutes;
+  grow: Minutes;
+  everyDays: number;
+  ceiling: Minutes;
+}
+
+/** Protective braces are worn as ordered; others grow from the first day to a ceiling. */
+export type WearPlan = { kind: 'as-ordered'; from: ClinicDay; wearing: string } | GrowingPlan;
+
+export type WearProblem = 'protective-grows' | 'ceiling-below-first-day' | 'over-a-day';
+
+/** Neither skin nor pain ever shortens ordered protective wearing by itself. Common practice, no source. */
+export const wearKindFor = (order: Order): WearPlan['kind'] => (order.protective ? 'as-ordered' : 'growing');
+
+export function planProblems(plan: WearPlan, order: Order): WearProblem[] {
+  if (plan.kind === 'as-ordered') return [];
+  const problems: WearProblem[] = [];
+  if (order.protective) problems.push('protective-grows');
+  if (plan.ceiling < plan.firstDay) problems.push('ceiling-below-first-day');
+  if (plan.ceiling > 24 * 60) problems.push('over-a-day');
+  return problems;
+}
+
+const minutesOn = (plan: GrowingPlan, day: ClinicDay): Minutes =>
+  Math.min(
+    plan.ceiling,
+    plan.firstDay + Math.floor(daysBetween(plan.from, day) / plan.everyDays) * plan.grow,
+  );
+
+/**
+ * The plan day by day.
+ * @param count how many days from the plan's first
+ */
+export function wearDays(plan: GrowingPlan, count: number): { day: ClinicDay; minutes: Minutes }[] {
+  return daysFrom(plan.from, count).map((day) => ({ day, minutes: minutesOn(plan, day) }));
+}
+
+/** The days on which wearing grows, until the ceiling is reached. */
+export function wearSteps(plan: GrowingPlan): { day: ClinicDay; minutes: Minutes }[] {
+  if (plan.grow <= 0) return [];
+  const count = Math.ceil((plan.ceiling - plan.firstDay) / plan.grow);
+  return Array.from({ length: Math.max(0, count) }, (_, n) => {
+    const day = addDays(plan.from, (n + 1) * plan.everyDays);
+    return { day, minutes: minutesOn(plan, day) };
+  });
+}

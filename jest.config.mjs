@@ -1,0 +1,37 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs' },
+  },
+];
+
+const project = (name, rest) => ({
+  displayName: name,
+  rootDir: name,
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  transform: { '^.+\\.(t|j|mj)sx?$': swc },
+  // packages that ship as ES modules alone are translated as our own files are
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@noble|temporal-polyfill|temporal-utils|lru-cache|uuid|canonicalize|d3-[a-z]+|internmap|dexie|react-router|@estribo)/)',
+  ],
+  ...rest,
+});
+
+export default {
+  projects: [
+    project('core', { testEnvironment: 'node' }),
+    project('server', { testEnvironment: 'node' }),
+    project('web', {
+      testEnvironment: '<rootDir>/jest/browser-environment.cjs',
+      moduleNameMapper: {
+        '\\.(css|woff2)$': '<rootDir>/jest/nothing.cjs',
+        '^@fontsource': '<rootDir>/jest/nothing.cjs',
+      },
+    }),
+  ],
+};

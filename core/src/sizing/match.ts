@@ -33,11 +33,11 @@ export type SizeMatch =
       /** the size chosen by the rule; for 'ask' and 'made-to-measure' the likeliest one, if any */
       size: string | undefined;
       rule: SizeRule;
-      /** normal probability of each size on all axes together, in the chart's order */
+      /** probability that the true girths get each size by the chart, in the chart's order */
       probabilities: { size: string; probability: number }[];
       /** probability of `size` */
       probability: number;
-      /** to the nearest other band over all axes; negative when the reading lies in another band already */
+      /** of the deciding axis to its nearest other band; negative: off the chart */
       margin: Millimetres;
       /** the axis whose margin is smallest against its uncertainty */
       decides: string;
@@ -58,10 +58,12 @@ interface Axis {
 /**
  * Matches readings to a chart.
  *
- * P(size) = integral over the shared error z of prod_axis [probability that the axis' own error leaves
- * it in the size's band], weighted by phi(z): the axes are not independent, the tape is the same.
+ * P(size) is integrated over the error z that the axes share, weighted by phi(z): they are not
+ * independent, the tape is the same.
  * "Between" means that a neighbouring band lies nearer than the reading's standard uncertainty (common
- * practice leaves it to the eye; the choice is ours). Axes two sizes apart, or outside, are made to measure.
+ * practice leaves it to the eye; the choice is ours): the chart's rule moves each axis by that uncertainty
+ * before the axes are compared, so that a larger body never gets a smaller size. Axes two sizes apart, or
+ * outside, are made to measure.
  *
  * @param chart the model's chart
  * @param readings by the axis' reading; mm
@@ -77,7 +79,10 @@ export function matchSize(
     reading: readings[axis.reading]!,
     edges: bandEdges(axis, chart.sizes),
   }));
-  const probabilities = chart.sizes.map((size) => ({ size, probability: probabilityOf(size, axes) }));
+  const probabilities = sizeProbabilities(chart, axes).map((probability, i) => ({
+    size: chart.sizes[i]!,
+    probability,
+  }));
   const pointed = axes.map(({ reading, edges }) =>
     edges.find(({ from, to }) => reading.mean >= from && reading.mean < to),
   );
@@ -88,7 +93,7 @@ export function matchSize(
   );
   const likeliest = probabilities.reduce((best, next) => (next.probability > best.probability ? next : best));
   const size = decision.size ?? (likeliest.probability > 0.01 ? likeliest.size : undefined);
-  const margins = axes.map((axis) => ({ axis, margin: marginOf(axis, size) }));
+  const margins = axes.map((axis) => ({ axis, ...marginOf(axis) }));
   const deciding = margins.reduce((worst, next) =>
     next.margin / uncertaintyOf(next.axis.reading) < worst.margin / uncertaintyOf(worst.axis.reading)
       ? next
@@ -100,38 +105,59 @@ export function matchSize(
     rule: decision.rule,
     probabilities,
     probability: probabilities.find((entry) => entry.size === size)?.probability ?? 0,
-    margin: Math.min(...margins.map(({ margin }) => margin)),
+    margin: deciding.margin,
     decides: deciding.axis.axis.reading,
-    against: decision.against ?? neighbourAcross(deciding.axis, size),
-    help: mostHelpful(chart, axes),
+    against: decision.against ?? deciding.neighbour,
+    help: mostHelpful(chart, axes, probabilities),
   };
 }
 
-/** The normal probability of one size on all axes, integrated over their shared error. */
-function probabilityOf(size: string, axes: readonly Axis[]): number {
-  const bands = axes.map(({ axis }) => closedUp(axis, size));
-  if (bands.some((band) => !band)) return 0;
-  const given = (z: number) =>
-    axes.reduce(
-      (product, { reading }, i) =>
-        product *
-        normalWithin(reading.mean + z * reading.sharedPart, reading.repeatPart, bands[i]![0], bands[i]![1]),
-      1,
+const product = (factors: readonly number[]) => factors.reduce((all, factor) => all * factor, 1);
+
+/**
+ * The probability of each size, in the chart's order. Given the shared error z, the axes are independent
+ * and p_i(k) is axis i's probability of band k; what neighbouring bands on different axes come to is the
+ * chart's rule. Axes two sizes apart and bodies off the chart belong to no size.
+ */
+function sizeProbabilities(chart: Chart, axes: readonly Axis[]): number[] {
+  const { sizes } = chart;
+  const bands = axes.map(({ axis }) => sizes.map((size) => closedUp(axis, size)));
+  const bandProbabilities = (z: number) =>
+    axes.map(({ reading }, i) =>
+      bands[i]!.map((band) =>
+        band ? normalWithin(reading.mean + z * reading.sharedPart, reading.repeatPart, band[0], band[1]) : 0,
+      ),
     );
-  const [only] = axes;
-  if (axes.length === 1 && only)
-    return normalWithin(only.reading.mean, uncertaintyOf(only.reading), bands[0]![0], bands[0]![1]);
+  const given = (z: number): number[] => {
+    const p = bandProbabilities(z);
+    const all = (k: number) => product(p.map((axis) => axis[k] ?? 0));
+    const either = (k: number, from = 0) =>
+      product(p.slice(from).map((axis) => (axis[k] ?? 0) + (axis[k + 1] ?? 0)));
+    return sizes.map((_, k) => {
+      switch (chart.disagree) {
+        case 'larger':
+          return either(k - 1) - all(k - 1);
+        case 'primary':
+          return p[0]![k]! * (either(k - 1, 1) + either(k, 1) - product(p.slice(1).map((axis) => axis[k]!)));
+        case 'made-to-measure':
+          return all(k);
+      }
+    });
+  };
   if (axes.every(({ reading }) => reading.sharedPart === 0)) return given(0);
   // trapezoidal rule: for a smooth integrand that falls off as a normal density it converges faster
   // than any power of the stride, as long as the stride resolves the narrower of the two errors
   const narrow = Math.min(
     ...axes.map(({ reading }) => reading.repeatPart / Math.max(reading.sharedPart, 1e-9)),
   );
-  const stride = Math.min(0.25, Math.max(0.002, narrow / 2));
-  const steps = Math.ceil(7 / stride);
-  let sum = 0;
-  for (let k = -steps; k <= steps; k += 1) sum += normalDensity(k * stride) * given(k * stride);
-  return sum * stride;
+  const stride = Math.min(0.5, Math.max(0.01, narrow / 2));
+  const steps = Math.ceil(6.5 / stride);
+  const sums = sizes.map(() => 0);
+  for (let step = -steps; step <= steps; step += 1) {
+    const weight = normalDensity(step * stride) * stride;
+    given(step * stride).forEach((probability, k) => (sums[k]! += weight * probability));
+  }
+  return sums;
 }
 
 interface Decision {
@@ -146,85 +172,60 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
   const indices = pointed as number[];
   const [low, high] = [Math.min(...indices), Math.max(...indices)];
   if (high - low > 1) return { outcome: 'made-to-measure', rule: 'apart', against: named(chart, low, high) };
+  const moved = axes.map((axis, i) => movedIndex(chart, axis, indices[i]!));
+  const size = chart.sizes[chart.disagree === 'primary' ? moved[0]! : Math.max(...moved)]!;
   if (high > low) {
     const against = named(chart, low, high);
-    switch (chart.disagree) {
-      case 'primary':
-        return { outcome: 'size', size: chart.sizes[indices[0]!]!, rule: 'disagree-primary', against };
-      case 'larger':
-        return { outcome: 'size', size: chart.sizes[high]!, rule: 'disagree-larger', against };
-      case 'made-to-measure':
-        return { outcome: 'made-to-measure', rule: 'disagree-made-to-measure', against };
-    }
+    return chart.disagree === 'made-to-measure'
+      ? { outcome: 'made-to-measure', rule: 'disagree-made-to-measure', against }
+      : { outcome: 'size', size, rule: `disagree-${chart.disagree}`, against };
   }
-  return betweenSizes(chart, axes, low);
+  const near = axes
+    .map((axis) => nearNeighbour(chart, axis, low))
+    .find((neighbour) => neighbour !== undefined);
+  if (near === undefined) return { outcome: 'size', size: chart.sizes[low]!, rule: 'inside' };
+  const against = size === chart.sizes[low] ? near : chart.sizes[low]!;
+  return {
+    outcome: chart.between === 'ask' ? 'ask' : 'size',
+    size,
+    rule: `between-${chart.between}`,
+    against,
+  };
 }
 
-/** One size on every axis: is a neighbour within the uncertainty of a reading? */
-function betweenSizes(chart: Chart, axes: readonly Axis[], index: number): Decision {
-  const near = axes.flatMap(({ reading, edges }) => {
-    const own = edges.find(({ size }) => size === chart.sizes[index])!;
-    const u = uncertaintyOf(reading);
-    const above = chart.sizes[index + 1];
-    const below = chart.sizes[index - 1];
-    return [
-      ...(above && own.to - reading.mean < u
-        ? [{ step: 1, size: above, distance: (own.to - reading.mean) / u }]
-        : []),
-      ...(below && reading.mean - own.from < u
-        ? [{ step: -1, size: below, distance: (reading.mean - own.from) / u }]
-        : []),
-    ];
-  });
-  const size = chart.sizes[index]!;
-  const nearest = near.sort((a, b) => a.distance - b.distance)[0];
-  if (!nearest) return { outcome: 'size', size, rule: 'inside' };
-  const against = nearest.size;
-  const upper = near.find(({ step }) => step === 1);
-  const lower = near.find(({ step }) => step === -1);
-  switch (chart.between) {
-    case 'larger':
-      return {
-        outcome: 'size',
-        size: upper?.size ?? size,
-        rule: 'between-larger',
-        against: upper ? size : against,
-      };
-    case 'smaller':
-      return {
-        outcome: 'size',
-        size: lower?.size ?? size,
-        rule: 'between-smaller',
-        against: lower ? size : against,
-      };
-    case 'nearer':
-      return { outcome: 'size', size, rule: 'between-nearer', against };
-    case 'ask':
-      return { outcome: 'ask', size, rule: 'between-ask', against };
-  }
+/** The band an axis points to once the chart's rule for readings between sizes is applied. */
+function movedIndex(chart: Chart, { reading, edges }: Axis, index: number): number {
+  const shift = { larger: 1, smaller: -1, nearer: 0, ask: 0 }[chart.between] * uncertaintyOf(reading);
+  const at = edges.find(({ from, to }) => reading.mean + shift >= from && reading.mean + shift < to);
+  return at ? chart.sizes.indexOf(at.size) : index;
+}
+
+/** The neighbour whose band begins within the reading's uncertainty. */
+function nearNeighbour(chart: Chart, { reading, edges }: Axis, index: number): string | undefined {
+  const own = edges.find(({ size }) => size === chart.sizes[index])!;
+  const [up, down] = [own.to - reading.mean, reading.mean - own.from];
+  const size = chart.sizes[up < down ? index + 1 : index - 1];
+  return Math.min(up, down) < uncertaintyOf(reading) ? size : undefined;
 }
 
 const named = (chart: Chart, low: number, high: number) => `${chart.sizes[low]} – ${chart.sizes[high]}`;
 
-/** How far the reading lies inside the band of a size: to its nearer end, negative outside. */
-function marginOf({ reading, edges }: Axis, size: string | undefined): Millimetres {
-  const own = edges.find((band) => band.size === size);
-  if (own) return Math.min(reading.mean - own.from, own.to - reading.mean);
-  const ends = edges.flatMap(({ from, to }) => [from, to]);
-  return -Math.min(...ends.map((end) => Math.abs(end - reading.mean)));
-}
-
-function neighbourAcross({ reading, edges }: Axis, size: string | undefined): string | undefined {
-  const index = edges.findIndex((band) => band.size === size);
+/** How far the reading is from the nearest other band; negative: how far off the chart. */
+function marginOf({ reading, edges }: Axis): { margin: Millimetres; neighbour: string | undefined } {
+  const index = edges.findIndex(({ from, to }) => reading.mean >= from && reading.mean < to);
   const own = edges[index];
-  if (!own) return undefined;
-  return (own.to - reading.mean < reading.mean - own.from ? edges[index + 1] : edges[index - 1])?.size;
+  if (!own) {
+    const ends = edges.flatMap(({ from, to }) => [from, to]);
+    return { margin: -Math.min(...ends.map((end) => Math.abs(end - reading.mean))), neighbour: undefined };
+  }
+  const [up, down] = [own.to - reading.mean, reading.mean - own.from];
+  return { margin: Math.min(up, down), neighbour: edges[up < down ? index + 1 : index - 1]?.size };
 }
 
 /** Nodes and weights for an expectation over a standard normal: the trapezoidal rule again. */
-const expectation = Array.from({ length: 25 }, (_, k) => {
-  const z = (k - 12) / 3;
-  return { z, weight: normalDensity(z) / 3 };
+const expectation = Array.from({ length: 13 }, (_, k) => {
+  const z = (k - 6) / 1.5;
+  return { z, weight: normalDensity(z) / 1.5 };
 });
 
 /**
@@ -232,19 +233,22 @@ const expectation = Array.from({ length: 25 }, (_, k) => {
  * s_w/sqrt(n) to s_w/sqrt(n+1); the mean will move by a normal amount of variance s_w^2/n - s_w^2/(n+1).
  * The gain is the expected largest probability after it, less the largest one now.
  */
-function mostHelpful(chart: Chart, axes: readonly Axis[]): { reading: string; gain: number } | undefined {
-  const best = (tried: readonly Axis[]) => Math.max(...chart.sizes.map((size) => probabilityOf(size, tried)));
-  const now = best(axes);
+function mostHelpful(
+  chart: Chart,
+  axes: readonly Axis[],
+  probabilities: readonly { probability: number }[],
+): { reading: string; gain: number } | undefined {
+  const now = Math.max(...probabilities.map(({ probability }) => probability));
+  if (now > 0.99) return undefined;
   const gains = axes.map(({ axis, reading }, i) => {
     const n = reading.repeats;
     const after = reading.repeatPart * Math.sqrt(n / (n + 1));
-    const moves = Math.sqrt(Math.max(0, reading.repeatPart ** 2 - after ** 2));
+    const moves = Math.sqrt(reading.repeatPart ** 2 - after ** 2);
     const expected = expectation.reduce((sum, { z, weight }) => {
-      const tried = axes.with(i, {
-        ...axes[i]!,
-        reading: { ...reading, mean: reading.mean + z * moves, repeatPart: after },
-      });
-      return sum + weight * best(tried);
+      const moved = { ...reading, mean: reading.mean + z * moves, repeatPart: after };
+      return (
+        sum + weight * Math.max(...sizeProbabilities(chart, axes.with(i, { ...axes[i]!, reading: moved })))
+      );
     }, 0);
     return { reading: axis.reading, gain: expected - now };
   });

@@ -1,0 +1,57 @@
+import { UcumLhcUtils } from '@lhncbc/ucum-lhc';
+import fc from 'fast-check';
+import { formatLength, millimetresPerInch, parseLength, type LengthUnit } from './length';
+
+const ucum = UcumLhcUtils.getInstance();
+const ucumName: Record<LengthUnit, string> = { mm: 'mm', cm: 'cm', in: '[in_i]' };
+
+test.each(['mm', 'cm', 'in'] as const)('%s converts to mm as the UCUM library does', (unit) => {
+  for (const amount of [1, 14.375, 36.5, 178]) {
+    const { toVal } = ucum.convertUnitTo(ucumName[unit], amount, 'mm');
+    const parsed = parseLength(String(amount), unit);
+    expect(parsed.ok && parsed.millimetres).toBeCloseTo(toVal!, 9);
+  }
+});
+
+// International yard and pound agreement, 1959
+test('an inch is 25.4 mm', () => expect(millimetresPerInch).toBe(25.4));
+
+test.each([
+  ['366', 'mm', 366, 'mm'],
+  ['36,5 cm', 'mm', 365, 'cm'],
+  ['36.5', 'cm', 365, 'cm'],
+  ['14 3/8 in', 'mm', 365.125, 'in'],
+  ['14 3/8"', 'mm', 365.125, 'in'],
+  ['3/8', 'in', 9.525, 'in'],
+  ['  412mm ', 'in', 412, 'mm'],
+] as const)('"%s" typed in a %s field is %d mm', (text, field, millimetres, unit) => {
+  const parsed = parseLength(text, field);
+  expect(parsed).toMatchObject({ ok: true, unit });
+  expect(parsed.ok && parsed.millimetres).toBeCloseTo(millimetres, 9);
+});
+
+test.each([
+  ['', 'empty'],
+  ['abc', 'notANumber'],
+  ['3 6 6', 'notANumber'],
+  ['-4', 'notANumber'],
+  ['0', 'notPositive'],
+  ['1/0', 'notANumber'],
+  ['Infinity', 'notANumber'],
+  ['36.5.1', 'notANumber'],
+])('"%s" is refused: %s', (text, problem) => expect(parseLength(text, 'mm')).toEqual({ ok: false, problem }));
+
+test('what is shown reads back within half its last digit', () => {
+  const half: Record<LengthUnit, number> = { mm: 0.5, cm: 0.5, in: 0.127 };
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 3000, noNaN: true }),
+      fc.constantFrom<LengthUnit>('mm', 'cm', 'in'),
+      fc.constantFrom('en', 'de', 'es'),
+      (length, unit, locale) => {
+        const parsed = parseLength(formatLength(length, unit, locale), unit);
+        return parsed.ok && Math.abs(parsed.millimetres - length) <= half[unit] + 1e-9;
+      },
+    ),
+  );
+});

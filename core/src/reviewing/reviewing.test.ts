@@ -1,0 +1,78 @@
+import type { Order } from '../order';
+import { proposeAdjustment } from './adjustment';
+import { changesSince } from './changes';
+import { motionInWindow } from './motion';
+
+const order: Order = {
+  diagnosis: 'ligament reconstruction',
+  prescriber: 'ward 3',
+  side: 'right',
+  dayZero: '2026-11-07',
+  phases: [
+    { fromDay: 0, window: { extension: 10, flexion: 60 } },
+    { fromDay: 14, window: { extension: 5, flexion: 90 } },
+  ],
+  protective: true,
+  wearing: 'day and night',
+  trouble: 'keep-on',
+};
+const hinge = { extension: [0, 10, 20], flexion: [45, 60, 75, 90] };
+const rule = { leastExtension: 0 };
+const well = { skin: 'clear', pain: 2 } as const;
+
+test('in the next phase the stops move to it', () =>
+  expect(
+    proposeAdjustment(order, '2026-11-21', { extension: 10, flexion: 60 }, hinge, rule, well),
+  ).toMatchObject({
+    kind: 'stops',
+    phase: 1,
+    choice: { ok: true, stops: { extension: 10, flexion: 90 }, lost: { extension: 5 } },
+  }));
+
+test('a day before it nothing changes', () =>
+  expect(proposeAdjustment(order, '2026-11-20', { extension: 10, flexion: 60 }, hinge, rule, well)).toEqual({
+    kind: 'none',
+    phase: 0,
+  }));
+
+// common practice, no source: neither skin nor pain shortens protective wearing, it raises a call
+test.each([
+  [{ skin: 'broken', pain: 2 }, ['skin-broken']],
+  [{ skin: 'stays-red', pain: 8 }, ['skin-stays-red', 'pain-high']],
+] as const)('%j: refer first, change nothing', (found, because) =>
+  expect(proposeAdjustment(order, '2026-11-21', { extension: 10, flexion: 60 }, hinge, rule, found)).toEqual({
+    kind: 'refer',
+    because,
+    protective: true,
+  }),
+);
+
+test('nothing fitted yet counts as not on the phase', () =>
+  expect(proposeAdjustment(order, '2026-11-10', undefined, hinge, rule, undefined).kind).toBe('stops'));
+
+test.each([
+  [{ extension: -8, flexion: 84 }, { from: 8, to: 84 }, { extension: false, flexion: false }, false],
+  [{ extension: -5, flexion: 90 }, { from: 5, to: 90 }, { extension: true, flexion: true }, false],
+  [{ extension: 0, flexion: 84 }, { from: 0, to: 84 }, { extension: true, flexion: false }, true],
+  [{ extension: -8, flexion: 100 }, { from: 8, to: 100 }, { extension: false, flexion: true }, true],
+])('motion %j inside 5 to 90', (reached, arc, limitReached, beyond) =>
+  expect(motionInWindow(reached, { extension: 5, flexion: 90 })).toEqual({
+    arc,
+    test: { reached, limitReached },
+    beyond,
+  }),
+);
+
+test('without limits nothing is beyond', () =>
+  expect(motionInWindow({ extension: 5, flexion: 140 }, {}).beyond).toBe(false));
+
+test('changes name only what both visits have', () =>
+  expect(
+    changesSince(
+      { day: '2026-11-10', flexion: 60, pain: 5, girths: { 'girth-above': 470 } },
+      { day: '2026-11-24', flexion: 84, hours: 20, girths: { 'girth-above': 456, 'girth-below': 362 } },
+    ),
+  ).toEqual([
+    { figure: 'flexion', before: 60, now: 84, change: 24 },
+    { figure: 'girth-above', before: 470, now: 456, change: -14 },
+  ]));

@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+import { parseNeutralZero, printNeutralZero } from './neutral-zero';
+import { chooseStops, pairProblems, usableArc } from './stops';
+
+// Neutral-zero method, AAOS 1965; Gerhardt and Russe 1975 (memory)
+test.each([
+  ['5-0-130', { extension: 5, flexion: 130 }],
+  ['0-0-120', { extension: 0, flexion: 120 }],
+  ['0-20-90', { extension: -20, flexion: 90 }],
+  ['0/8/84', { extension: -8, flexion: 84 }],
+  ['10 5 0', { extension: 10, flexion: -5 }],
+])('%s', (text, motion) => expect(parseNeutralZero(text)).toEqual(motion));
+
+test.each(['5-130', '0-90-20', '5-10-130', '5-0-190', 'a-0-b', '', '5-0-130-2'])(
+  '"%s" is no neutral-zero reading',
+  (text) => expect(parseNeutralZero(text)).toBeUndefined(),
+);
+
+test('printing and reading are inverse', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -90, max: 30 }), fc.integer({ min: 0, max: 90 }), (extension, more) => {
+      const motion = { extension, flexion: Math.max(-extension, 0) + more };
+      expect(parseNeutralZero(printNeutralZero(motion))).toEqual(motion);
+    }),
+  );
+});
+
+const hinge = { extension: [0, 10, 20, 30], flexion: [45, 60, 75, 90] };
+const rule = { leastExtension: 0 };
+
+test.each([
+  [
+    { extension: 0, flexion: 90 },
+    { extension: 0, flexion: 90 },
+    { extension: 0, flexion: 0 },
+  ],
+  [
+    { extension: 5, flexion: 70 },
+    { extension: 10, flexion: 60 },
+    { extension: 5, flexion: 10 },
+  ],
+  [{ flexion: 90 }, { extension: 0, flexion: 90 }, { extension: 0, flexion: 0 }],
+  [{ extension: 10 }, { extension: 10, flexion: null }, { extension: 0, flexion: 0 }],
+  [{}, { extension: 0, flexion: null }, { extension: 0, flexion: 0 }],
+  // the 0 wedge stays though the order allows hyperextension: what is lost is told
+  [
+    { extension: -5, flexion: 90 },
+    { extension: 0, flexion: 90 },
+    { extension: 5, flexion: 0 },
+  ],
+])('an order of %j gets %j', (window, stops, lost) =>
+  expect(chooseStops(window, hinge, rule)).toMatchObject({ ok: true, stops, lost }),
+);
+
+test.each([
+  [{ extension: 90, flexion: 10 }, 'window-reversed'],
+  [{ extension: 35, flexion: 90 }, 'no-extension-piece'],
+  [{ extension: 0, flexion: 40 }, 'no-flexion-piece'],
+  [{ extension: 31, flexion: 46 }, 'no-extension-piece'],
+] as const)('an order of %j: %s, nothing is chosen', (window, problem) =>
+  expect(chooseStops(window, hinge, rule)).toEqual({ ok: false, problem }),
+);
+
+test('stops that would cross are not chosen', () =>
+  expect(
+    chooseStops({ extension: 15, flexion: 20 }, { extension: [0, 20], flexion: [10, 20] }, rule),
+  ).toEqual({ ok: false, problem: 'stops-cross' }));
+
+test('a stop never forces a joint', () => {
+  expect(chooseStops({ extension: 10, flexion: 90 }, hinge, rule, { from: 0, to: 6 })).toEqual({
+    ok: false,
+    problem: 'joint-outside',
+  });
+  expect(chooseStops({ extension: 5, flexion: 90 }, hinge, rule, { from: 8, to: 84 })).toMatchObject({
+    usable: { from: 10, to: 84 },
+  });
+  expect(usableArc({}, { extension: 0, flexion: null })).toEqual({ from: 0, to: undefined });
+  expect(usableArc({ flexion: 0 }, { extension: 0, flexion: null })).toEqual({ from: 0, to: 0 });
+});
+
+test('whatever the order and the pieces, the stops stay inside, the 0 wedge stays, and no better piece is left out', () => {
+  const pieces = fc.uniqueArray(fc.integer({ min: -10, max: 120 }), { minLength: 1, maxLength: 8 });
+  const limit = fc.option(fc.integer({ min: -15, max: 130 }), { nil: undefined });
+  fc.assert(
+    fc.property(limit, limit, pieces, pieces, (e, f, extension, flexion) => {
+      const window = {
+        ...(e === undefined ? {} : { extension: e }),
+        ...(f === undefined ? {} : { flexion: f }),
+      };
+      const choice = chooseStops(window, { extension, flexion }, rule);
+      if (!choice.ok) return true;
+      const { stops } = choice;
+      expect(stops.extension).toBeGreaterThanOrEqual(Math.max(0, e ?? 0));
+      expect(extension.some((piece) => piece >= Math.max(0, e ?? 0) && piece < stops.extension)).toBe(false);
+      if (f === undefined) return stops.flexion === null;
+      expect(stops.flexion).toBeLessThanOrEqual(f);
+      return !flexion.some((piece) => piece <= f && piece > stops.flexion!);
+    }),
+  );
+});
+
+test('a pair that differs is not a pair', () => {
+  expect(pairProblems({ extension: 10, flexion: 90 }, { extension: 10, flexion: 90 })).toEqual([]);
+  expect(pairProblems({ extension: 10, flexion: 90 }, { extension: 0, flexion: null })).toEqual([
+    'extension',
+    'flexion',
+  ]);
+});

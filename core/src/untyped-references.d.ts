@@ -1,0 +1,15 @@
+// reference libraries of the tests that ship without types
+declare module 'jstat' {
+  const jstat: {
+    normal: Record<'cdf' | 'pdf' | 'inv', (value: number, mean: number, deviation: number) => number>;
+  };
+  export default jstat;
+}
+
+declare module '@lhncbc/ucum-lhc' {
+  export const UcumLhcUtils: {
+    getInstance: () => {
+      convertUnitTo: (from: string, value: number, to: string) => { toVal: number | null };
+    };
+  };
+}

@@ -1,4 +1,4 @@
-import { addDays, clinicDay, dayOf, daysBetween, daysFrom, isZone } from './day';
+import { addDays, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone } from './day';
 import { phaseOn, phaseSpans } from './phase';
 
 // In Madrid the clock goes from 02:00 to 03:00 on 29 March 2026 and back from 03:00 to 02:00 on 25 October
@@ -56,3 +56,9 @@ test('phases as spans end where the next begins', () =>
   ]));
 
 test('no phases, no phase', () => expect(phaseOn('2026-11-07', [], '2026-11-08')).toBe(-1));
+
+test('ten past ten is another instant before and after the clock change', () => {
+  expect(instantOn('2026-03-28', '10:10', zone)).toBe('2026-03-28T09:10:00.000Z');
+  expect(instantOn('2026-03-29', '10:10', zone)).toBe('2026-03-29T08:10:00.000Z');
+  expect(dayOf(instantOn('2026-10-25', '23:59', zone), zone)).toBe('2026-10-25');
+});

@@ -24,6 +24,18 @@ export function dayOf(instant: string, zone: string): ClinicDay {
   return Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
 }
 
+/**
+ * The instant at which the clinic's clock shows a time on a day; of two (clock set back) the earlier.
+ * @param time 'HH:MM'
+ * @returns ISO 8601 in UTC with milliseconds
+ */
+export function instantOn(day: ClinicDay, time: string, zone: string): string {
+  return Temporal.PlainDate.from(day)
+    .toZonedDateTime({ timeZone: zone, plainTime: time })
+    .toInstant()
+    .toString({ fractionalSecondDigits: 3 });
+}
+
 /** @returns the day `days` later (earlier when negative) */
 export function addDays(day: ClinicDay, days: number): ClinicDay {
   return Temporal.PlainDate.from(day).add({ days }).toString();

@@ -1,2 +1,2 @@
-export { addDays, clinicDay, dayOf, daysBetween, daysFrom, isZone, type ClinicDay } from './day';
+export { addDays, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone, type ClinicDay } from './day';
 export { phaseOn, phaseSpans, type PhaseSpan } from './phase';

@@ -1,11 +1,11 @@
 import { contentHash } from '../programmes';
-import type { Entry } from './entry';
+import type { AnyEntry } from './entry';
 
 /** The hash a case's first entry is chained to. */
 export const chainStart = '0'.repeat(64);
 
 /** hash(salt + content): stays behind when the content is erased, and gives nothing away without the salt. */
-export const saltedHash = (entry: Entry, salt: string): string => contentHash([salt, entry]);
+export const saltedHash = (entry: AnyEntry, salt: string): string => contentHash([salt, entry]);
 
 /** One link: hash over the link before it and the entry's salted hash. */
 export const chainHash = (previous: string, salted: string): string => contentHash([previous, salted]);

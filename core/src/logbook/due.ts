@@ -74,15 +74,17 @@ export function caseRibbon(state: CaseState): Ribbon {
     (a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind),
   );
   const wornFrom = plan?.from ?? (checking.signed && setting.fitted?.day);
-  const worn: WornSpan[] = wornFrom
-    ? [
-        {
-          from: wornFrom,
-          ...(setting.fitted ? { stops: setting.fitted.medial } : {}),
-          ...(plan?.kind === 'growing' ? { minutes: plan.firstDay } : {}),
-        },
-      ]
+  // a new span with every change of stops since it is worn
+  const changes = setting.fittings.filter(({ day }) => wornFrom !== undefined && day > wornFrom);
+  const starts = wornFrom
+    ? [{ day: wornFrom, stops: setting.fittings.findLast(({ day }) => day <= wornFrom)?.stops }, ...changes]
     : [];
+  const worn = starts.map(({ day, stops }, i): WornSpan => ({
+    from: day,
+    ...(starts[i + 1] ? { until: starts[i + 1]!.day } : {}),
+    ...(stops ? { stops } : {}),
+    ...(plan?.kind === 'growing' ? { minutes: plan.firstDay } : {}),
+  }));
   return { worn, buckles };
 }
 

@@ -9,7 +9,7 @@ import { clinicDay } from '../calendar';
 export const finite = () =>
   number()
     .strict()
-    .test('finite', 'must be a finite number', (v) => v === undefined || Number.isFinite(v));
+    .test('finite', 'must be a finite number', (v) => v === undefined || v === null || Number.isFinite(v));
 export const whole = () => finite().integer();
 export const yes = () => boolean().strict();
 export const text = (longest: number) => string().strict().trim().max(longest);

@@ -1,4 +1,5 @@
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
+export { decideSignature, decideSize, decideStops, stopsFor } from './decide';
 export { caseRibbon, firstVisit, type Buckle, type Ribbon, type WornSpan } from './due';
 export { engineVersion } from './engine';
 export {
@@ -21,6 +22,6 @@ export type {
   StageState,
   StageStatus,
 } from './fold/state';
-export { intentInForce } from './intent';
+export { intentFaults, intentInForce } from './intent';
 export { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
 export type { EntryKind, EntryStage } from './kinds/kind';

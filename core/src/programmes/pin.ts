@@ -9,9 +9,12 @@ export interface Pin {
   hash: string;
 }
 
-/** SHA-256, in hex, of a value's canonical JSON (RFC 8785). */
+/** A value as canonical JSON (RFC 8785): the same content is always the same text. */
+export const canonicalText = (content: unknown): string => canonicalize(content) ?? 'null';
+
+/** SHA-256, in hex, of a value's canonical JSON. */
 export const contentHash = (content: unknown): string =>
-  bytesToHex(sha256(utf8ToBytes(canonicalize(content) ?? 'null')));
+  bytesToHex(sha256(utf8ToBytes(canonicalText(content))));
 
 /** The pin of a programme or a model. */
 export const pinOf = (content: { id: string; version: number }): Pin => ({

@@ -1,3 +1,3 @@
 export type { Chart, ChartAxis, SizeBand } from './chart';
 export { bandEdges, closedUp } from './band';
-export { matchSize, type AxisReading, type SizeMatch, type SizeRule } from './match';
+export { helpfulReading, matchSize, type AxisReading, type SizeMatch, type SizeRule } from './match';

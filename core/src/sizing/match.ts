@@ -43,8 +43,6 @@ export type SizeMatch =
       decides: string;
       /** the neighbour a reading lies close to, or the sizes that the axes point to */
       against: string | undefined;
-      /** which further reading promises most, and by how much it should raise the probability */
-      help: { reading: string; gain: number } | undefined;
     };
 
 const uncertaintyOf = (reading: AxisReading) => Math.hypot(reading.repeatPart, reading.sharedPart);
@@ -74,11 +72,7 @@ export function matchSize(
 ): SizeMatch {
   const missing = chart.axes.map(({ reading }) => reading).filter((name) => !readings[name]);
   if (missing.length > 0) return { outcome: 'incomplete', missing };
-  const axes: Axis[] = chart.axes.map((axis) => ({
-    axis,
-    reading: readings[axis.reading]!,
-    edges: bandEdges(axis, chart.sizes),
-  }));
+  const axes = axesOf(chart, readings);
   const probabilities = sizeProbabilities(chart, axes).map((probability, i) => ({
     size: chart.sizes[i]!,
     probability,
@@ -108,9 +102,16 @@ export function matchSize(
     margin: deciding.margin,
     decides: deciding.axis.axis.reading,
     against: decision.against ?? deciding.neighbour,
-    help: mostHelpful(chart, axes, probabilities),
   };
 }
+
+type Readings = Readonly<Record<string, AxisReading | undefined>>;
+
+const axesOf = (chart: Chart, readings: Readings): Axis[] =>
+  chart.axes.flatMap((axis) => {
+    const reading = readings[axis.reading];
+    return reading ? [{ axis, reading, edges: bandEdges(axis, chart.sizes) }] : [];
+  });
 
 const product = (factors: readonly number[]) => factors.reduce((all, factor) => all * factor, 1);
 
@@ -232,13 +233,15 @@ const expectation = Array.from({ length: 13 }, (_, k) => {
  * The further reading with the largest expected gain. Another repeat shrinks its own part from
  * s_w/sqrt(n) to s_w/sqrt(n+1); the mean will move by a normal amount of variance s_w^2/n - s_w^2/(n+1).
  * The gain is the expected largest probability after it, less the largest one now.
+ * @returns undefined when a reading is missing, when the size is sure, or when no repeat promises a half percent
  */
-function mostHelpful(
+export function helpfulReading(
   chart: Chart,
-  axes: readonly Axis[],
-  probabilities: readonly { probability: number }[],
+  readings: Readings,
 ): { reading: string; gain: number } | undefined {
-  const now = Math.max(...probabilities.map(({ probability }) => probability));
+  const axes = axesOf(chart, readings);
+  if (axes.length < chart.axes.length) return undefined;
+  const now = Math.max(...sizeProbabilities(chart, axes));
   if (now > 0.99) return undefined;
   const gains = axes.map(({ axis, reading }, i) => {
     const n = reading.repeats;

@@ -75,10 +75,8 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
         }
       : undefined;
   };
-  const match = matchSize(
-    model.chart,
-    Object.fromEntries(programme.axes.map((axis) => [axis, axisReading(axis)])),
-  );
+  const axisReadings = Object.fromEntries(programme.axes.map((axis) => [axis, axisReading(axis)]));
+  const match = matchSize(model.chart, axisReadings);
 
   const decided = <B extends { madeFrom: string[] }>(
     entry: { id: string; body: B } | undefined,
@@ -226,8 +224,13 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
     order,
     measuring,
     motion,
-    sizing: { match, chosen: chosenSize },
-    setting: { chosen: chosenStops, fitted, look },
+    sizing: { readings: axisReadings, match, chosen: chosenSize },
+    setting: {
+      chosen: chosenStops,
+      fitted,
+      fittings: of('set.stops-fitted').map((entry) => ({ day: dayIn(entry), stops: entry.body.medial })),
+      look,
+    },
     shaping: { scars, pads, bends: of('shape.bent').map(({ id, body }) => ({ ...body, entry: id })) },
     strapping,
     checking,

@@ -8,7 +8,7 @@ import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { ScreeningState } from '../../screening';
 import type { HingeStops } from '../../setting';
 import type { Bend, Pad, PadAdvice, Scar } from '../../shaping';
-import type { SizeMatch } from '../../sizing';
+import type { AxisReading, SizeMatch } from '../../sizing';
 import type { RunnerState } from '../../strapping';
 import type { WearPlan } from '../../wearing';
 import type { BodyOf } from '../kinds/all';
@@ -67,12 +67,18 @@ export interface CaseState {
   order: { entry: string; order: Order } | undefined;
   measuring: MeasuringProgress & { steps: MeasuringStep[]; inputs: string[] };
   motion: { entry: string; motion: BodyOf<'motion.tested'> } | undefined;
-  sizing: { match: SizeMatch; chosen: Decided<BodyOf<'size.chosen'>> | undefined };
+  sizing: {
+    readings: Record<string, AxisReading | undefined>;
+    match: SizeMatch;
+    chosen: Decided<BodyOf<'size.chosen'>> | undefined;
+  };
   setting: {
     chosen: Decided<BodyOf<'set.stops-chosen'>> | undefined;
     fitted:
       | { entry: string; day: ClinicDay; medial: HingeStops; lateral: HingeStops; phase: number | undefined }
       | undefined;
+    /** every fitting of stops, in order */
+    fittings: { day: ClinicDay; stops: HingeStops }[];
     look: LookAtBrace[];
   };
   shaping: {

@@ -1,0 +1,138 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { delimiter, join } from 'node:path';
+import { step, Stop } from './steps.mjs';
+
+export const root = new URL('..', import.meta.url).pathname.replace(/\/$/, '');
+export const workplace = join(root, '.estribo');
+
+const hasProgram = (name) =>
+  [...(process.env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/bin'].some((folder) => {
+    try {
+      accessSync(join(folder, name), constants.X_OK);
+      return true;
+    } catch {
+      return false;
+    }
+  });
+
+export function checkNode() {
+  const [major] = process.versions.node.split('.').map(Number);
+  if (major < 20)
+    throw new Stop(
+      `Estribo needs Node 20 or newer; this is ${process.version}. Install Node 20, then start again.`,
+    );
+}
+
+/** Installs Debian packages that are missing, without leaving a service running. */
+export async function debianPackages(wanted) {
+  const missing = wanted.filter(({ program }) => !hasProgram(program)).map(({ name }) => name);
+  if (missing.length === 0) return;
+  const list = missing.join(' ');
+  await step(`installing ${list} from Debian's packages`, () => {
+    if (process.getuid?.() !== 0)
+      throw new Stop(
+        `Missing: ${list}. Only root may install it: run "sudo apt-get install ${list}", then start again.`,
+      );
+    if (!hasProgram('apt-get'))
+      throw new Stop(
+        `Missing: ${list}, and this system has no apt-get. Install it by hand, then start again.`,
+      );
+    const policy = '/usr/sbin/policy-rc.d';
+    const ours = !existsSync(policy);
+    // Debian asks this file whether a package may start its service: not now
+    if (ours) writeFileSync(policy, '#!/bin/sh\nexit 101\n', { mode: 0o755 });
+    try {
+      const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+      const install = () =>
+        spawnSync('apt-get', ['install', '-y', '--no-install-recommends', ...missing], {
+          env,
+          encoding: 'utf8',
+        });
+      let done = install();
+      if (done.status !== 0) {
+        spawnSync('apt-get', ['update'], { env });
+        done = install();
+      }
+      if (done.status !== 0)
+        throw new Stop(
+          `apt-get could not install ${list}: ${done.stderr.trim().split('\n').at(-1)}. Check the network and the disk, then start again.`,
+        );
+    } finally {
+      if (ours) rmSync(policy, { force: true });
+    }
+  });
+}
+
+/** Installs the registry's packages when the lock file has changed since the last time. */
+export async function npmPackages() {
+  mkdirSync(workplace, { recursive: true });
+  const stamp = join(workplace, 'installed');
+  const hash = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const present = existsSync(join(root, 'node_modules', '.package-lock.json'));
+  if (present && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  await step('installing packages from the registry (npm ci)', () => {
+    const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+      cwd: root,
+      env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+      encoding: 'utf8',
+    });
+    if (done.status !== 0) {
+      const said = `${done.stdout}${done.stderr}`;
+      if (said.includes('ENOSPC'))
+        throw new Stop('The disk is full. Free at least 1 GB where this folder lies, then start again.');
+      throw new Stop(
+        `npm ci failed:\n${said.trim().split('\n').slice(-6).join('\n')}\nCheck the network, then start again.`,
+      );
+    }
+    writeFileSync(stamp, hash);
+  });
+}
+
+/** The newest change among the files the build is made from. */
+function newestSource() {
+  let newest = 0;
+  const walk = (folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      if (entry.name === 'node_modules' || entry.name === 'dist') continue;
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) walk(path);
+      else newest = Math.max(newest, statSync(path).mtimeMs);
+    }
+  };
+  for (const folder of ['core', 'server', 'web']) walk(join(root, folder));
+  return Math.max(newest, statSync(join(root, 'package-lock.json')).mtimeMs);
+}
+
+/** Builds interface and server when a source is newer than the last build. */
+export async function built() {
+  const stamp = join(workplace, 'built');
+  const newest = String(newestSource());
+  const there = ['web/dist/index.html', 'server/dist/main.mjs'].every((file) => existsSync(join(root, file)));
+  if (there && existsSync(stamp) && readFileSync(stamp, 'utf8') === newest) return;
+  await step('building the interface and the server', () => {
+    const done = spawnSync('npm', ['run', 'build', '--silent'], { cwd: root, encoding: 'utf8' });
+    if (done.status !== 0)
+      throw new Stop(
+        `The build failed:\n${`${done.stdout}${done.stderr}`.trim().split('\n').slice(-15).join('\n')}`,
+      );
+    mkdirSync(workplace, { recursive: true });
+    writeFileSync(stamp, newest);
+  });
+}
+
+export const mariadb = { name: 'mariadb-server', program: 'mariadbd' };
+export const chromium = { name: 'chromium', program: 'chromium' };

@@ -1,0 +1,53 @@
+import { Store, type SessionData } from 'express-session';
+import { LessThan, type DataSource } from 'typeorm';
+import { sessionEntity } from '../database/entities';
+
+type Done<T = void> = (error?: unknown, value?: T | null) => void;
+
+/** Sessions in MariaDB, so that a restart of the server signs nobody out. */
+export class DatabaseSessionStore extends Store {
+  constructor(
+    private readonly db: DataSource,
+    private readonly now: () => Date,
+  ) {
+    super();
+  }
+
+  private get rows() {
+    return this.db.getRepository(sessionEntity);
+  }
+
+  override get(sid: string, done: Done<SessionData>): void {
+    this.rows.findOneBy({ sid }).then(
+      (row) => done(null, row && row.expiresAt > this.now() ? (row.data as SessionData) : null),
+      (error: unknown) => done(error),
+    );
+  }
+
+  override set(sid: string, session: SessionData, done: Done = () => {}): void {
+    this.rows.upsert({ sid, expiresAt: this.expiry(session), data: session }, ['sid']).then(
+      () => done(),
+      (error: unknown) => done(error),
+    );
+  }
+
+  override destroy(sid: string, done: Done = () => {}): void {
+    this.rows.delete({ sid }).then(
+      () => done(),
+      (error: unknown) => done(error),
+    );
+  }
+
+  override touch(sid: string, session: SessionData, done: () => void = () => {}): void {
+    this.rows.update({ sid }, { expiresAt: this.expiry(session) }).then(done, done);
+  }
+
+  /** Removes what has expired. */
+  async sweep(): Promise<void> {
+    await this.rows.delete({ expiresAt: LessThan(this.now()) });
+  }
+
+  private expiry({ cookie }: SessionData): Date {
+    return new Date(this.now().getTime() + (cookie.originalMaxAge ?? 0));
+  }
+}

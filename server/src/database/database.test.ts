@@ -1,0 +1,95 @@
+import { v7 } from 'uuid';
+import { pino } from 'pino';
+import { rebuildSummaries } from '../cases/rebuild';
+import { register } from '../catalogue/registry';
+import { loadDemo } from '../demo/load';
+import { demoModels } from '../demo/models';
+import { emptyDatabase } from '../test-clinic';
+import { openDatabase } from './data-source';
+import { caseEntity, entryEntity, personEntity, summaryEntity } from './entities';
+import type { DataSource } from 'typeorm';
+
+let db: DataSource;
+let url: string;
+let drop: () => Promise<void>;
+const now = () => new Date('2026-11-24T09:30:00Z');
+const log = pino({ level: 'silent' });
+
+beforeAll(async () => {
+  ({ url, drop } = await emptyDatabase());
+  db = await openDatabase(url);
+  await loadDemo(db, { log, now });
+}, 60_000);
+afterAll(async () => {
+  await db.destroy();
+  await drop();
+});
+
+test('the migrations make just the schema the entities name', async () => {
+  const { upQueries } = await db.driver.createSchemaBuilder().log();
+  expect(upQueries.map(({ query }) => query)).toEqual([]);
+});
+
+test('the demo clinic: a dozen people, cases at many stages, one late, one blocked', async () => {
+  const summaries = await db.getRepository(summaryEntity).find();
+  expect(await db.getRepository(personEntity).count()).toBeGreaterThanOrEqual(12);
+  expect(summaries.length).toBeGreaterThanOrEqual(8);
+  expect(new Set(summaries.map(({ stage }) => stage)).size).toBeGreaterThanOrEqual(5);
+  expect(
+    summaries.filter(({ firstVisit }) => firstVisit !== null && firstVisit < '2026-11-24').length,
+  ).toBeGreaterThanOrEqual(1);
+  expect(summaries.filter(({ blockedBy }) => blockedBy !== null)).toHaveLength(1);
+});
+
+test('loading again changes nothing', async () => {
+  const before = await db.getRepository(entryEntity).count();
+  await loadDemo(db, { log, now });
+  expect(await db.getRepository(entryEntity).count()).toBe(before);
+});
+
+test('a rebuild of sound summaries finds nothing; a spoilt one and a broken chain are reported', async () => {
+  const zone = 'Europe/Madrid';
+  expect(await rebuildSummaries(db, zone)).toEqual({ cases: 10, differing: [], broken: [] });
+  const [first, second] = await db.getRepository(caseEntity).find({ order: { id: 'ASC' }, take: 2 });
+  await db.getRepository(summaryEntity).update({ case: first!.id }, { stage: 'wear', size: 'Z' });
+  await db.getRepository(entryEntity).update({ case: second!.id, seq: 3 }, { salted: 'f'.repeat(64) });
+  expect(await rebuildSummaries(db, zone)).toEqual({
+    cases: 10,
+    differing: [{ case: first!.id, fields: ['stage', 'size'] }],
+    broken: [{ case: second!.id, seq: 3 }],
+  });
+  expect((await rebuildSummaries(db, zone)).differing).toEqual([]);
+});
+
+test('a model that changed keeps its old version: the same version with other content is refused', async () => {
+  const model = { ...demoModels[0]!, name: 'Renamed' };
+  await expect(register(db, 'model', model)).rejects.toThrow(/give it a new version/);
+  await register(db, 'model', { ...model, version: 2 });
+});
+
+test('a database of a newer Estribo is not touched', async () => {
+  await db.query('INSERT INTO migrations (timestamp, name) VALUES (?, ?)', [
+    1999000000001,
+    'FromTomorrow1999000000001',
+  ]);
+  await expect(openDatabase(url)).rejects.toThrow(/newer schema/);
+  await db.query('DELETE FROM migrations WHERE name LIKE ?', ['FromTomorrow%']);
+});
+
+test('a database that is not there gets one line', async () => {
+  await expect(openDatabase(url.replace(/:\d+\//, ':1/'))).rejects.toThrow(
+    /does not answer.*ESTRIBO_DATABASE_URL/,
+  );
+});
+
+test.each([
+  ['the entries of a case', 'SELECT * FROM entry WHERE `case` = ? AND seq > ? ORDER BY seq', [v7(), 3]],
+  ['an entry by id', 'SELECT * FROM entry WHERE id IN (?, ?)', [v7(), v7()]],
+  ['people by name', 'SELECT * FROM person WHERE givenFirst LIKE ? OR familyFirst LIKE ?', ['ca%', 'ca%']],
+  ['cases of people', 'SELECT * FROM summary WHERE person IN (?, ?)', [v7(), v7()]],
+  ['cases by model', 'SELECT * FROM summary WHERE modelName LIKE ?', ['Lousa%']],
+  ['expired sessions', 'SELECT * FROM session WHERE expiresAt < ?', ['2026-01-01']],
+])('%s are found by an index', async (_, sql, values) => {
+  const plan: { key: string | null }[] = await db.query(`EXPLAIN ${sql}`, values);
+  expect(plan.every(({ key }) => key !== null)).toBe(true);
+});

@@ -1,0 +1,207 @@
+import { EntitySchema } from 'typeorm';
+import type { Role } from '@estribo/core/access';
+import type { ClinicDay } from '@estribo/core/calendar';
+import type { Ribbon } from '@estribo/core/logbook';
+import type { Stage } from '@estribo/core/programmes';
+
+const uuid = { type: 'char', length: 36 } as const;
+const hash = { type: 'char', length: 64 } as const;
+const instant = { type: 'datetime', precision: 3 } as const;
+
+export interface Clinic {
+  id: number;
+  name: string;
+  zone: string;
+}
+export const clinicEntity = new EntitySchema<Clinic>({
+  name: 'clinic',
+  columns: {
+    id: { type: 'int', primary: true },
+    name: { type: 'varchar', length: 120 },
+    zone: { type: 'varchar', length: 64 },
+  },
+});
+
+export interface User {
+  id: string;
+  login: string;
+  name: string;
+  role: Role;
+  passwordHash: string;
+  active: boolean;
+}
+export const userEntity = new EntitySchema<User>({
+  name: 'user',
+  columns: {
+    id: { ...uuid, primary: true },
+    login: { type: 'varchar', length: 60 },
+    name: { type: 'varchar', length: 120 },
+    role: { type: 'varchar', length: 20 },
+    passwordHash: { type: 'varchar', length: 255 },
+    active: { type: 'boolean' },
+  },
+  indices: [{ name: 'user_login', columns: ['login'], unique: true }],
+});
+
+export interface SessionRow {
+  sid: string;
+  expiresAt: Date;
+  data: object;
+}
+export const sessionEntity = new EntitySchema<SessionRow>({
+  name: 'session',
+  columns: {
+    sid: { type: 'varchar', length: 64, primary: true },
+    expiresAt: instant,
+    data: { type: 'json' },
+  },
+  indices: [{ name: 'session_expires', columns: ['expiresAt'] }],
+});
+
+export interface Person {
+  id: string;
+  givenName: string;
+  familyName: string;
+  /** both orders of the name, so that a search by its beginning finds an index */
+  givenFirst: string;
+  familyFirst: string;
+  born: ClinicDay;
+}
+export const personEntity = new EntitySchema<Person>({
+  name: 'person',
+  columns: {
+    id: { ...uuid, primary: true },
+    givenName: { type: 'varchar', length: 80 },
+    familyName: { type: 'varchar', length: 80 },
+    givenFirst: { type: 'varchar', length: 161 },
+    familyFirst: { type: 'varchar', length: 161 },
+    born: { type: 'date' },
+  },
+  indices: [
+    { name: 'person_given_first', columns: ['givenFirst'] },
+    { name: 'person_family_first', columns: ['familyFirst', 'id'] },
+  ],
+});
+
+/** Content a case may hold on to: programmes and models, by hash, never changed. */
+export interface Registered {
+  hash: string;
+  sort: 'programme' | 'model';
+  id: string;
+  version: number;
+  body: object;
+}
+export const registeredEntity = new EntitySchema<Registered>({
+  name: 'registered',
+  columns: {
+    hash: { ...hash, primary: true },
+    sort: { type: 'varchar', length: 12 },
+    id: { type: 'varchar', length: 80 },
+    version: { type: 'int' },
+    body: { type: 'json' },
+  },
+  indices: [{ name: 'registered_version', columns: ['sort', 'id', 'version'], unique: true }],
+});
+
+export interface CaseRow {
+  id: string;
+  person: string;
+  programmeHash: string;
+  modelHash: string;
+  /** seq and chain hash of the newest entry; the row is locked while one is appended */
+  seq: number;
+  head: string;
+}
+export const caseEntity = new EntitySchema<CaseRow>({
+  name: 'case',
+  columns: {
+    id: { ...uuid, primary: true },
+    person: uuid,
+    programmeHash: hash,
+    modelHash: hash,
+    seq: { type: 'int' },
+    head: hash,
+  },
+  indices: [{ name: 'case_person', columns: ['person'] }],
+});
+
+export interface EntryRow {
+  case: string;
+  seq: number;
+  id: string;
+  /** the entry as it was sent, in canonical JSON; gone when the case was erased */
+  content: string | null;
+  salt: string | null;
+  salted: string;
+  hash: string;
+  receivedAt: Date;
+}
+export const entryEntity = new EntitySchema<EntryRow>({
+  name: 'entry',
+  columns: {
+    case: { ...uuid, primary: true },
+    seq: { type: 'int', primary: true },
+    id: uuid,
+    content: { type: 'longtext', nullable: true },
+    salt: { ...hash, nullable: true },
+    salted: hash,
+    hash,
+    receivedAt: instant,
+  },
+  indices: [{ name: 'entry_id', columns: ['id'], unique: true }],
+});
+
+/** One row a case, computed from its entries in the transaction that appends; may be rebuilt at any time. */
+export interface Summary {
+  case: string;
+  person: string;
+  personKey: string;
+  modelName: string;
+  modelId: string;
+  programme: string;
+  side: string;
+  stage: Stage;
+  blockedBy: string | null;
+  size: string | null;
+  /** the next day the patient comes in */
+  firstVisit: ClinicDay | null;
+  ribbon: Ribbon;
+  seq: number;
+  engine: number;
+}
+export const summaryEntity = new EntitySchema<Summary>({
+  name: 'summary',
+  columns: {
+    case: { ...uuid, primary: true },
+    person: uuid,
+    personKey: { type: 'varchar', length: 161 },
+    modelName: { type: 'varchar', length: 80 },
+    modelId: { type: 'varchar', length: 80 },
+    programme: { type: 'varchar', length: 80 },
+    side: { type: 'varchar', length: 5 },
+    stage: { type: 'varchar', length: 10 },
+    blockedBy: { type: 'varchar', length: 80, nullable: true },
+    size: { type: 'varchar', length: 20, nullable: true },
+    firstVisit: { type: 'date', nullable: true },
+    ribbon: { type: 'json' },
+    seq: { type: 'int' },
+    engine: { type: 'int' },
+  },
+  indices: [
+    { name: 'summary_first_visit', columns: ['firstVisit', 'case'] },
+    { name: 'summary_person', columns: ['person'] },
+    { name: 'summary_person_key', columns: ['personKey', 'case'] },
+    { name: 'summary_model_name', columns: ['modelName', 'case'] },
+  ],
+});
+
+export const entities = [
+  clinicEntity,
+  userEntity,
+  sessionEntity,
+  personEntity,
+  registeredEntity,
+  caseEntity,
+  entryEntity,
+  summaryEntity,
+];

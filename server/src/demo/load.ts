@@ -1,0 +1,53 @@
+import { pinOf, programmes } from '@estribo/core/programmes';
+import type { DataSource, EntitySchema } from 'typeorm';
+import { v7 } from 'uuid';
+import { register } from '../catalogue/registry';
+import { hashPassword } from '../clinic/session-routes';
+import { clinicEntity, entities, personEntity, userEntity } from '../database/entities';
+import type { Context } from '../route';
+import { demoCases, fittingKit } from './cases';
+import { demoModels } from './models';
+import { demoClinic, demoPassword, demoPeople, demoStaff, type DemoName } from './people';
+import { caseWriter } from './writer';
+
+/**
+ * Fills an empty database with the demo clinic. One that has a clinic is left as it is.
+ */
+export async function loadDemo(db: DataSource, { log, now }: Pick<Context, 'log' | 'now'>): Promise<void> {
+  if (await db.getRepository(clinicEntity).existsBy({})) return;
+  log.info('loading the demo clinic');
+  // what an interrupted load left: the clinic's own row is written last
+  for (const entity of entities as EntitySchema[]) await db.getRepository(entity).clear();
+  for (const programme of programmes) await register(db, 'programme', programme);
+  for (const model of demoModels) await register(db, 'model', model);
+  const passwordHash = await hashPassword(demoPassword);
+  const staff = demoStaff.map((one) => ({ id: v7(), ...one, passwordHash, active: true }));
+  await db.getRepository(userEntity).insert(staff);
+  const people = demoPeople.map(([givenName, familyName, born]) => ({
+    id: v7(),
+    givenName,
+    familyName,
+    born,
+    givenFirst: `${givenName} ${familyName}`,
+    familyFirst: `${familyName} ${givenName}`,
+  }));
+  await db.getRepository(personEntity).insert(people);
+  const personOf = (who: DemoName) => people.find(({ givenName }) => givenName === who)!;
+  const context: Context = { db, log, now, clinic: demoClinic };
+  const orthotist = staff.find(({ role }) => role === 'orthotist')!;
+  for (const { who, side, model, write } of demoCases) {
+    const content = demoModels.find(({ id }) => id === model)!;
+    const programme = programmes.find(({ id }) => id === content.programme)!;
+    const writer = caseWriter(context, orthotist);
+    await write(
+      fittingKit(
+        writer,
+        side,
+        personOf(who).id,
+        { pin: pinOf(programme), content: programme },
+        pinOf(content),
+      ),
+    );
+  }
+  await db.getRepository(clinicEntity).insert({ id: 1, ...demoClinic });
+}

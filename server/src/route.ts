@@ -1,0 +1,69 @@
+import { may, type Permission } from '@estribo/core/access';
+import { Router, type Request, type Response } from 'express';
+import type { DataSource } from 'typeorm';
+import type { Logger } from 'pino';
+import type { User } from './database/entities';
+import { Problem } from './problem';
+
+/** What the routes work with. */
+export interface Context {
+  db: DataSource;
+  log: Logger;
+  now: () => Date;
+  clinic: { name: string; zone: string };
+}
+
+export type SignedIn = Pick<User, 'id' | 'name' | 'role'>;
+
+declare module 'express-session' {
+  interface SessionData {
+    user: SignedIn;
+  }
+}
+
+/**
+ * One route: who may call it stands beside it. 'open' asks for no sign-in, 'signed-in' for any role
+ * (where what is sent decides further).
+ */
+export interface Route {
+  method: 'get' | 'post' | 'put' | 'delete';
+  path: string;
+  who: Permission | 'open' | 'signed-in';
+  handle: (req: Request, res: Response, user: SignedIn) => Promise<void> | void;
+}
+
+export function mount(routes: readonly Route[]): Router {
+  const router = Router();
+  for (const { method, path, who, handle } of routes)
+    router[method](path, async (req, res) => {
+      const user = req.session.user;
+      if (who !== 'open') {
+        if (!user) throw new Problem(401, 'Not signed in', 'Sign in and send it again.');
+        if (who !== 'signed-in' && !may(user.role, who))
+          throw new Problem(403, 'Not allowed', `The role ${user.role} may not do this (${who}).`);
+      }
+      await handle(req, res, user!);
+    });
+  return router;
+}
+
+/** A whole number from the query, within bounds; the default when absent. */
+export function wholeOf(
+  value: unknown,
+  name: string,
+  { least, most, otherwise }: { least: number; most: number; otherwise: number },
+): number {
+  if (value === undefined) return otherwise;
+  const number = typeof value === 'string' && /^\d{1,9}$/.test(value) ? Number(value) : NaN;
+  if (!(number >= least && number <= most))
+    throw new Problem(400, 'Not valid', `${name} must be a whole number from ${least} to ${most}.`);
+  return number;
+}
+
+/** A text from the query, cut of blanks; '' when absent. */
+export function textOf(value: unknown, name: string, longest: number): string {
+  if (value === undefined) return '';
+  if (typeof value !== 'string' || value.length > longest)
+    throw new Problem(400, 'Not valid', `${name} must be a text of at most ${longest} characters.`);
+  return value.trim();
+}

@@ -1,0 +1,172 @@
+import { roles, type Role } from '@estribo/core/access';
+import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
+import { engineVersion, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import type { Express } from 'express';
+import { createConnection } from 'mysql2/promise';
+import { pino } from 'pino';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { createApp } from './app';
+import { register } from './catalogue/registry';
+import { hashPassword } from './clinic/session-routes';
+import { DatabaseSessionStore } from './clinic/session-store';
+import { openDatabase } from './database/data-source';
+import { clinicEntity, personEntity, userEntity } from './database/entities';
+import { demoModels } from './demo/models';
+import type { Context } from './route';
+
+type Agent = ReturnType<typeof request.agent>;
+
+export interface TestClinic {
+  context: Context;
+  app: Express;
+  person: string;
+  programme: Pin;
+  model: Pin;
+  userOf: (role: Role) => string;
+  as: (role: Role) => Promise<Agent>;
+  /** an entry by a role, complete but for what the test gives */
+  entry: <K extends KindName>(
+    kind: K,
+    stage: EntryStage,
+    body: BodyOf<K>,
+    more?: object,
+    role?: Role,
+  ) => SentEntry;
+  opened: (id?: string) => SentEntry;
+  close: () => Promise<void>;
+}
+
+export interface SentEntry {
+  id: string;
+  case: string;
+  by: string;
+  kind: string;
+  body: object;
+  [key: string]: unknown;
+}
+
+export const testPassword = 'a long enough password';
+
+/** An empty database of its own on the test server. */
+export async function emptyDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const server = process.env.ESTRIBO_TEST_DATABASE_URL;
+  if (!server) throw new Error('These tests need a database: run "npm test -- unit <file>" instead of jest.');
+  const name = `estribo_${v7().replaceAll('-', '')}`;
+  const run = async (sql: string) => {
+    const connection = await createConnection(server);
+    await connection.query(sql);
+    await connection.end();
+  };
+  await run(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  return { url: server.replace(/\/[^/]*$/, `/${name}`), drop: () => run(`DROP DATABASE \`${name}\``) };
+}
+
+/** A clinic with one user of each role, one person and the demo models, on a database of its own. */
+export async function testClinic(
+  options: { signInTries?: number; now?: () => Date } = {},
+): Promise<TestClinic> {
+  const { url, drop } = await emptyDatabase();
+  const db = await openDatabase(url);
+  const clinic = { name: 'Test workshop', zone: 'Europe/Madrid' };
+  const now = options.now ?? (() => new Date());
+  const context: Context = { db, log: pino({ level: 'silent' }), now, clinic };
+  await db.getRepository(clinicEntity).insert({ id: 1, ...clinic });
+  for (const programme of programmes) await register(db, 'programme', programme);
+  for (const model of demoModels) await register(db, 'model', model);
+  const passwordHash = await hashPassword(testPassword);
+  const users = roles.map((role) => ({
+    id: v7(),
+    login: role,
+    name: `The ${role}`,
+    role,
+    passwordHash,
+    active: true,
+  }));
+  await db.getRepository(userEntity).insert(users);
+  const person = v7();
+  await db.getRepository(personEntity).insert({
+    id: person,
+    givenName: 'Iria',
+    familyName: 'Castrelo',
+    givenFirst: 'Iria Castrelo',
+    familyFirst: 'Castrelo Iria',
+    born: '1998-04-12',
+  });
+  const app = createApp(context, {
+    store: new DatabaseSessionStore(db, now),
+    sessionSecret: 'only for tests',
+    signInTries: options.signInTries ?? 1000,
+  });
+  const userOf = (role: Role) => users.find((user) => user.role === role)!.id;
+  const agents = new Map<Role, Agent>();
+  const [programme, model] = [pinOf(programmes[0]!), pinOf(demoModels[0]!)];
+  const caseId = v7();
+  const entry: TestClinic['entry'] = (kind, stage, body, more = {}, role = 'orthotist') => ({
+    id: v7(),
+    case: caseId,
+    stage,
+    kind,
+    v: 1,
+    observedAt: now().toISOString(),
+    zone: 'Europe/Madrid',
+    by: userOf(role),
+    body,
+    ...more,
+  });
+  return {
+    context,
+    app,
+    person,
+    programme,
+    model,
+    userOf,
+    as: async (role) => {
+      const known = agents.get(role);
+      if (known) return known;
+      const agent = request.agent(app);
+      await agent.post('/api/session').send({ login: role, password: testPassword }).expect(200);
+      agents.set(role, agent);
+      return agent;
+    },
+    entry,
+    opened: (id = caseId) => ({
+      ...entry('case.opened', 'case', { person, side: 'right', programme, model }),
+      case: id,
+    }),
+    close: async () => {
+      await db.destroy();
+      await drop();
+    },
+  };
+}
+
+export const soundOrder: BodyOf<'order.given'> = {
+  diagnosis: 'Ligament reconstruction',
+  prescriber: 'Dr Elva Nogueira',
+  side: 'right',
+  dayZero: '2026-11-07',
+  phases: [
+    { fromDay: 0, window: { extension: 10, flexion: 60 } },
+    { fromDay: 14, window: { extension: 5, flexion: 90 } },
+  ],
+  protective: true,
+  wearing: 'day and night',
+  trouble: 'keep-on',
+};
+
+export const stopsChosen = (
+  clinic: TestClinic,
+  extension: number,
+  flexion: number,
+): BodyOf<'set.stops-chosen'> => ({
+  medial: { extension, flexion },
+  lateral: { extension, flexion },
+  phase: 0,
+  ordered: { extension: 10, flexion: 60 },
+  lost: { extension: 0, flexion: 0 },
+  acknowledged: true,
+  madeFrom: [],
+  programme: clinic.programme.hash,
+  engine: engineVersion,
+});

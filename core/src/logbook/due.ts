@@ -1,8 +1,8 @@
 import { phaseSpans, type ClinicDay } from '../calendar';
 import type { Stage } from '../programmes';
 import { wearSteps } from '../wearing';
-import type { HingeStops } from '../setting';
-import type { MotionWindow } from '../order';
+import { chooseStops, type HingeStops } from '../setting';
+import type { MotionWindow, Order } from '../order';
 import { stageAt } from './fold/stage-states';
 import type { CaseState } from './fold/state';
 
@@ -39,17 +39,8 @@ export interface Ribbon {
 export function caseRibbon(state: CaseState): Ribbon {
   const { order, setting, wearing, checking, visits } = state;
   const reached = setting.fitted?.phase ?? -1;
-  const stopChanges = order
-    ? phaseSpans(order.order.dayZero, order.order.phases)
-        .filter(({ index }) => setting.fitted !== undefined && index > reached)
-        .map(({ index, from }): Buckle => ({
-          day: from,
-          kind: 'S',
-          stage: 'review',
-          visit: true,
-          window: order.order.phases[index]!.window,
-        }))
-    : [];
+  const stopChanges =
+    order && setting.fitted ? changesAhead(state, order.order, setting.fitted.medial, reached) : [];
   const plan = wearing.plan?.plan;
   const growth =
     plan?.kind === 'growing'
@@ -86,6 +77,24 @@ export function caseRibbon(state: CaseState): Ribbon {
     ...(plan?.kind === 'growing' ? { minutes: plan.firstDay } : {}),
   }));
   return { worn, buckles };
+}
+
+/** The phases after the one reached on which other pieces go in; a phase with the same stops needs no visit. */
+function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reached: number): Buckle[] {
+  const pieces = (window: MotionWindow) => {
+    const choice = chooseStops(window, state.model.hinge, state.programme.stops);
+    return choice.ok ? `${choice.stops.extension} ${choice.stops.flexion}` : 'none fits';
+  };
+  let before = `${fitted.extension} ${fitted.flexion}`;
+  return phaseSpans(order.dayZero, order.phases)
+    .filter(({ index }) => index > reached)
+    .flatMap(({ index, from }): Buckle[] => {
+      const { window } = order.phases[index]!;
+      const now = pieces(window);
+      const changes = now !== before;
+      before = now;
+      return changes ? [{ day: from, kind: 'S', stage: 'review', visit: true, window }] : [];
+    });
 }
 
 /** The earliest day the patient is to come in; undefined when nothing is planned. */

@@ -39,6 +39,8 @@ export type SizeMatch =
       probability: number;
       /** of the deciding axis to its nearest other band; negative: off the chart */
       margin: Millimetres;
+      /** the size across that margin */
+      neighbour: string | undefined;
       /** the axis whose margin is smallest against its uncertainty */
       decides: string;
       /** the neighbour a reading lies close to, or the sizes that the axes point to */
@@ -100,6 +102,7 @@ export function matchSize(
     probabilities,
     probability: probabilities.find((entry) => entry.size === size)?.probability ?? 0,
     margin: deciding.margin,
+    neighbour: deciding.neighbour,
     decides: deciding.axis.axis.reading,
     against: decision.against ?? deciding.neighbour,
   };

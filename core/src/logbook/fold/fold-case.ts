@@ -92,7 +92,7 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   const chosenSize = decided(of('size.chosen').at(-1), (body) => {
     const now =
       match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
-    return (body.computed ?? body.size) !== now;
+    return (body.reason === undefined ? body.size : body.computed) !== now;
   });
 
   const motionEntry = of('motion.tested')

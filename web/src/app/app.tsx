@@ -1,0 +1,80 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect } from 'react';
+import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
+import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
+import { outbox, queries, useSession } from '../api/clinic';
+import { language, t } from '../messages';
+import { Loading } from '../parts/loading';
+import { Notice } from '../parts/notice';
+import { Bench } from '../bench/bench';
+import { GlobalStyle } from './global-style';
+import { KeysHelp } from './keys-help';
+import { Shell } from './shell';
+import { SignIn } from './sign-in';
+
+const Cases = lazy(() => import('../cases/cases'));
+const NewCase = lazy(() => import('../cases/new-case'));
+const CaseFrame = lazy(() => import('../case/case-frame'));
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <GlobalStyle />
+      <I18nProvider locale={`${language}-GB`}>
+        <BrowserRouter>
+          <Screens />
+        </BrowserRouter>
+      </I18nProvider>
+    </QueryClientProvider>
+  );
+}
+
+function Screens() {
+  const navigate = useNavigate();
+  return (
+    <AriaRouter navigate={(path) => void navigate(path)}>
+      <Suspense fallback={<Loading away={false} />}>
+        <Routes>
+          <Route path="/sign-in" element={<SignIn />} />
+          <Route element={<SignedIn />}>
+            <Route element={<Shell />}>
+              <Route path="/bench" element={<Bench />} />
+              <Route path="/cases" element={<Cases />} />
+              <Route path="/cases/new" element={<NewCase />} />
+            </Route>
+            <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
+          </Route>
+          <Route path="*" element={<Navigate to="/bench" replace />} />
+        </Routes>
+      </Suspense>
+    </AriaRouter>
+  );
+}
+
+/** What is behind the sign-in; the outbox works while somebody is signed in. */
+function SignedIn() {
+  const { data, isPending, error } = useSession();
+  const user = data?.user?.id;
+  useEffect(() => (user ? outbox.start(user) : undefined), [user]);
+  if (data?.user)
+    return (
+      <>
+        <Outlet />
+        <KeysHelp />
+      </>
+    );
+  if (isPending) return <Loading away={false} />;
+  if (error) return <Loading away />;
+  return <Navigate to="/sign-in" replace />;
+}
+
+/** Shown when a screen fails in a way nobody foresaw: what was written is safe in the outbox. */
+export function Broken() {
+  return (
+    <div style={{ padding: 40 }}>
+      <Notice tone="stop">
+        {t('common.broken')} <a href="/bench">{t('nav.bench')}</a>
+      </Notice>
+    </div>
+  );
+}

@@ -1,0 +1,127 @@
+import { Contrast, LogOut } from 'lucide-react';
+import { useState } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { queries, useUser } from '../api/clinic';
+import { call } from '../api/http';
+import { named, t } from '../messages';
+import { IconButton } from '../parts/button';
+import { OutboxRefused, OutboxState } from './outbox-state';
+import { useTheme } from './preferences';
+import { color, size } from './tokens';
+
+const Head = styled.header`
+  display: flex;
+  align-items: stretch;
+  flex-wrap: wrap;
+  gap: 0 26px;
+  padding: 0 24px;
+  min-height: 64px;
+  background: ${color('sheet')};
+  border-bottom: 1px solid ${color('line')};
+  & > b {
+    font-size: ${size.lead};
+    align-self: center;
+  }
+  & > nav {
+    display: flex;
+    gap: 26px;
+  }
+`;
+
+const Tab = styled(NavLink)`
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  color: ${color('ink')};
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+  border-top: 3px solid transparent;
+  &:hover {
+    border-bottom-color: ${color('line')};
+  }
+  &.active {
+    font-weight: 700;
+    border-bottom-color: ${color('saddle')};
+  }
+`;
+
+const Right = styled.div`
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  flex-wrap: wrap;
+  & kbd {
+    font: inherit;
+    border: 1px solid ${color('line')};
+    border-radius: 3px;
+    padding: 0 6px;
+  }
+`;
+
+const FindLink = styled(NavLink)`
+  color: ${color('soft')};
+  text-decoration: none;
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  margin-right: 16px;
+  &:hover {
+    color: ${color('ink')};
+    text-decoration: underline;
+  }
+`;
+
+/** The frame of every screen that is no case. */
+export function Shell() {
+  const user = useUser();
+  const navigate = useNavigate();
+  const [theme, nextTheme] = useTheme();
+  const [leaving, setLeaving] = useState(false);
+  const signOut = async () => {
+    setLeaving(true);
+    try {
+      await call('DELETE', '/session');
+      queries.clear();
+      await navigate('/sign-in');
+    } finally {
+      setLeaving(false);
+    }
+  };
+  return (
+    <>
+      <Head>
+        <b>Estribo</b>
+        <nav aria-label={t('nav.label')}>
+          <Tab to="/bench">{t('nav.bench')}</Tab>
+          <Tab to="/cases">{t('nav.cases')}</Tab>
+        </nav>
+        <Right>
+          <OutboxState />
+          <FindLink to="/cases?find">
+            {t('nav.find')} <kbd>/</kbd>
+          </FindLink>
+          <span>
+            {user.name}, {named('roles', user.role)}
+          </span>
+          <IconButton aria-label={t('nav.theme', { theme: named('themes', theme) })} onPress={nextTheme}>
+            <Contrast size={18} aria-hidden />
+          </IconButton>
+          <IconButton
+            aria-label={t('nav.signOut')}
+            isDisabled={leaving}
+            onPress={() => void signOut().catch(() => {})}
+          >
+            <LogOut size={18} aria-hidden />
+          </IconButton>
+        </Right>
+      </Head>
+      <div style={{ padding: '0 28px' }}>
+        <OutboxRefused />
+      </div>
+      <Outlet />
+    </>
+  );
+}

@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import { Form } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { queries, useSession, type Session } from '../api/clinic';
+import { call, RefusedError } from '../api/http';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { Field } from '../parts/field';
+import { Notice } from '../parts/notice';
+import { Soft } from '../parts/layout';
+import { color } from './tokens';
+
+const Place = styled.main`
+  min-height: 100vh;
+  display: grid;
+  grid-template-columns: 92px minmax(0, 400px);
+  justify-content: center;
+  align-items: center;
+  gap: 40px;
+  padding: 24px;
+`;
+
+const Fill = styled(Form)`
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+`;
+
+/** A strap with its buckle: the page's only ornament. */
+function StrapPicture() {
+  return (
+    <svg
+      viewBox="0 0 92 520"
+      width="92"
+      height="520"
+      aria-hidden
+      style={{ alignSelf: 'stretch', height: '100%' }}
+    >
+      <path d="M26 -40H66V480Q66 505 46 520Q26 505 26 480Z" fill={color('saddle')} />
+      <path
+        d="M32 -40V478Q33 498 46 510Q59 498 60 478V-40"
+        fill="none"
+        stroke={color('thread')}
+        strokeWidth="1.300"
+        strokeDasharray="5 4"
+      />
+      {[60, 150, 330, 420].map((y) => (
+        <circle key={y} cx="46" cy={y} r="5.500" fill={color('saddleDeep')} />
+      ))}
+      <circle cx="46" cy="240" r="5.500" fill={color('saddleDeep')} />
+      <rect
+        x="10"
+        y="212"
+        width="72"
+        height="56"
+        rx="9"
+        fill="none"
+        stroke={color('brass')}
+        strokeWidth="7"
+      />
+      <path d="M12 240H48" stroke={color('brass')} strokeWidth="6" strokeLinecap="round" />
+    </svg>
+  );
+}
+
+export function SignIn() {
+  const { data } = useSession();
+  const navigate = useNavigate();
+  const [login, setLogin] = useState('');
+  const [password, setPassword] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const submit = async () => {
+    if (login.trim() === '' || password === '') return setProblem(t('signIn.both'));
+    setBusy(true);
+    try {
+      const session = await call<Session>('POST', '/session', {
+        login: login.trim().toLowerCase(),
+        password,
+      });
+      queries.clear();
+      queries.setQueryData(['session'], session);
+      await navigate('/bench');
+    } catch (error) {
+      setProblem(error instanceof RefusedError ? error.problem.detail : t('common.away'));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Place>
+      <StrapPicture />
+      <div>
+        <Fill
+          onSubmit={(event) => {
+            event.preventDefault();
+            void submit();
+          }}
+        >
+          <div>
+            <h1>Estribo</h1>
+            <Soft>{data?.clinic.name ?? ' '}</Soft>
+          </div>
+          <Field
+            label={t('signIn.login')}
+            value={login}
+            onChange={setLogin}
+            autoFocus
+            autoComplete="username"
+          />
+          <Field
+            label={t('signIn.password')}
+            value={password}
+            onChange={setPassword}
+            type="password"
+            autoComplete="current-password"
+          />
+          {problem && (
+            <Notice tone="stop" live>
+              {problem}
+            </Notice>
+          )}
+          <Button look="main" type="submit" isDisabled={busy} wide>
+            {t('signIn.signIn')}
+          </Button>
+        </Fill>
+      </div>
+    </Place>
+  );
+}

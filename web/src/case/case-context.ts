@@ -1,0 +1,84 @@
+import {
+  kinds,
+  intentInForce,
+  type AnyEntry,
+  type BodyOf,
+  type CaseState,
+  type EntryStage,
+  type KindName,
+} from '@estribo/core/logbook';
+import { createContext, useContext, useEffect } from 'react';
+import { v7 } from 'uuid';
+import { outbox, type SignedIn } from '../api/clinic';
+import type { LengthUnit } from '@estribo/core/quantity';
+import type { FigureLayer } from '../figure/layer';
+
+export interface WriteOptions {
+  replaces?: string;
+  reason?: string;
+}
+
+/** What every stage works with. */
+export interface CaseWork {
+  state: CaseState;
+  user: SignedIn;
+  today: string;
+  zone: string;
+  unit: LengthUnit;
+  waiting: ReadonlySet<string>;
+  /** a thing touched on the figure or in the work, by its id */
+  selected: string | undefined;
+  select: (id: string | undefined) => void;
+  showOnFigure: (layer: FigureLayer) => void;
+  write: <K extends KindName>(
+    kind: K,
+    stage: EntryStage,
+    body: BodyOf<K>,
+    options?: WriteOptions,
+  ) => Promise<string>;
+}
+
+export const CaseContext = createContext<CaseWork | undefined>(undefined);
+
+export function useWork(): CaseWork {
+  const work = useContext(CaseContext);
+  if (!work) throw new Error('no case is open here');
+  return work;
+}
+
+/** What a stage lays over the figure while it is shown. */
+export function useFigureLayer(layer: FigureLayer): void {
+  const { showOnFigure } = useWork();
+  const key = JSON.stringify(layer);
+  useEffect(() => {
+    showOnFigure(JSON.parse(key) as FigureLayer);
+  }, [showOnFigure, key]);
+}
+
+/**
+ * Writes an entry into the outbox: complete, with an id made here, and for an intent the one it follows.
+ * @returns the entry's id, once it would survive a reload
+ */
+export async function writeEntry<K extends KindName>(
+  { state, user, zone }: { state: CaseState; user: SignedIn; zone: string },
+  kind: K,
+  stage: EntryStage,
+  body: BodyOf<K>,
+  { replaces, reason }: WriteOptions = {},
+): Promise<string> {
+  const id = v7();
+  await outbox.postEntry({
+    id,
+    case: state.case,
+    stage,
+    kind,
+    v: kinds[kind].v,
+    observedAt: new Date().toISOString(),
+    zone,
+    by: user.id,
+    body,
+    ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
+    ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
+  } as AnyEntry);
+  return id;
+}

@@ -1,0 +1,257 @@
+import { legForm, otherSide, type GirthAt } from '@estribo/core/anatomy';
+import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
+import { windowOn } from '@estribo/core/order';
+import { daysBetween } from '@estribo/core/calendar';
+import { stages, type Stage } from '@estribo/core/programmes';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useToday, useUser, useZone } from '../api/clinic';
+import { useUnit } from '../app/preferences';
+import { useHotkeys } from '../app/hotkeys';
+import { OutboxState, OutboxRefused } from '../app/outbox-state';
+import { color, size } from '../app/tokens';
+import { LegFigure } from '../figure/leg-figure';
+import { bareLimb, type FigureLayer } from '../figure/layer';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Loading } from '../parts/loading';
+import { Notice } from '../parts/notice';
+import { Stack } from '../parts/layout';
+import { Tick } from '../parts/tick';
+import { printDay, printWindow } from '../parts/print';
+import { CaseContext, writeEntry, type CaseWork } from './case-context';
+import { Rail } from './rail';
+import { RecordStrip } from './record-strip';
+import { useCase, type OpenCase } from './use-case';
+
+const screens: Record<Stage, React.LazyExoticComponent<() => React.ReactNode>> = {
+  screen: lazy(() => import('../screening/screen-stage')),
+  measure: lazy(() => import('../measuring/measure-stage')),
+  size: lazy(() => import('../sizing/size-stage')),
+  set: lazy(() => import('../setting/set-stage')),
+  shape: lazy(() => import('../shaping/shape-stage')),
+  strap: lazy(() => import('../strapping/strap-stage')),
+  check: lazy(() => import('../checking/check-stage')),
+  wear: lazy(() => import('../wearing/wear-stage')),
+  review: lazy(() => import('../reviewing/review-stage')),
+};
+
+const Frame = styled.div`
+  display: grid;
+  height: 100vh;
+  grid-template-columns: 136px minmax(0, 484px) minmax(0, 1fr);
+  grid-template-rows: 64px minmax(0, 1fr) 106px;
+  grid-template-areas: 'head head head' 'rail figure work' 'rail record work';
+  @media (orientation: portrait), (max-width: 1000px) {
+    grid-template-columns: 136px minmax(0, 1fr);
+    grid-template-rows: auto minmax(240px, 38vh) minmax(0, 1fr) 106px;
+    grid-template-areas: 'head head' 'rail figure' 'rail work' 'rail record';
+  }
+  @media print {
+    display: block;
+    height: auto;
+  }
+`;
+
+const Head = styled.header`
+  grid-area: head;
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  padding: 8px 24px;
+  background: ${color('sheet')};
+  border-bottom: 1px solid ${color('line')};
+  min-height: 64px;
+  & > a {
+    font-weight: 700;
+    font-size: ${size.lead};
+    text-decoration: none;
+    color: ${color('ink')};
+  }
+  & > p {
+    min-width: 0;
+    max-width: 380px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  & > span:last-of-type {
+    margin-left: auto;
+  }
+`;
+
+const FigurePlace = styled.figure`
+  grid-area: figure;
+  min-height: 0;
+  padding: 8px 0 4px;
+  border-right: 1px solid ${color('line')};
+  position: relative;
+  & > label {
+    position: absolute;
+    right: 12px;
+    bottom: 0;
+    font-size: ${size.small};
+  }
+`;
+
+const Work = styled.main`
+  grid-area: work;
+  overflow: auto;
+  padding: 24px 28px;
+  min-height: 0;
+`;
+
+const RecordPlace = styled.div`
+  grid-area: record;
+  display: grid;
+  min-height: 0;
+  border-right: 1px solid ${color('line')};
+`;
+
+export default function CaseFrame() {
+  const { caseId = '', stage } = useParams();
+  const { open, missing, away } = useCase(caseId);
+  if (missing)
+    return (
+      <Stack style={{ padding: 40 }}>
+        <Notice tone="stop">{t('case.missing')}</Notice>
+        <Link to="/cases">{t('nav.cases')}</Link>
+      </Stack>
+    );
+  if (!open) return <Loading away={away} />;
+  const shown = stages.find((name) => name === stage) ?? 'screen';
+  return <OpenCaseFrame key={caseId} open={open} stage={shown} />;
+}
+
+/** The girths of a side as read so far, from the mark; a first reading alone stays out of it. */
+function girthsOf(state: CaseState, side: CaseState['side']): GirthAt[] {
+  return state.measuring.states.flatMap(({ step, side: at, assessed }) =>
+    step.kind === 'girth' && at === side && assessed && assessed.needs !== 'second'
+      ? [{ level: step.distance, girth: assessed.mean }]
+      : [],
+  );
+}
+
+function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: OpenCase; stage: Stage }) {
+  const user = useUser();
+  const zone = useZone();
+  const today = useToday();
+  const navigate = useNavigate();
+  const [unit] = useUnit();
+  const [selected, select] = useState<string>();
+  const [layer, showOnFigure] = useState<FigureLayer>(bareLimb);
+  const [overlay, setOverlay] = useState(false);
+
+  const write = useCallback<CaseWork['write']>(
+    (kind, at, body, options) => writeEntry({ state, user, zone }, kind, at, body, options),
+    [state, user, zone],
+  );
+  const work = useMemo<CaseWork>(
+    () => ({ state, user, today, zone, unit, waiting, selected, select, showOnFigure, write }),
+    [state, user, today, zone, unit, waiting, selected, write],
+  );
+
+  useEffect(() => select(undefined), [stage]);
+  const move = (by: number) => {
+    const next = stages[stages.indexOf(stage) + by];
+    if (next) void navigate(`/cases/${state.case}/${next}`);
+  };
+  useHotkeys({ '[': () => move(-1), ']': () => move(1) });
+
+  const key = JSON.stringify([girthsOf(state, state.side), girthsOf(state, otherSide(state.side))]);
+  const { form, other } = useMemo(() => {
+    const [own, opposite] = JSON.parse(key) as [GirthAt[], GirthAt[]];
+    return { form: legForm(own), other: opposite.length > 0 ? legForm(opposite) : undefined };
+  }, [key]);
+
+  const who = person ? `${person.givenName} ${person.familyName}` : '…';
+  const Screen = screens[stage];
+  const due = firstVisit(caseRibbon(state));
+  return (
+    <CaseContext value={work}>
+      <Frame>
+        <CaseHead state={state} who={who} today={today} due={due} />
+        <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>
+          <Rail caseId={state.case} current={stage} states={state.stages} />
+        </div>
+        <FigurePlace>
+          <LegFigure
+            form={form}
+            side={state.side}
+            layer={layer}
+            other={overlay ? other : undefined}
+            selected={selected}
+            onSelect={select}
+            description={t('figure.description', { side: named('sideLeg', state.side) })}
+          />
+          {other && (
+            <Tick isSelected={overlay} onChange={setOverlay}>
+              {t('figure.otherSide')}
+            </Tick>
+          )}
+        </FigurePlace>
+        <RecordPlace>
+          <RecordStrip state={state} today={today} />
+        </RecordPlace>
+        <Work aria-label={named('stages', stage)}>
+          <Stack $gap={14}>
+            <OutboxRefused caseId={state.case} />
+            {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
+            <Suspense fallback={<Loading away={false} />}>
+              <Screen key={stage} />
+            </Suspense>
+          </Stack>
+        </Work>
+      </Frame>
+    </CaseContext>
+  );
+}
+
+function CaseHead({
+  state,
+  who,
+  today,
+  due,
+}: {
+  state: CaseState;
+  who: string;
+  today: string;
+  due: string | undefined;
+}) {
+  const [unit, nextUnit] = useUnit();
+  const order = state.order?.order;
+  const window = order && windowOn(order, today);
+  const size_ = state.sizing.chosen?.decided.size;
+  return (
+    <Head>
+      <Link to="/cases" title={t('nav.cases')}>
+        {who}
+      </Link>
+      <p>
+        {named('sideKnee', state.side)} · {named('programmes', state.programme.id)}
+        {size_ ? `, ${t('case.size', { size: size_ })}` : ''}
+      </p>
+      {order && window ? (
+        <p title={order.diagnosis} style={{ color: color('soft') }}>
+          {t('case.order', { diagnosis: order.diagnosis })}, {printWindow(window.window)},{' '}
+          {t('case.day', { count: daysBetween(order.dayZero, today) })}
+        </p>
+      ) : (
+        <p style={{ color: color('soft') }}>{t('case.noOrder')}</p>
+      )}
+      <span>
+        <OutboxState />
+        {due && (
+          <span style={{ color: due < today ? color('madder') : color('soft'), marginRight: 16 }}>
+            {due < today ? t('case.late', { day: printDay(due) }) : t('case.next', { day: printDay(due) })}
+          </span>
+        )}
+        <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>
+          {unit} · °
+        </Button>
+      </span>
+    </Head>
+  );
+}

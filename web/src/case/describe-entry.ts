@@ -1,0 +1,153 @@
+import type { AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
+import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
+import { language, named, t } from '../messages';
+import { printStops, printWindow } from '../parts/print';
+
+export interface Described {
+  title: string;
+  value?: string;
+  rest?: string;
+}
+
+/** An entry in words, short enough for one line of the record. */
+export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
+  const length = (mm: number) => `${formatLength(mm, unit, language)} ${unit}`;
+  const stops = (hinge: HingeStops) => printStops(hinge);
+  switch (entry.kind) {
+    case 'case.opened':
+      return { title: t('entry.opened'), value: named('side', entry.body.side), rest: state.model.name };
+    case 'visit.planned':
+      return {
+        title: t('entry.visit'),
+        value: entry.body.day,
+        rest: [named('purpose', entry.body.purpose), entry.body.note].filter(Boolean).join(', '),
+      };
+    case 'record.withdrawn':
+      return { title: t('entry.withdrawn'), rest: entry.reason ?? '' };
+    case 'screen.looked': {
+      const present = entry.body.answers.filter((answer) => answer.present);
+      return {
+        title: t('entry.looked'),
+        rest:
+          present.length === 0
+            ? t('screening.nothingFound')
+            : present.map(({ finding }) => named('findings', finding)).join(', '),
+      };
+    }
+    case 'screen.overridden':
+      return {
+        title: t('entry.overridden'),
+        value: named('findings', entry.body.finding),
+        rest: entry.body.reason,
+      };
+    case 'order.given':
+      return {
+        title: t('entry.order'),
+        value: printWindow(entry.body.phases[0]!.window),
+        rest: entry.body.diagnosis,
+      };
+    case 'measure.read': {
+      const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
+      const shown = step?.kind === 'posture' ? `${entry.body.value}°` : length(entry.body.value);
+      const hidden = entry.stage === 'measure' && step?.kind === 'girth' && isHidden(entry.id, state);
+      return {
+        title: named('steps', entry.body.step),
+        value: hidden ? t('measuring.outOfSight') : shown,
+        rest: named('side', entry.body.side),
+      };
+    }
+    case 'measure.marked':
+      return { title: named('steps', entry.body.step), rest: named('side', entry.body.side) };
+    case 'measure.skipped':
+      return { title: named('steps', entry.body.step), value: t('entry.skipped'), rest: entry.body.reason };
+    case 'motion.tested':
+      return {
+        title: t('entry.motion'),
+        value: printNeutralZero(entry.body),
+        rest: named('mode', entry.body.mode),
+      };
+    case 'size.chosen':
+      return {
+        title: t('entry.size'),
+        value: entry.body.size ?? t('sizing.madeToMeasure'),
+        rest: t('entry.sizeRest', {
+          percent: Math.round(entry.body.probability * 100),
+          margin: length(entry.body.margin),
+        }),
+      };
+    case 'set.stops-chosen':
+      return {
+        title: t('entry.stopsChosen'),
+        value: stops(entry.body.medial),
+        rest: t('entry.phase', { phase: entry.body.phase + 1 }),
+      };
+    case 'set.stops-fitted':
+      return {
+        title: t('entry.stopsFitted'),
+        value: stops(entry.body.medial),
+        rest: t('setting.bothHinges'),
+      };
+    case 'shape.scar':
+      return {
+        title: t('entry.scar'),
+        value: named('face', entry.body.face),
+        rest: `${entry.body.from} – ${entry.body.to} mm`,
+      };
+    case 'shape.pad':
+      return { title: named('pads', entry.body.pad), value: named('padDone', entry.body.done) };
+    case 'shape.bent':
+      return {
+        title: t('entry.bent'),
+        value: `${entry.body.amount}°`,
+        rest: `${named('upright', entry.body.upright)}, ${entry.body.place} mm`,
+      };
+    case 'strap.begun':
+      return { title: t('entry.begun') };
+    case 'strap.done':
+      return {
+        title: named('sequence', entry.body.step),
+        ...(entry.body.minutes === undefined
+          ? {}
+          : { value: t('common.minutes', { count: entry.body.minutes }) }),
+        rest: entry.body.pass === 2 ? t('strapping.secondPass') : '',
+      };
+    case 'check.recorded':
+      return {
+        title: named('checks', entry.body.check),
+        value:
+          entry.body.seen !== undefined
+            ? entry.body.seen
+              ? t('common.yes')
+              : t('common.no')
+            : String(entry.body.value),
+        ...(entry.body.reference === undefined ? {} : { rest: String(entry.body.reference) }),
+      };
+    case 'check.signed':
+      return { title: t('entry.signed'), value: named('result', entry.body.result) };
+    case 'wear.planned':
+      return {
+        title: t('entry.wear'),
+        value:
+          entry.body.kind === 'growing'
+            ? `${entry.body.firstDay} → ${entry.body.ceiling} min`
+            : t('wearing.asOrdered'),
+      };
+    case 'wear.taught':
+      return { title: t('entry.taught'), rest: named('who', entry.body.who) };
+    case 'review.found':
+      return {
+        title: t('entry.review'),
+        value: t('entry.pain', { pain: entry.body.pain }),
+        rest: named('skin', entry.body.skin),
+      };
+  }
+}
+
+/** A first reading stays out of sight until the second is in. */
+function isHidden(entry: string, state: CaseState): boolean {
+  return state.measuring.states.some(
+    ({ readings, assessed }) =>
+      assessed?.needs === 'second' && readings.some((reading) => reading.entry === entry),
+  );
+}

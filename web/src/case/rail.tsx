@@ -1,0 +1,137 @@
+import { stages, type Stage } from '@estribo/core/programmes';
+import type { StageState } from '@estribo/core/logbook';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { color, size } from '../app/tokens';
+import { named, t } from '../messages';
+
+const Nav = styled.nav`
+  position: relative;
+  background: ${color('sheet')};
+  border-right: 1px solid ${color('line')};
+  min-height: 0;
+`;
+
+const Strap = styled.svg`
+  position: absolute;
+  left: 22px;
+  top: 0;
+  width: 36px;
+  height: 100%;
+`;
+
+const Holes = styled.ol`
+  position: relative;
+  display: grid;
+  grid-template-rows: repeat(9, minmax(44px, 1fr));
+  height: calc(100% - 44px);
+  padding-top: 6px;
+`;
+
+const Hole = styled(Link)<{ $now: boolean }>`
+  height: 100%;
+  min-height: 44px;
+  display: grid;
+  grid-template-columns: 80px 1fr;
+  align-items: center;
+  text-decoration: none;
+  color: ${({ $now }) => ($now ? color('ink') : color('soft'))};
+  font-weight: ${({ $now }) => ($now ? 700 : 400)};
+  font-size: ${size.small};
+  &:hover {
+    color: ${color('ink')};
+    text-decoration: underline;
+  }
+  &:focus-visible {
+    outline-offset: -3px;
+  }
+  & svg {
+    overflow: visible;
+  }
+`;
+
+/** One hole of the strap. Its form tells the stage's state; the buckle sits on the one shown. */
+function HoleShape({ status, now }: { status: StageState['status']; now: boolean }) {
+  return (
+    <svg width="80" height="44" viewBox="0 0 80 44" aria-hidden>
+      {status === 'done' && (
+        <g>
+          <circle cx="40" cy="22" r="8" fill={color('thread')} stroke={color('saddleDeep')} />
+          <path d="M36 22l3 3.500 5.500 -7" fill="none" stroke={color('saddleDeep')} strokeWidth="2" />
+        </g>
+      )}
+      {status === 'open' && <circle cx="40" cy="22" r="5.500" fill={color('saddleDeep')} />}
+      {status === 'not-needed' && <ellipse cx="40" cy="22" rx="6" ry="2.200" fill={color('saddleDeep')} />}
+      {status === 'blocked' && (
+        <g stroke={color('thread')} strokeWidth="2.500">
+          <circle cx="40" cy="22" r="8" fill={color('saddleDeep')} />
+          <path d="M36 18l8 8M44 18l-8 8" />
+        </g>
+      )}
+      {now && (
+        <g fill="none">
+          <rect x="12" y="3" width="56" height="38" rx="7" stroke={color('saddleDeep')} strokeWidth="6.500" />
+          <rect x="12" y="3" width="56" height="38" rx="7" stroke={color('brass')} strokeWidth="4.500" />
+          <path d="M13 22H41" stroke={color('saddleDeep')} strokeWidth="6" strokeLinecap="round" />
+          <path d="M13 22H41" stroke={color('brass')} strokeWidth="4" strokeLinecap="round" />
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** The nine stages as nine holes in a strap. */
+export function Rail({
+  caseId,
+  current,
+  states,
+}: {
+  caseId: string;
+  current: Stage;
+  states: Record<Stage, StageState>;
+}) {
+  return (
+    <Nav aria-label={t('rail.label')}>
+      <Strap aria-hidden preserveAspectRatio="none" viewBox="0 0 36 100">
+        <path
+          d="M0 0H36V95Q36 97.500 18 100Q0 97.500 0 95Z"
+          fill={color('saddle')}
+          vectorEffect="non-scaling-stroke"
+        />
+        <path
+          d="M5 0V94.500Q6 96.500 18 98.500Q30 96.500 31 94.500V0"
+          fill="none"
+          stroke={color('thread')}
+          strokeWidth="1.200"
+          strokeDasharray="5 4"
+          vectorEffect="non-scaling-stroke"
+        />
+      </Strap>
+      <Holes>
+        {stages.map((stage) => {
+          const { status, because } = states[stage];
+          const now = stage === current;
+          const said = because
+            ? t('rail.blockedBy', { finding: named('findings', because) })
+            : named('stageStatus', status);
+          return (
+            <li key={stage}>
+              <Hole
+                to={`/cases/${caseId}/${stage}`}
+                $now={now}
+                aria-current={now ? 'page' : undefined}
+                title={said}
+              >
+                <HoleShape status={status} now={now} />
+                <span>
+                  {named('stages', stage)}
+                  <span style={{ position: 'absolute', clipPath: 'inset(50%)' }}>, {said}</span>
+                </span>
+              </Hole>
+            </li>
+          );
+        })}
+      </Holes>
+    </Nav>
+  );
+}

@@ -1,0 +1,207 @@
+import type { CaseState, RecordLine } from '@estribo/core/logbook';
+import { kinds } from '@estribo/core/logbook';
+import { may } from '@estribo/core/access';
+import { parseLength } from '@estribo/core/quantity';
+import { Clock3, PencilLine } from 'lucide-react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useStaff } from '../api/clinic';
+import { color, size } from '../app/tokens';
+import { language, named, t } from '../messages';
+import { Button, IconButton } from '../parts/button';
+import { Dialog } from '../parts/dialog';
+import { Field } from '../parts/field';
+import { Row, Small } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { useWork } from './case-context';
+import { describeEntry } from './describe-entry';
+
+const Strip = styled.section`
+  border-top: 1px solid ${color('line')};
+  background: ${color('sheet')};
+  padding: 6px 8px 6px 20px;
+  min-height: 0;
+  overflow: auto;
+`;
+
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: 52px minmax(0, 1fr) 44px;
+  align-items: center;
+  gap: 8px;
+  min-height: 30px;
+  & p {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  & s {
+    color: ${color('soft')};
+  }
+`;
+
+const Fix = styled(IconButton)`
+  height: 30px;
+`;
+
+const timeIn = (zone: string) =>
+  new Intl.DateTimeFormat(language, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone });
+const dateIn = (zone: string) =>
+  new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', timeZone: zone });
+
+/** What was written last; every line can be corrected, and the old one stays, struck through. */
+export function RecordStrip({ state, today }: { state: CaseState; today: string }) {
+  const { unit, zone, waiting, user } = useWork();
+  const { data } = useStaff();
+  const [correcting, setCorrecting] = useState<RecordLine>();
+  const [shown, setShown] = useState(40);
+  const lines = state.lines.toReversed();
+  const nameOf = (id: string) => data?.staff.find((one) => one.id === id)?.name ?? '';
+  const [time, date] = [timeIn(zone), dateIn(zone)];
+  return (
+    <Strip aria-label={t('record.label')} tabIndex={0}>
+      <ul>
+        {lines.slice(0, shown).map((line) => {
+          const { entry, status } = line;
+          const said = describeEntry(entry, state, unit);
+          const struck = status === 'replaced' || status === 'withdrawn';
+          const at = new Date(entry.observedAt);
+          const isToday = date.format(at) === date.format(new Date(`${today}T12:00:00Z`));
+          const correctable =
+            status !== 'replaced' &&
+            status !== 'withdrawn' &&
+            entry.kind !== 'case.opened' &&
+            entry.kind !== 'record.withdrawn' &&
+            may(user.role, kinds[entry.kind].permission);
+          const heir = line.heirs.at(-1);
+          const words = (
+            <>
+              <b>{said.title}</b> {said.value && <span>{said.value} </span>}
+              <Small>{said.rest}</Small>
+            </>
+          );
+          return (
+            <Line key={entry.id}>
+              <Small>{isToday ? time.format(at) : date.format(at)}</Small>
+              <p title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}>
+                {struck ? <s>{words}</s> : words}
+                {entry.replaces !== undefined && entry.kind !== 'record.withdrawn' && (
+                  <Small> · {entry.reason}</Small>
+                )}
+                {status === 'conflict' && (
+                  <Small style={{ color: color('madder') }}> · {t('record.conflict')}</Small>
+                )}
+                {waiting.has(entry.id) && (
+                  <Small>
+                    {' '}
+                    <Clock3 size={12} aria-hidden style={{ verticalAlign: -1 }} /> {t('record.waits')}
+                  </Small>
+                )}
+              </p>
+              {correctable ? (
+                <Fix
+                  aria-label={t('record.correct', { what: said.title })}
+                  onPress={() => setCorrecting(line)}
+                >
+                  <PencilLine size={16} aria-hidden />
+                </Fix>
+              ) : (
+                <span />
+              )}
+            </Line>
+          );
+        })}
+      </ul>
+      {lines.length > shown && (
+        <Button look="quiet" onPress={() => setShown(shown + 100)}>
+          {t('common.more')}
+        </Button>
+      )}
+      {correcting && <Correction line={correcting} state={state} onClose={() => setCorrecting(undefined)} />}
+    </Strip>
+  );
+}
+
+/** Another value in the place of a wrong one, or the entry taken out; both with the reason. */
+function Correction({
+  line: { entry },
+  state,
+  onClose,
+}: {
+  line: RecordLine;
+  state: CaseState;
+  onClose: () => void;
+}) {
+  const { write, unit } = useWork();
+  const [value, setValue] = useState('');
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
+  const numeric =
+    entry.kind === 'measure.read' || (entry.kind === 'check.recorded' && entry.body.value !== undefined);
+  const isLength =
+    entry.kind === 'measure.read' &&
+    state.measuring.steps.find(({ id }) => id === entry.body.step)?.kind === 'girth';
+  const said = describeEntry(entry, state, unit);
+
+  const send = async (withdraw: boolean) => {
+    if (reason.trim().length < 3) return setProblem({ reason: t('record.reasonNeeded') });
+    const options = { replaces: entry.id, reason: reason.trim() };
+    if (withdraw) await write('record.withdrawn', entry.stage, {}, options);
+    else {
+      const parsed = isLength ? parseLength(value, unit) : undefined;
+      const number = parsed ? (parsed.ok ? parsed.millimetres : NaN) : Number(value.replace(',', '.'));
+      if (value.trim() === '' || !Number.isFinite(number))
+        return setProblem({ value: t('common.notANumber') });
+      if (entry.kind === 'measure.read')
+        await write('measure.read', entry.stage, { ...entry.body, value: number }, options);
+      if (entry.kind === 'check.recorded')
+        await write('check.recorded', entry.stage, { ...entry.body, value: number }, options);
+    }
+    onClose();
+  };
+
+  return (
+    <Dialog
+      title={t('record.correctTitle', { what: `${said.title}${said.value ? ` ${said.value}` : ''}` })}
+      onClose={onClose}
+    >
+      <Notice tone="plain">{t('record.oldStays')}</Notice>
+      {numeric && (
+        <Field
+          label={t('record.newValue', {
+            unit: isLength
+              ? unit
+              : entry.kind === 'measure.read'
+                ? '°'
+                : named('checkUnit', entry.body.check),
+          })}
+          value={value}
+          onChange={setValue}
+          problem={problem.value}
+          autoFocus
+        />
+      )}
+      <Field
+        label={t('record.reason')}
+        value={reason}
+        onChange={setReason}
+        problem={problem.reason}
+        autoFocus={!numeric}
+      />
+      <Row>
+        {numeric && (
+          <Button look="main" onPress={() => void send(false)}>
+            {t('record.putInPlace')}
+          </Button>
+        )}
+        <Button look={numeric ? 'second' : 'main'} onPress={() => void send(true)}>
+          {t('record.withdraw')}
+        </Button>
+        <Button look="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+      <p style={{ fontSize: size.small }}>{t('record.after')}</p>
+    </Dialog>
+  );
+}

@@ -1,0 +1,290 @@
+import { may } from '@estribo/core/access';
+import { levelOf } from '@estribo/core/anatomy';
+import type { FitCheck, Judged } from '@estribo/core/checking';
+import { decideSignature } from '@estribo/core/logbook';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { color, size } from '../app/tokens';
+import type { FigureMark } from '../figure/layer';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Field } from '../parts/field';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printWindow } from '../parts/print';
+import { ReadingField, readQuantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+import { windowOn } from '@estribo/core/order';
+
+const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
+  display: grid;
+  grid-template-columns: 28px minmax(180px, 1fr) minmax(0, auto);
+  gap: 6px 12px;
+  align-items: center;
+  padding: 8px 12px;
+  border: 1px solid ${({ $now }) => color($now ? 'river' : 'line')};
+  border-left: 4px solid
+    ${({ $state }) => color($state === 'fail' ? 'madder' : $state === 'pass' ? 'moss' : 'line')};
+  border-radius: 4px;
+  background: ${color('sheet')};
+  & > p:last-child {
+    grid-column: 2 / -1;
+  }
+`;
+
+const Badge = styled.span`
+  width: 26px;
+  height: 26px;
+  border-radius: 50%;
+  border: 2px solid ${color('edge')};
+  display: grid;
+  place-items: center;
+  font-weight: 700;
+  font-size: ${size.small};
+`;
+
+/** Where a check is looked at, on the leg. */
+const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
+  'hinge-height': { level: 25, face: 'lateral' },
+  'hinge-behind-midline': { level: 25, face: 'back' },
+  'not-twisted': { level: 150, face: 'front' },
+  'strap-above-calf': { level: -112, face: 'back' },
+  'knee-at-extension-stop': { level: 25, face: 'medial' },
+  'knee-at-flexion-stop': { level: -10, face: 'back' },
+  'fibular-neck-clear': { level: levelOf('fibular-neck', 1700), face: 'lateral' },
+  'toes-warm-moving-felt': { level: -470, face: 'front' },
+};
+
+export default function CheckStage() {
+  const { state, user, today, select, selected, write } = useWork();
+  const { checks, result, signed } = state.checking;
+  const [note, setNote] = useState('');
+  const [saving, save] = useSaving();
+  const mayCheck = may(user.role, 'checking.write');
+  const first = checks.findIndex(({ judged }) => judged.state === 'open');
+  const height = checks.find(({ check }) => check.id === 'hinge-height')?.value;
+  const behind = checks.find(({ check }) => check.id === 'hinge-behind-midline')?.value;
+  useFigureLayer({
+    brace: true,
+    hinge: { above: height ?? 0, behind: behind ?? 6, label: t('figure.kneecapTop') },
+    marks: checks.flatMap(({ check, judged }, i): FigureMark[] => {
+      const spot = spots[check.id];
+      return spot
+        ? [
+            {
+              id: check.id,
+              kind: 'spot',
+              ...spot,
+              label: String(i + 1),
+              state:
+                judged.state === 'fail'
+                  ? 'bad'
+                  : judged.state === 'pass'
+                    ? 'done'
+                    : i === first
+                      ? 'now'
+                      : 'ahead',
+            },
+          ]
+        : [];
+    }),
+  });
+  const sign = () => {
+    const body = decideSignature(state);
+    if (body)
+      void save(() =>
+        write('check.signed', 'check', { ...body, ...(note.trim() ? { note: note.trim() } : {}) }),
+      );
+  };
+  const isSigned = signed !== undefined && signed.staleBecause.length === 0 && !signed.wouldDiffer;
+  const newChecks = signed !== undefined && !isSigned;
+  const order = state.order?.order;
+  const window = order && windowOn(order, today)?.window;
+
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('checking.question')}</h1>
+        <Soft>{t('checking.how')}</Soft>
+      </Stack>
+      {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
+      <Stack $gap={8} as="ul">
+        {checks.map(({ check, judged, value, reference, seen, entry }, i) => (
+          <Line
+            key={check.id}
+            $state={judged.state}
+            $now={selected === check.id || i === first}
+            onFocus={() => select(check.id)}
+          >
+            <Badge aria-hidden>
+              {judged.state === 'pass'
+                ? '✓'
+                : judged.state === 'fail'
+                  ? '✕'
+                  : judged.state === 'not-needed'
+                    ? '–'
+                    : i + 1}
+            </Badge>
+            <div>
+              <b>{named('checks', check.id)}</b>
+              <Soft style={{ fontSize: size.small }}>{hint(check, window ? printWindow(window) : '')}</Soft>
+            </div>
+            {judged.state === 'not-needed' ? (
+              <Soft>{t('checking.notNeeded')}</Soft>
+            ) : mayCheck ? (
+              <Answer
+                key={entry ?? 'open'}
+                check={check}
+                value={value}
+                reference={reference}
+                seen={seen}
+                primary={i === first}
+              />
+            ) : (
+              <b>{value ?? (seen === undefined ? '' : seen ? t('common.yes') : t('common.no'))}</b>
+            )}
+            {judged.state === 'fail' && (
+              <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
+                {named('checkFail', judged.reason)}{' '}
+                {judged.by
+                  ? t('checking.by', { by: judged.by, unit: check.kind === 'angle-at-stop' ? '°' : 'mm' })
+                  : ''}{' '}
+                {named('checkDo', check.id)}
+              </p>
+            )}
+          </Line>
+        ))}
+      </Stack>
+      {isSigned && (
+        <Notice tone={signed.decided.result === 'pass' ? 'good' : 'stop'}>
+          {t(signed.decided.result === 'pass' ? 'checking.signedPass' : 'checking.signedFail')}
+        </Notice>
+      )}
+      {mayCheck && !isSigned && result !== 'open' && (
+        <>
+          <Notice tone={result === 'pass' ? 'good' : 'stop'}>
+            {t(result === 'pass' ? 'checking.pass' : 'checking.fail')}
+          </Notice>
+          <Field label={t('checking.note')} value={note} onChange={setNote} maxLength={400} />
+          <Row>
+            <Button look="main" onPress={sign} isDisabled={saving}>
+              {t('checking.sign', { name: user.name, result: named('result', result) })}
+            </Button>
+          </Row>
+        </>
+      )}
+    </>
+  );
+}
+
+function hint(check: FitCheck, window: string): string {
+  switch (check.kind) {
+    case 'distance':
+      return t('checking.allowed', { from: check.from, to: check.to });
+    case 'angle-at-stop':
+      return t('checking.allowedWindow', { window });
+    case 'proximal-to':
+      return t('checking.belowMark');
+    case 'seen':
+      return named('checkHow', check.id);
+  }
+}
+
+function Answer({
+  check,
+  value,
+  reference,
+  seen,
+  primary,
+}: {
+  check: FitCheck;
+  value: number | undefined;
+  reference: number | undefined;
+  seen: boolean | undefined;
+  primary: boolean;
+}) {
+  const { unit, write } = useWork();
+  const [typed, type] = useState(value === undefined ? '' : String(value));
+  const [other, setOther] = useState(reference === undefined ? '' : String(reference));
+  const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
+  const [saving, save] = useSaving();
+  if (check.kind === 'seen')
+    return (
+      <Row $gap={8}>
+        {[true, false].map((answer) => (
+          <Button
+            key={String(answer)}
+            look={seen === answer ? (answer ? 'main' : 'stop') : 'second'}
+            isDisabled={saving}
+            aria-pressed={seen === answer}
+            aria-label={`${named('checks', check.id)}: ${t(answer ? 'common.yes' : 'common.no')}`}
+            onPress={() =>
+              seen !== answer &&
+              void save(() => write('check.recorded', 'check', { check: check.id, seen: answer }))
+            }
+          >
+            {t(answer ? 'common.yes' : 'common.no')}
+          </Button>
+        ))}
+      </Row>
+    );
+  // checks are read in mm and degrees on a small rule, whatever unit girths are shown in
+  const sign = check.kind === 'angle-at-stop' ? '°' : 'mm';
+  const read = (text: string) => {
+    const number = readQuantity(text, 'count', unit);
+    return 'value' in number && Math.abs(number.value) > 400 ? { problem: t('shaping.offLimb') } : number;
+  };
+  const take = () => {
+    const [first, second] = [read(typed), check.kind === 'proximal-to' ? read(other) : undefined];
+    if ('problem' in first) return setProblem({ value: first.problem });
+    if (second && 'problem' in second) return setProblem({ reference: second.problem });
+    if (first.value === value && (!second || second.value === reference)) return;
+    void save(() =>
+      write('check.recorded', 'check', {
+        check: check.id,
+        value: first.value,
+        ...(second ? { reference: second.value } : {}),
+      }),
+    );
+  };
+  return (
+    <Row $gap={8} $align="flex-end">
+      <ReadingField
+        small
+        primary={primary}
+        label={check.kind === 'proximal-to' ? t('checking.strapAt') : t('checking.found')}
+        kind="count"
+        unit={unit}
+        sign={sign}
+        value={typed}
+        onChange={(text) => {
+          type(text);
+          setProblem({});
+        }}
+        {...(check.kind === 'proximal-to' ? {} : { onEnter: take })}
+        problem={problem.value}
+      />
+      {check.kind === 'proximal-to' && (
+        <ReadingField
+          small
+          label={t('checking.calfAt')}
+          kind="count"
+          unit={unit}
+          sign={sign}
+          value={other}
+          onChange={setOther}
+          onEnter={take}
+          problem={problem.reference}
+        />
+      )}
+      <Button
+        onPress={take}
+        isDisabled={saving}
+        aria-label={`${named('checks', check.id)}: ${t('measuring.take')}`}
+      >
+        {t('measuring.take')}
+      </Button>
+    </Row>
+  );
+}

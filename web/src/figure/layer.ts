@@ -1,0 +1,34 @@
+import type { Millimetres } from '@estribo/core/quantity';
+
+export type Face = 'front' | 'back' | 'medial' | 'lateral';
+
+/** Something drawn on the limb, touched there or in the work. */
+export interface FigureMark {
+  id: string;
+  kind: 'tape' | 'strap' | 'pad' | 'scar' | 'bend' | 'spot';
+  /** middle, from the middle of the kneecap, proximal positive */
+  level: Millimetres;
+  /** for what has a length: its lower and upper end */
+  span?: readonly [Millimetres, Millimetres];
+  face?: Face;
+  /** lettered on it */
+  label?: string;
+  state: 'now' | 'done' | 'ahead' | 'bad';
+}
+
+/** What a stage shows on the figure besides the limb. */
+export interface FigureLayer {
+  marks: FigureMark[];
+  /** the middle of the kneecap is marked on the skin */
+  kneecapMark?: boolean;
+  /** distances dimensioned from the mark */
+  dimensions?: { id: string; to: Millimetres; label: string; now: boolean }[];
+  /** the brace is drawn on */
+  brace?: boolean;
+  /** the hinge as found: mm above the kneecap's upper edge, mm behind the midline */
+  hinge?: { above: Millimetres; behind: Millimetres; label?: string };
+  /** the goniometer: angle read and angle wanted */
+  goniometer?: { angle?: number; wanted?: number };
+}
+
+export const bareLimb: FigureLayer = { marks: [] };

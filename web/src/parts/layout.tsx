@@ -1,0 +1,72 @@
+import styled from 'styled-components';
+import { color, size } from '../app/tokens';
+
+/** Children below each other. */
+export const Stack = styled.div<{ $gap?: number }>`
+  display: flex;
+  flex-direction: column;
+  gap: ${({ $gap = 16 }) => $gap}px;
+  min-width: 0;
+`;
+
+/** Children beside each other, wrapping. */
+export const Row = styled.div<{ $gap?: number; $align?: string }>`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${({ $gap = 12 }) => $gap}px;
+  align-items: ${({ $align = 'center' }) => $align};
+  min-width: 0;
+`;
+
+/** A flat sheet with a thin line. */
+export const Sheet = styled.section<{ $pad?: number }>`
+  background: ${color('sheet')};
+  border: 1px solid ${color('line')};
+  border-radius: 4px;
+  padding: ${({ $pad = 16 }) => $pad}px;
+  min-width: 0;
+`;
+
+export const Soft = styled.p`
+  color: ${color('soft')};
+  overflow-wrap: anywhere;
+`;
+
+export const Small = styled.span`
+  font-size: ${size.small};
+  color: ${color('soft')};
+`;
+
+export const Rule = styled.hr`
+  border: 0;
+  border-top: 1px solid ${color('line')};
+  margin: 0;
+  width: 100%;
+`;
+
+/** A number that is read from a step away. */
+export const Big = styled.span`
+  font-size: ${size.figure};
+  line-height: 1.1;
+  font-weight: 700;
+`;
+
+/** Seen by screen readers only. */
+export const Hidden = styled.span`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+  white-space: nowrap;
+`;
+
+/** Content of a page that is no case. */
+export const Page = styled.main`
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 24px 28px 40px;
+  display: flex;
+  flex-direction: column;
+  gap: 20px;
+`;

@@ -1,0 +1,44 @@
+import type { MotionWindow } from '@estribo/core/order';
+import type { Arc, HingeStops } from '@estribo/core/setting';
+import type { Degrees } from '@estribo/core/quantity';
+import { language, t } from '../messages';
+
+/** A minus sign as typographers set it. */
+export const degrees = (value: Degrees): string => `${value < 0 ? `−${-value}` : value}°`;
+
+/** An ordered window in words: "5° to 90°", "to 90°", "free". */
+export function printWindow({ extension, flexion }: MotionWindow): string {
+  if (extension === undefined && flexion === undefined) return t('order.free');
+  if (flexion === undefined) return t('order.from', { from: degrees(extension!) });
+  if (extension === undefined) return t('order.to', { to: degrees(flexion) });
+  return t('order.fromTo', { from: degrees(extension), to: degrees(flexion) });
+}
+
+/** An arc as a window is printed. */
+export const printArc = ({ from, to }: Arc): string =>
+  printWindow({
+    ...(from === undefined ? {} : { extension: from }),
+    ...(to === undefined ? {} : { flexion: to }),
+  });
+
+/** Stops as they are said: "10 / 90", "0 / none". */
+export const printStops = ({ extension, flexion }: HingeStops): string =>
+  `${extension} / ${flexion ?? t('setting.none')}`;
+
+const dayFormat = new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const longDayFormat = new Intl.DateTimeFormat(language, { weekday: 'long', timeZone: 'UTC' });
+const weekdayFormat = new Intl.DateTimeFormat(language, { weekday: 'short', timeZone: 'UTC' });
+
+const asUtc = (day: string) => new Date(`${day}T00:00:00Z`);
+
+/** "5 Dec" */
+export const printDay = (day: string): string => dayFormat.format(asUtc(day));
+export const printWeekday = (day: string): string => longDayFormat.format(asUtc(day));
+export const printShortWeekday = (day: string): string => weekdayFormat.format(asUtc(day)).slice(0, 2);
+
+/** Minutes as hours and minutes: "1 h 30", "45 min". */
+export function printMinutes(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)];
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
+}

@@ -1,0 +1,155 @@
+import { parseLength, type LengthUnit } from '@estribo/core/quantity';
+import { useEffect, useRef, useState } from 'react';
+import { FieldError, Input, Label, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { color, size } from '../app/tokens';
+import { t } from '../messages';
+
+const Frame = styled(TextField)`
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+`;
+
+const Name = styled(Label)`
+  font-size: ${size.small};
+  color: ${color('soft')};
+`;
+
+const Box = styled.div<{ $small: boolean }>`
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  border: 2px solid ${color('river')};
+  border-radius: 4px;
+  background: ${color('sheet')};
+  padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
+  width: ${({ $small }) => ($small ? '132px' : '212px')};
+  height: ${({ $small }) => ($small ? '48px' : '64px')};
+  align-items: center;
+  &:focus-within {
+    outline: 3px solid ${color('river')};
+    outline-offset: 2px;
+  }
+  & input {
+    border: 0;
+    background: none;
+    width: 100%;
+    min-width: 0;
+    padding: 0;
+    font-size: ${({ $small }) => ($small ? size.title : size.figure)};
+    font-weight: 700;
+    outline: none;
+  }
+  & span {
+    color: ${color('soft')};
+    white-space: nowrap;
+  }
+`;
+
+const Problem = styled(FieldError)`
+  color: ${color('madder')};
+  font-weight: 700;
+  font-size: ${size.small};
+  max-width: 320px;
+`;
+
+export type Quantity = 'length' | 'degrees' | 'count' | 'text';
+
+/** What is typed, as a number: mm for a length whatever unit it was typed in. */
+export function readQuantity(
+  text: string,
+  kind: Quantity,
+  unit: LengthUnit,
+): { value: number } | { problem: string } {
+  if (kind === 'length') {
+    const parsed = parseLength(text, unit);
+    if (parsed.ok) return { value: parsed.millimetres };
+    return {
+      problem: parsed.problem === 'empty' ? t('common.typeNumber') : t('common.notALength', { unit }),
+    };
+  }
+  const trimmed = text.trim().replace(',', '.').replace('−', '-').replace(/°$/, '');
+  if (trimmed === '') return { problem: t('common.typeNumber') };
+  const value = Number(trimmed);
+  return Number.isFinite(value) ? { value } : { problem: t('common.notANumber') };
+}
+
+/**
+ * The field a reading is taken in: digits go here from anywhere on the screen, Enter takes.
+ */
+export function ReadingField({
+  label,
+  kind,
+  unit,
+  sign,
+  value,
+  onChange,
+  onEnter,
+  problem,
+  small = false,
+  primary = false,
+}: {
+  label: string;
+  kind: Quantity;
+  unit: LengthUnit;
+  /** what stands behind the number */
+  sign: string;
+  value: string;
+  onChange: (text: string) => void;
+  onEnter?: () => void;
+  problem?: string | undefined;
+  small?: boolean;
+  /** digits typed anywhere land here, and it has the focus when the screen opens */
+  primary?: boolean;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (!primary) return;
+    input.current?.focus({ preventScroll: true });
+    const typed = (event: KeyboardEvent) => {
+      const target = event.target as Element;
+      if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-9]$/.test(event.key)) return;
+      if (target.matches('input, textarea, [role=spinbutton]') || target.closest('[role=dialog]')) return;
+      input.current?.focus();
+    };
+    addEventListener('keydown', typed);
+    return () => removeEventListener('keydown', typed);
+  }, [primary]);
+  return (
+    <Frame value={value} onChange={onChange} isInvalid={problem !== undefined}>
+      <Name>{label}</Name>
+      <Box $small={small}>
+        <Input
+          ref={input}
+          data-reading={kind}
+          data-unit={unit}
+          inputMode={kind === 'text' ? 'text' : 'decimal'}
+          autoComplete="off"
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || !onEnter) return;
+            event.preventDefault();
+            onEnter();
+          }}
+        />
+        <span aria-hidden>{sign}</span>
+      </Box>
+      <Problem>{problem}</Problem>
+    </Frame>
+  );
+}
+
+/** A text that survives a reload of the page, until it is taken. */
+export function useDraft(key: string): [string, (text: string) => void] {
+  const name = `estribo-draft-${key}`;
+  const [held, setHeld] = useState({ name, text: sessionStorage.getItem(name) ?? '' });
+  const text = held.name === name ? held.text : (sessionStorage.getItem(name) ?? '');
+  return [
+    text,
+    (next) => {
+      if (next === '') sessionStorage.removeItem(name);
+      else sessionStorage.setItem(name, next);
+      setHeld({ name, text: next });
+    },
+  ];
+}

@@ -1,0 +1,48 @@
+import styled from 'styled-components';
+import { color, size } from '../app/tokens';
+
+/** A row of small holes: how far a sequence is. */
+const Track = styled.ol`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+`;
+
+const Hole = styled.li<{ $state: 'done' | 'now' | 'ahead' }>`
+  min-width: 26px;
+  height: 26px;
+  padding: 0 6px;
+  border-radius: 13px;
+  display: grid;
+  place-items: center;
+  font-size: ${size.small};
+  font-weight: 700;
+  background: ${({ $state }) => ($state === 'done' ? color('mossWash') : $state === 'now' ? color('river') : color('band'))};
+  color: ${({ $state }) => ($state === 'done' ? color('moss') : $state === 'now' ? color('onRiver') : color('soft'))};
+  border: 1px solid
+    ${({ $state }) => ($state === 'done' ? color('moss') : $state === 'now' ? color('river') : color('line'))};
+`;
+
+export function Steps({
+  label,
+  steps,
+}: {
+  label: string;
+  steps: readonly { id: string; mark: string; name: string; state: 'done' | 'now' | 'ahead' }[];
+}) {
+  return (
+    <Track aria-label={label}>
+      {steps.map(({ id, mark, name, state }) => (
+        <Hole
+          key={id}
+          $state={state}
+          title={name}
+          aria-label={name}
+          aria-current={state === 'now' ? 'step' : undefined}
+        >
+          <span aria-hidden>{state === 'done' ? '✓' : mark}</span>
+        </Hole>
+      ))}
+    </Track>
+  );
+}

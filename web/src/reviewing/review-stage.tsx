@@ -1,0 +1,382 @@
+import { may } from '@estribo/core/access';
+import { addDays } from '@estribo/core/calendar';
+import { decideStops } from '@estribo/core/logbook';
+import { windowOn } from '@estribo/core/order';
+import { changesSince, proposeAdjustment, type SkinFinding } from '@estribo/core/reviewing';
+import { formatLength } from '@estribo/core/quantity';
+import { lazy, Suspense, useCallback, useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { color, type Token } from '../app/tokens';
+import { language, named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { DayField } from '../parts/day-field';
+import { Field } from '../parts/field';
+import { Loading } from '../parts/loading';
+import { Row, Rule, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printDay, printWindow } from '../parts/print';
+import { ReadingField, readQuantity, useDraft } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+import { MotionEntry } from '../setting/motion-entry';
+import { StopsWork } from '../setting/stops-work';
+
+const Chart = lazy(() => import('../parts/chart'));
+
+const Change = styled.li`
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  & b {
+    font-size: 18px;
+  }
+`;
+
+export default function ReviewStage() {
+  const { state, today, user, unit } = useWork();
+  const [open, setOpen] = useState(false);
+  const order = state.order?.order;
+  const now = order && windowOn(order, today);
+  const visit = state.reviewing.visits.find(({ day }) => day === today);
+  const before = state.reviewing.visits.filter(({ day }) => day < today).at(-1) ?? state.reviewing.first;
+  const mayReview = may(user.role, 'reviewing.write');
+  useFigureLayer({
+    brace: true,
+    marks: state.measuring.steps.flatMap((step) =>
+      step.kind === 'girth'
+        ? [{ id: step.id, kind: 'tape' as const, level: step.distance, state: 'ahead' as const }]
+        : [],
+    ),
+  });
+  const length = (figure: string, value: number) =>
+    figure.startsWith('girth')
+      ? `${formatLength(value, unit, language)} ${unit}`
+      : figure === 'pain'
+        ? String(value)
+        : figure === 'hours'
+          ? `${value} h`
+          : `${value}°`;
+  if (!order || !now)
+    return (
+      <>
+        <h1>{t('reviewing.question')}</h1>
+        <Notice tone="caution">
+          {t('setting.needsOrder')}{' '}
+          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
+        </Notice>
+      </>
+    );
+  const changes = visit ? changesSince(before, visit) : [];
+  const found = visit?.found;
+  const knee = visit?.flexion !== undefined ? { from: visit.extension, to: visit.flexion } : undefined;
+  const adjustment = found
+    ? proposeAdjustment(
+        order,
+        today,
+        state.setting.fitted?.medial,
+        state.model.hinge,
+        state.programme.stops,
+        found,
+        knee,
+      )
+    : undefined;
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('reviewing.question')}</h1>
+        <Soft>{t('reviewing.how', { day: printDay(before.day), window: printWindow(now.window) })}</Soft>
+      </Stack>
+      {mayReview && (!found || open) ? (
+        <Take onDone={() => setOpen(false)} />
+      ) : (
+        found && (
+          <Notice tone={found.skin === 'clear' || found.skin === 'fades-within-30-min' ? 'good' : 'stop'}>
+            {named('skin', found.skin)} · {t('entry.pain', { pain: found.pain })}
+            {found.hours !== undefined && ` · ${t('reviewing.hoursWorn', { hours: found.hours })}`}{' '}
+            {found.note}
+          </Notice>
+        )
+      )}
+      {!mayReview && !found && <Notice tone="caution">{t('common.notYourRole')}</Notice>}
+      {changes.length > 0 && (
+        <Stack $gap={6}>
+          <h2>{t('reviewing.changes', { day: printDay(before.day) })}</h2>
+          <Row as="ul" $gap={28}>
+            {changes.map(({ figure, before: was, now: is, change }) => (
+              <Change key={figure}>
+                <span>{named('figures', figure)}</span>
+                <b>
+                  {length(figure, was)} → {length(figure, is)}
+                </b>
+                <span style={{ color: color('soft') }}>
+                  {change > 0 ? '+' : change < 0 ? '−' : '±'}
+                  {length(figure, Math.abs(change))}
+                </span>
+              </Change>
+            ))}
+          </Row>
+        </Stack>
+      )}
+      <Course />
+      {adjustment && <Rule />}
+      {adjustment?.kind === 'refer' && (
+        <Notice tone="stop" live>
+          <b>{t('reviewing.refer')}</b>{' '}
+          {adjustment.because.map((why) => named('referBecause', why)).join(' ')}{' '}
+          {t(adjustment.protective ? 'reviewing.referProtective' : 'reviewing.referOther')}
+        </Notice>
+      )}
+      {adjustment?.kind === 'none' && (
+        <Notice tone="good">{t('reviewing.noChange', { phase: adjustment.phase + 1 })}</Notice>
+      )}
+      {adjustment?.kind === 'stops' && (
+        <Stack $gap={10}>
+          <h2>
+            {t('reviewing.nextPhase', { phase: adjustment.phase + 1, window: printWindow(now.window) })}
+          </h2>
+          {!adjustment.choice.ok ? (
+            <Notice tone="stop">
+              {named('stopProblem', adjustment.choice.problem)}{' '}
+              {named('stopProblemDo', adjustment.choice.problem)}
+            </Notice>
+          ) : may(user.role, 'setting.write') ? (
+            <StopsWork
+              stage="review"
+              phase={adjustment.phase}
+              body={(acknowledged) => decideStops(state, today, acknowledged)}
+            />
+          ) : (
+            <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
+          )}
+        </Stack>
+      )}
+      {found && state.stages.check.status === 'open' && state.setting.fitted?.day === today && (
+        <Notice tone="caution">
+          {t('reviewing.checkAgain')}{' '}
+          <Link to={`/cases/${state.case}/check`}>{named('stages', 'check')}</Link>
+        </Notice>
+      )}
+      {found && may(user.role, 'visits.write') && <NextVisit />}
+    </>
+  );
+}
+
+const skins: SkinFinding[] = ['clear', 'fades-within-30-min', 'stays-red', 'broken'];
+
+/** What a review takes, in the order it is looked at; each part is written as it is taken. */
+function Take({ onDone }: { onDone: () => void }) {
+  const { state, today, unit, write } = useWork();
+  const window = windowOn(state.order!.order, today)!.window;
+  const visit = state.reviewing.visits.find(({ day }) => day === today);
+  const [skin, setSkin] = useState<SkinFinding>();
+  const [pain, setPain] = useState<string>();
+  const [hours, setHours] = useState('');
+  const [note, setNote] = useState('');
+  const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
+  const [saving, save] = useSaving();
+  const take = () => {
+    const worn = hours.trim() === '' ? undefined : readQuantity(hours, 'count', unit);
+    const wrong = {
+      ...(skin ? {} : { skin: t('reviewing.sayWhich') }),
+      ...(pain === undefined ? { pain: t('reviewing.sayWhich') } : {}),
+      ...(worn && 'problem' in worn
+        ? { hours: worn.problem }
+        : worn && (worn.value < 0 || worn.value > 24)
+          ? { hours: t('reviewing.hoursProblem') }
+          : {}),
+    };
+    if (Object.keys(wrong).length > 0) return setProblem(wrong);
+    void save(async () => {
+      await write('review.found', 'review', {
+        skin: skin!,
+        pain: Number(pain),
+        ...(worn && 'value' in worn ? { hours: worn.value } : {}),
+        ...(note.trim() ? { note: note.trim() } : {}),
+      });
+      onDone();
+    });
+  };
+  return (
+    <Stack $gap={14}>
+      {visit?.flexion === undefined && <MotionEntry window={window} stage="review" primary />}
+      <Row $align="flex-start">
+        {state.measuring.steps.map(
+          (step) =>
+            step.kind === 'girth' &&
+            visit?.girths[step.id] === undefined && (
+              <GirthEntry key={step.id} step={step.id} plausible={step.plausible} />
+            ),
+        )}
+      </Row>
+      <Stack $gap={4}>
+        <Choice
+          label={t('reviewing.skin')}
+          options={skins.map((value) => ({ value, label: named('skin', value) }))}
+          value={skin}
+          onChange={setSkin}
+        />
+        {problem.skin && <b style={{ color: color('madder') }}>{problem.skin}</b>}
+      </Stack>
+      <Stack $gap={4}>
+        <Choice
+          label={t('reviewing.pain')}
+          options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), label: String(i) }))}
+          value={pain}
+          onChange={setPain}
+        />
+        {problem.pain && <b style={{ color: color('madder') }}>{problem.pain}</b>}
+      </Stack>
+      <Row $align="flex-start">
+        <ReadingField
+          small
+          label={t('reviewing.hours')}
+          kind="count"
+          unit={unit}
+          sign="h"
+          value={hours}
+          onChange={setHours}
+          onEnter={take}
+          problem={problem.hours}
+        />
+        <div style={{ flex: 1, minWidth: 220 }}>
+          <Field label={t('reviewing.note')} value={note} onChange={setNote} maxLength={800} />
+        </div>
+      </Row>
+      <Row>
+        <Button look="main" onPress={take} isDisabled={saving}>
+          {t('reviewing.take')}
+        </Button>
+      </Row>
+    </Stack>
+  );
+}
+
+function GirthEntry({ step, plausible }: { step: string; plausible: readonly [number, number] }) {
+  const { state, unit, write } = useWork();
+  const [typed, type] = useDraft(`${state.case}-review-${step}`);
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  const take = () => {
+    const read = readQuantity(typed, 'length', unit);
+    if ('problem' in read) return setProblem(read.problem);
+    if (read.value < plausible[0] || read.value > plausible[1])
+      return setProblem(
+        t('measuring.noSuchLimb', {
+          from: formatLength(plausible[0], unit, language),
+          to: formatLength(plausible[1], unit, language),
+          unit,
+        }),
+      );
+    void save(async () => {
+      await write('measure.read', 'review', {
+        step,
+        side: state.side,
+        value: read.value,
+        instrument: 'tape',
+      });
+      type('');
+    });
+  };
+  return (
+    <Row $gap={8} $align="flex-end">
+      <ReadingField
+        small
+        label={named('steps', step)}
+        kind="length"
+        unit={unit}
+        sign={unit}
+        value={typed}
+        onChange={(text) => {
+          type(text);
+          setProblem(undefined);
+        }}
+        onEnter={take}
+        problem={problem}
+      />
+      <Button
+        onPress={take}
+        isDisabled={saving}
+        aria-label={`${named('steps', step)}: ${t('measuring.take')}`}
+      >
+        {t('measuring.take')}
+      </Button>
+    </Row>
+  );
+}
+
+/** Motion over the visits, inside the ordered window. */
+function Course() {
+  const { state } = useWork();
+  const visits = [state.reviewing.first, ...state.reviewing.visits].filter(
+    ({ flexion }) => flexion !== undefined,
+  );
+  const key = JSON.stringify(visits.map(({ day, extension, flexion }) => ({ day, extension, flexion })));
+  const option = useCallback(
+    (palette: Record<Token, string>) => {
+      const shown = JSON.parse(key) as { day: string; extension: number; flexion: number }[];
+      const line = (name: string, of: 'extension' | 'flexion', token: Token) => ({
+        type: 'line' as const,
+        name,
+        data: shown.map((visit) => visit[of]),
+        symbolSize: 9,
+        lineStyle: { color: palette[token], width: 2.5 },
+        itemStyle: { color: palette[token] },
+        label: {
+          show: true,
+          color: palette.ink,
+          formatter: ({ value }: { value?: unknown }) => `${Number(value)}°`,
+        },
+        endLabel: { show: true, formatter: name, color: palette[token], offset: [6, 0] },
+      });
+      return {
+        grid: { left: 44, right: 84, top: 18, bottom: 24 },
+        xAxis: {
+          type: 'category' as const,
+          data: shown.map(({ day }) => printDay(day)),
+          axisLabel: { color: palette.soft },
+          axisLine: { lineStyle: { color: palette.edge } },
+        },
+        yAxis: {
+          type: 'value' as const,
+          axisLabel: { color: palette.soft, formatter: '{value}°' },
+          splitLine: { lineStyle: { color: palette.line } },
+        },
+        series: [
+          line(t('order.flexion'), 'flexion', 'river'),
+          line(t('order.extension'), 'extension', 'saddle'),
+        ],
+      };
+    },
+    [key],
+  );
+  if (visits.length < 2) return null;
+  return (
+    <Suspense fallback={<Loading away={false} />}>
+      <Chart option={option} height={180} label={t('reviewing.course')} />
+    </Suspense>
+  );
+}
+
+function NextVisit() {
+  const { state, today, write } = useWork();
+  const planned = state.visits.find(({ kept, purpose, day }) => !kept && purpose === 'review' && day > today);
+  const [day, setDay] = useState<string | undefined>(addDays(today, 14));
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  if (planned)
+    return <Notice tone="good">{t('reviewing.nextPlanned', { day: printDay(planned.day) })}</Notice>;
+  const plan = () => {
+    if (!day || day <= today) return setProblem(t('reviewing.laterDay'));
+    void save(() => write('visit.planned', 'review', { day, purpose: 'review' }));
+  };
+  return (
+    <Row $align="flex-end">
+      <DayField label={t('reviewing.next')} value={day} onChange={setDay} problem={problem} />
+      <Button look="main" onPress={plan} isDisabled={saving}>
+        {t('reviewing.plan')}
+      </Button>
+    </Row>
+  );
+}

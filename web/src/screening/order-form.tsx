@@ -1,0 +1,267 @@
+import { orderProblems, troubleAdvice, type Order } from '@estribo/core/order';
+import { Plus, X } from 'lucide-react';
+import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { Form } from 'react-aria-components';
+import styled from 'styled-components';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Button, IconButton } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { DayField } from '../parts/day-field';
+import { Field } from '../parts/field';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { useSaving } from '../parts/use-saving';
+
+interface Values {
+  diagnosis: string;
+  prescriber: string;
+  dayZero: string | undefined;
+  phases: { fromDay: string; extension: string; flexion: string }[];
+  protective: 'yes' | 'no' | undefined;
+  wearing: string;
+  trouble: Order['trouble'] | undefined;
+}
+
+const Fill = styled(Form)`
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+`;
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 12px;
+`;
+
+const Phase = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr 44px;
+  gap: 10px;
+  align-items: end;
+`;
+
+const empty: Values = {
+  diagnosis: '',
+  prescriber: '',
+  dayZero: undefined,
+  phases: [{ fromDay: '0', extension: '', flexion: '' }],
+  protective: undefined,
+  wearing: '',
+  trouble: undefined,
+};
+
+const filled = (order: Order): Values => ({
+  ...order,
+  phases: order.phases.map(({ fromDay, window }) => ({
+    fromDay: String(fromDay),
+    extension: window.extension === undefined ? '' : String(window.extension),
+    flexion: window.flexion === undefined ? '' : String(window.flexion),
+  })),
+  protective: order.protective ? 'yes' : 'no',
+});
+
+const number = (text: string) => Number(text.trim().replace(',', '.').replace('−', '-').replace(/°$/, ''));
+const optional = (text: string, most = 180) =>
+  text.trim() === '' || (number(text) >= -30 && number(text) <= most) ? true : t('order.angleProblem');
+
+/** The prescriber's order, as it was given. */
+export function OrderForm({ before, onDone }: { before: Order | undefined; onDone: () => void }) {
+  const { state, write } = useWork();
+  const [saving, save] = useSaving();
+  const { control, handleSubmit, watch, setValue, setError, formState } = useForm<Values>({
+    defaultValues: before ? filled(before) : empty,
+  });
+  const { fields, append, remove } = useFieldArray({ control, name: 'phases' });
+  const trouble = watch('trouble');
+  const isProtective = watch('protective');
+
+  const submit = handleSubmit((values) => {
+    const order: Order = {
+      diagnosis: values.diagnosis.trim(),
+      prescriber: values.prescriber.trim(),
+      side: state.side,
+      dayZero: values.dayZero!,
+      phases: values.phases.map(({ fromDay, extension, flexion }) => ({
+        fromDay: number(fromDay),
+        window: {
+          ...(extension.trim() === '' ? {} : { extension: number(extension) }),
+          ...(flexion.trim() === '' ? {} : { flexion: number(flexion) }),
+        },
+      })),
+      protective: values.protective === 'yes',
+      wearing: values.wearing.trim(),
+      trouble: values.trouble!,
+    };
+    const wrong = orderProblems(order, state.side).filter(
+      ({ problem }) => problem !== 'protective-taken-off',
+    );
+    for (const found of wrong)
+      setError('phase' in found ? `phases.${found.phase}.fromDay` : 'root', {
+        message: named('orderProblem', found.problem),
+      });
+    if (wrong.length === 0)
+      return save(async () => {
+        await write('order.given', 'screen', order);
+        onDone();
+      });
+  });
+
+  const text = (
+    name: 'diagnosis' | 'prescriber' | 'wearing',
+    label: string,
+    longest: number,
+    lines?: number,
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      rules={{ validate: (value) => value.trim() !== '' || t('order.needed') }}
+      render={({ field: { ref: _ref, ...field }, fieldState }) => (
+        <Field
+          {...field}
+          label={label}
+          problem={fieldState.error?.message}
+          maxLength={longest}
+          {...(lines ? { lines } : {})}
+        />
+      )}
+    />
+  );
+
+  return (
+    <Fill onSubmit={(event) => void submit(event)} validationBehavior="aria">
+      <Stack $gap={4}>
+        <h2>{before ? t('order.newTitle') : t('order.question')}</h2>
+        <Soft>{t('order.how', { side: named('sideKnee', state.side) })}</Soft>
+      </Stack>
+      <Pair>
+        {text('diagnosis', t('order.diagnosis'), 400)}
+        {text('prescriber', t('order.prescriber'), 120)}
+      </Pair>
+      <Controller
+        control={control}
+        name="dayZero"
+        rules={{ required: t('order.needed') }}
+        render={({ field, fieldState }) => (
+          <DayField
+            label={t('order.dayZeroLong')}
+            value={field.value}
+            onChange={field.onChange}
+            problem={fieldState.error?.message}
+          />
+        )}
+      />
+      <Stack $gap={8}>
+        <h3>{t('order.window')}</h3>
+        {fields.map((row, i) => (
+          <Phase key={row.id}>
+            <Controller
+              control={control}
+              name={`phases.${i}.fromDay`}
+              rules={{ validate: (value) => /^\d{1,4}$/.test(value.trim()) || t('order.dayProblem') }}
+              render={({ field: { ref: _ref, ...field }, fieldState }) => (
+                <Field
+                  {...field}
+                  label={t('order.fromDay')}
+                  problem={fieldState.error?.message}
+                  isDisabled={i === 0}
+                  inputMode="numeric"
+                />
+              )}
+            />
+            {(['extension', 'flexion'] as const).map((limit) => (
+              <Controller
+                key={limit}
+                control={control}
+                name={`phases.${i}.${limit}`}
+                rules={{ validate: (value) => optional(value) }}
+                render={({ field: { ref: _ref, ...field }, fieldState }) => (
+                  <Field
+                    {...field}
+                    label={t(`order.${limit}`)}
+                    problem={fieldState.error?.message}
+                    placeholder={t('order.notLimited')}
+                    inputMode="text"
+                  />
+                )}
+              />
+            ))}
+            {i > 0 ? (
+              <IconButton aria-label={t('order.removePhase', { phase: i + 1 })} onPress={() => remove(i)}>
+                <X size={18} aria-hidden />
+              </IconButton>
+            ) : (
+              <span />
+            )}
+          </Phase>
+        ))}
+        <Row>
+          <Button look="quiet" onPress={() => append({ fromDay: '', extension: '', flexion: '' })}>
+            <Plus size={18} aria-hidden /> {t('order.addPhase')}
+          </Button>
+        </Row>
+      </Stack>
+      <Row $align="flex-start" $gap={24}>
+        <Controller
+          control={control}
+          name="protective"
+          rules={{ required: t('order.needed') }}
+          render={({ field, fieldState }) => (
+            <Stack $gap={4}>
+              <Choice
+                label={t('order.protectiveQuestion')}
+                options={[
+                  { value: 'yes', label: t('order.protectiveYes') },
+                  { value: 'no', label: t('order.protectiveNo') },
+                ]}
+                value={field.value}
+                onChange={(value) => {
+                  field.onChange(value);
+                  if (trouble === undefined || isProtective !== value)
+                    setValue('trouble', troubleAdvice(value === 'yes'));
+                }}
+              />
+              {fieldState.error && <Notice tone="stop">{fieldState.error.message}</Notice>}
+            </Stack>
+          )}
+        />
+        <Controller
+          control={control}
+          name="trouble"
+          rules={{ required: t('order.needed') }}
+          render={({ field, fieldState }) => (
+            <Stack $gap={4}>
+              <Choice
+                label={t('order.trouble')}
+                options={(['keep-on', 'take-off'] as const).map((value) => ({
+                  value,
+                  label: named('troubleShort', value),
+                }))}
+                value={field.value}
+                onChange={field.onChange}
+              />
+              {fieldState.error && <Notice tone="stop">{fieldState.error.message}</Notice>}
+            </Stack>
+          )}
+        />
+      </Row>
+      {isProtective === 'yes' && trouble === 'take-off' && (
+        <Notice tone="caution">{named('orderProblem', 'protective-taken-off')}</Notice>
+      )}
+      {text('wearing', t('order.wearingLong'), 400, 2)}
+      {formState.errors.root && <Notice tone="stop">{formState.errors.root.message}</Notice>}
+      <Row>
+        <Button look="main" type="submit" isDisabled={saving}>
+          {t('order.take')}
+        </Button>
+        {before && (
+          <Button look="quiet" onPress={onDone}>
+            {t('common.cancel')}
+          </Button>
+        )}
+      </Row>
+    </Fill>
+  );
+}

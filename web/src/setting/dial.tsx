@@ -1,0 +1,172 @@
+import type { MotionWindow } from '@estribo/core/order';
+import type { Arc, HingeStops, StopHardware } from '@estribo/core/setting';
+import styled from 'styled-components';
+import { color, size } from '../app/tokens';
+import { t } from '../messages';
+import { printArc, printStops, printWindow } from '../parts/print';
+
+const Drawing = styled.svg`
+  display: block;
+  width: 100%;
+  max-width: 620px;
+  height: auto;
+  & text {
+    font-size: 13px;
+    fill: ${color('soft')};
+  }
+  & .leg {
+    transition: transform 300ms ease-out;
+  }
+`;
+
+const centre = { x: 252, y: 236 };
+const least = -15;
+const most = 135;
+
+/** A flexion angle as a point: full extension lies to the left, the thigh to the right. */
+function point(angle: number, radius: number): [number, number] {
+  const turn = ((180 - angle) * Math.PI) / 180;
+  return [centre.x + radius * Math.cos(turn), centre.y - radius * Math.sin(turn)];
+}
+
+function ring(from: number, to: number, inner: number, outer: number): string {
+  const [[x0, y0], [x1, y1], [x2, y2], [x3, y3]] = [
+    point(from, outer),
+    point(to, outer),
+    point(to, inner),
+    point(from, inner),
+  ];
+  const large = to - from > 180 ? 1 : 0;
+  return `M${x0} ${y0}A${outer} ${outer} 0 ${large} 1 ${x1} ${y1}L${x2} ${y2}A${inner} ${inner} 0 ${large} 0 ${x3} ${y3}Z`;
+}
+
+/** The order, the hardware's stops and what the knee can do, as three arcs of one dial. */
+export function Dial({
+  window,
+  hardware,
+  stops,
+  knee,
+}: {
+  window: MotionWindow;
+  hardware: StopHardware;
+  stops: HingeStops | undefined;
+  knee: Arc | undefined;
+}) {
+  const end = (value: number | undefined, otherwise: number) =>
+    Math.min(most, Math.max(least, value ?? otherwise));
+  const ticks = [-10, 0, 15, 30, 45, 60, 75, 90, 105, 120];
+  const legend: [string, string, string, string?][] = [
+    ['riverWash', t('setting.legendOrder'), printWindow(window)],
+    [
+      'river',
+      t('setting.legendStops'),
+      stops ? printArc({ from: stops.extension, to: stops.flexion ?? undefined }) : t('setting.noneChosen'),
+    ],
+    [
+      'skinForm',
+      t('setting.legendKnee'),
+      knee ? printArc(knee) : t('setting.notTested'),
+      knee ? t('setting.notBeyond') : undefined,
+    ],
+  ];
+  const shank = stops?.extension ?? knee?.from ?? 0;
+  return (
+    <Drawing
+      viewBox="0 0 620 300"
+      role="img"
+      aria-label={legend.map(([, name, value]) => `${name}: ${value}`).join('; ')}
+    >
+      <g aria-hidden>
+        <path d={ring(least, most, 166, 186)} fill={color('band')} />
+        <path
+          d={ring(end(window.extension, least), end(window.flexion, most), 166, 186)}
+          fill={color('riverWash')}
+          stroke={color('river')}
+          strokeWidth="1"
+        />
+        {stops && (
+          <path
+            d={ring(end(stops.extension, least), end(stops.flexion ?? undefined, most), 166, 186)}
+            fill={color('river')}
+          />
+        )}
+        {knee && (
+          <path d={ring(end(knee.from, least), end(knee.to, most), 146, 153)} fill={color('skinForm')} />
+        )}
+        {ticks.map((angle) => {
+          const long = angle % 30 === 0 || angle === -10;
+          const [[x0, y0], [x1, y1], [xt, yt]] = [
+            point(angle, 192),
+            point(angle, long ? 204 : 198),
+            point(angle, 220),
+          ];
+          return (
+            <g key={angle}>
+              <path d={`M${x0} ${y0}L${x1} ${y1}`} stroke={color('edge')} />
+              {long && (
+                <text x={xt} y={yt + 5} textAnchor="middle">
+                  {angle < 0 ? `−${-angle}` : angle}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        {[...new Set([...hardware.extension, ...hardware.flexion])].map((piece) => {
+          const [x, y] = point(piece, 176);
+          return <circle key={piece} cx={x} cy={y} r="3.600" fill={color('sheet')} stroke={color('ink')} />;
+        })}
+        {stops &&
+          [stops.extension, stops.flexion].map((stop, i) => {
+            if (stop === null) return null;
+            const [[x0, y0], [x1, y1]] = [point(stop, 142), point(stop, 192)];
+            return <path key={i} d={`M${x0} ${y0}L${x1} ${y1}`} stroke={color('madder')} strokeWidth="6" />;
+          })}
+        <g stroke={color('skinForm')} strokeWidth="24" strokeLinecap="round">
+          <path d={`M${centre.x} ${centre.y}H${centre.x + 150}`} />
+          <path
+            className="leg"
+            style={{ transform: `rotate(${shank}deg)`, transformOrigin: `${centre.x}px ${centre.y}px` }}
+            d={`M${centre.x} ${centre.y}H${centre.x - 118}`}
+          />
+        </g>
+        <circle
+          cx={centre.x}
+          cy={centre.y}
+          r="18"
+          fill={color('sheet')}
+          stroke={color('saddle')}
+          strokeWidth="5"
+        />
+        <circle cx={centre.x} cy={centre.y} r="4" fill={color('ink')} />
+        <text x={centre.x + 84} y={centre.y + 5} textAnchor="middle" style={{ fill: color('ink') }}>
+          {t('setting.thigh')}
+        </text>
+        {legend.map(([token, name, value, more], i) => (
+          <g key={name} transform={`translate(474 ${34 + i * 66})`}>
+            <rect
+              width="14"
+              height="12"
+              y="-10"
+              fill={`var(--${token})`}
+              stroke={color('edge')}
+              strokeWidth="0.600"
+            />
+            <text x="20">{name}</text>
+            <text y="24" style={{ fontSize: 18, fontWeight: 700, fill: color('ink') }}>
+              {value}
+            </text>
+            {more && <text y="42">{more}</text>}
+          </g>
+        ))}
+        <text
+          x={centre.x}
+          y={294}
+          textAnchor="middle"
+          style={{ fontSize: size.title, fontWeight: 700, fill: color('ink') }}
+        >
+          {stops ? printStops(stops) : ''}
+        </text>
+      </g>
+    </Drawing>
+  );
+}

@@ -1,0 +1,88 @@
+import type { MotionWindow } from '@estribo/core/order';
+import { motionInWindow } from '@estribo/core/reviewing';
+import { parseNeutralZero } from '@estribo/core/setting';
+import { useState } from 'react';
+import { useWork } from '../case/case-context';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { Row, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printWindow } from '../parts/print';
+import { ReadingField, useDraft } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+
+/** Motion by the neutral-zero method, tested inside the ordered window only. */
+export function MotionEntry({
+  window,
+  stage,
+  primary,
+  onTaken,
+}: {
+  window: MotionWindow;
+  stage: 'set' | 'review';
+  primary: boolean;
+  onTaken?: () => void;
+}) {
+  const { state, unit, write } = useWork();
+  const [typed, type] = useDraft(`${state.case}-motion-${stage}`);
+  const [problem, setProblem] = useState<string>();
+  const [beyond, setBeyond] = useState(false);
+  const [saving, save] = useSaving();
+
+  const take = (knowingly: boolean) => {
+    const reached = parseNeutralZero(typed);
+    if (!reached) return setProblem(t('setting.neutralZeroHow'));
+    const tested = motionInWindow(reached, window);
+    if (tested.beyond && !knowingly) return setBeyond(true);
+    void save(async () => {
+      await write('motion.tested', stage, {
+        side: state.side,
+        mode: 'passive',
+        ...reached,
+        limitReached: tested.test.limitReached,
+      });
+      type('');
+      setBeyond(false);
+      onTaken?.();
+    });
+  };
+
+  return (
+    <Stack $gap={10}>
+      <Row $align="flex-end">
+        <ReadingField
+          small
+          primary={primary}
+          label={t('setting.motionLabel')}
+          kind="text"
+          unit={unit}
+          sign=""
+          value={typed}
+          onChange={(text) => {
+            type(text);
+            setProblem(undefined);
+            setBeyond(false);
+          }}
+          onEnter={() => take(false)}
+          problem={problem}
+        />
+        <Button onPress={() => take(false)} isDisabled={saving}>
+          {t('measuring.take')}
+        </Button>
+        <p style={{ flex: 1, minWidth: 200 }}>{t('setting.motionHow', { window: printWindow(window) })}</p>
+      </Row>
+      {beyond && (
+        <Notice tone="stop" live>
+          <Stack $gap={8}>
+            {t('setting.motionBeyond', { window: printWindow(window) })}
+            <Row>
+              <Button look="stop" onPress={() => take(true)}>
+                {t('setting.motionHappened')}
+              </Button>
+            </Row>
+          </Stack>
+        </Notice>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,80 @@
+import { addDays, daysBetween, phaseSpans, type ClinicDay } from '@estribo/core/calendar';
+import type { Order } from '@estribo/core/order';
+import styled from 'styled-components';
+import { color } from '../app/tokens';
+import { t } from '../messages';
+import { printDay, printWindow } from '../parts/print';
+
+const Drawing = styled.svg`
+  display: block;
+  width: 100%;
+  height: auto;
+  background: ${color('sheet')};
+  border: 1px solid ${color('line')};
+  & text {
+    font-size: 13px;
+    fill: ${color('ink')};
+  }
+`;
+
+/** The phases of the order along the days, each as high as its window, and today. */
+export function Schedule({
+  order,
+  today,
+  fitted,
+}: {
+  order: Order;
+  today: ClinicDay;
+  fitted: readonly { day: ClinicDay }[];
+}) {
+  const spans = phaseSpans(order.dayZero, order.phases);
+  const last = spans.at(-1)!.from;
+  const passed = Math.max(0, daysBetween(order.dayZero, today));
+  const length = Math.max(daysBetween(order.dayZero, last) + 14, passed + 7, 21);
+  const x = (day: ClinicDay) => 2 + (daysBetween(order.dayZero, day) / length) * 612;
+  const y = (angle: number) => 70 - ((angle + 15) / 165) * 64;
+  const ends = addDays(order.dayZero, length);
+  return (
+    <div>
+      <p>{t('setting.scheduleFrom', { day: printDay(order.dayZero) })}</p>
+      <Drawing
+        viewBox="0 0 616 76"
+        role="img"
+        aria-label={spans
+          .map(({ index, from }) => `${printDay(from)}: ${printWindow(order.phases[index]!.window)}`)
+          .join('; ')}
+      >
+        {spans.map(({ index, from, until }) => {
+          const { window } = order.phases[index]!;
+          const [top, bottom] = [y(window.flexion ?? 150), y(window.extension ?? -15)];
+          return (
+            <g key={from}>
+              <rect
+                x={x(from)}
+                y={top}
+                width={x(until ?? ends) - x(from)}
+                height={bottom - top}
+                fill={color('riverWash')}
+                stroke={color('river')}
+              />
+              <text x={x(from) + 6} y={Math.max(16, top + 16)}>
+                {printWindow(window)}
+              </text>
+            </g>
+          );
+        })}
+        {fitted.map(({ day }, i) => (
+          <circle key={i} cx={x(day)} cy={64} r="4.500" fill={color('saddle')} />
+        ))}
+        {today >= order.dayZero && (
+          <g>
+            <path d={`M${x(today)} 0V76`} stroke={color('madder')} strokeWidth="2" />
+            <text x={x(today) + 5} y={72} style={{ fill: color('madder') }}>
+              {t('common.today')}
+            </text>
+          </g>
+        )}
+      </Drawing>
+    </div>
+  );
+}

@@ -1,0 +1,122 @@
+import { may } from '@estribo/core/access';
+import { decideStops, stopsFor } from '@estribo/core/logbook';
+import { windowOn } from '@estribo/core/order';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { degrees, printDay } from '../parts/print';
+import { Why } from '../parts/why';
+import { Dial } from './dial';
+import { MotionEntry } from './motion-entry';
+import { Schedule } from './schedule';
+import { StopsWork } from './stops-work';
+import { Button } from '../parts/button';
+
+export default function SetStage() {
+  const { state, today, user } = useWork();
+  const [again, setAgain] = useState(false);
+  useFigureLayer({
+    marks: [],
+    brace: true,
+    kneecapMark: false,
+    hinge: { above: 0, behind: 6, label: t('figure.kneecapTop') },
+  });
+  const order = state.order?.order;
+  const now = order && windowOn(order, today);
+  if (!order || !now)
+    return (
+      <>
+        <h1>{t('setting.question')}</h1>
+        <Notice tone="caution">
+          {t('setting.needsOrder')}{' '}
+          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
+        </Notice>
+      </>
+    );
+  const found = stopsFor(state, today)!;
+  const { choice } = found;
+  const { chosen, fitted, look } = state.setting;
+  const reached = state.motion?.motion;
+  const knee = reached && { from: -reached.extension || 0, to: reached.flexion };
+  const shown = fitted?.medial ?? (choice.ok ? choice.stops : undefined);
+  const lost = choice.ok ? choice.lost : { extension: 0, flexion: 0 };
+  const maySet = may(user.role, 'setting.write');
+  const mayTest = may(user.role, 'measuring.write');
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('setting.question')}</h1>
+        <Soft>
+          {!choice.ok
+            ? named('stopProblem', choice.problem)
+            : lost.extension > 0 || lost.flexion > 0
+              ? t('setting.nearestLost')
+              : t('setting.nearestExact')}
+          {today < order.dayZero && ` ${t('setting.beforeDayZero', { day: printDay(order.dayZero) })}`}
+        </Soft>
+      </Stack>
+      {look.map((found) => (
+        <Notice key={found.what} tone="stop">
+          <b>{t('setting.lookAtBrace')}</b> {named('look', found.what)}
+        </Notice>
+      ))}
+      {!choice.ok && <Notice tone="stop">{named('stopProblemDo', choice.problem)}</Notice>}
+      <Dial window={now.window} hardware={state.model.hinge} stops={shown} knee={knee} />
+      {!reached || again
+        ? mayTest && (
+            <MotionEntry window={now.window} stage="set" primary={!fitted} onTaken={() => setAgain(false)} />
+          )
+        : mayTest && (
+            <Row>
+              <Button look="quiet" onPress={() => setAgain(true)}>
+                {t('setting.testAgain')}
+              </Button>
+              {reached.limitReached.extension && (
+                <Soft>{t('setting.limitReached', { end: t('order.extension') })}</Soft>
+              )}
+              {reached.limitReached.flexion && (
+                <Soft>{t('setting.limitReached', { end: t('order.flexion') })}</Soft>
+              )}
+            </Row>
+          )}
+      {chosen && chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
+      {maySet ? (
+        reached && (
+          <StopsWork
+            stage="set"
+            body={(acknowledged) => decideStops(state, today, acknowledged)}
+            phase={found.phase}
+          />
+        )
+      ) : (
+        <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
+      )}
+      <Schedule order={order} today={today} fitted={state.setting.fittings} />
+      {choice.ok && (
+        <Why
+          rows={[
+            [
+              t('setting.whyExtension'),
+              t('setting.whyExtensionText', {
+                limit:
+                  now.window.extension === undefined ? t('order.notLimited') : degrees(now.window.extension),
+                pieces: state.model.hinge.extension.join(', '),
+              }),
+            ],
+            [
+              t('setting.whyFlexion'),
+              t('setting.whyFlexionText', {
+                limit: now.window.flexion === undefined ? t('order.notLimited') : degrees(now.window.flexion),
+                pieces: state.model.hinge.flexion.join(', '),
+              }),
+            ],
+            [t('common.source'), t('setting.whySource')],
+          ]}
+        />
+      )}
+    </>
+  );
+}

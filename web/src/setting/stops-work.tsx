@@ -1,0 +1,226 @@
+import type { BodyOf } from '@estribo/core/logbook';
+import type { HingeStops } from '@estribo/core/setting';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useWork } from '../case/case-context';
+import { color, size } from '../app/tokens';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Row, Sheet, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { degrees, printStops } from '../parts/print';
+import { Tick } from '../parts/tick';
+import { useSaving } from '../parts/use-saving';
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 12px;
+`;
+
+const Value = styled.p`
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  flex-wrap: wrap;
+  & b {
+    font-size: ${size.title};
+  }
+  & span {
+    color: ${color('soft')};
+    margin-right: 10px;
+  }
+`;
+
+/**
+ * Stops chosen and put in: one pair, medial and lateral alike. Choosing is an intent; what was put in is a
+ * fact, read off the engraving.
+ */
+export function StopsWork({
+  stage,
+  body,
+  phase,
+}: {
+  stage: 'set' | 'review';
+  body: (acknowledged: boolean) => BodyOf<'set.stops-chosen'> | undefined;
+  phase: number;
+}) {
+  const { state, write } = useWork();
+  const [acknowledged, acknowledge] = useState(false);
+  const [needs, setNeeds] = useState(false);
+  const [differs, setDiffers] = useState(false);
+  const [saving, save] = useSaving();
+  const { chosen, fitted } = state.setting;
+  const offered = body(acknowledged);
+  const isChosen =
+    chosen !== undefined &&
+    chosen.decided.phase === phase &&
+    !chosen.wouldDiffer &&
+    chosen.staleBecause.length === 0;
+  const stops: HingeStops | undefined = isChosen ? chosen.decided.medial : offered?.medial;
+  if (!stops) return null;
+  const isFitted =
+    isChosen && fitted !== undefined && fitted.phase === phase && state.setting.look.length === 0;
+  const lost = (isChosen ? chosen.decided : offered!).lost;
+  const loses = lost.extension > 0 || lost.flexion > 0;
+
+  const choose = () => {
+    if (loses && !acknowledged) return setNeeds(true);
+    void save(() => write('set.stops-chosen', stage, offered!));
+  };
+  const fit = (medial: HingeStops, lateral: HingeStops) =>
+    save(() =>
+      write('set.stops-fitted', stage, {
+        medial,
+        lateral,
+        moved: true,
+        ...(chosen ? { of: chosen.entry } : {}),
+      }).then(() => setDiffers(false)),
+    );
+
+  return (
+    <Stack $gap={12}>
+      <Pair>
+        {(['extension', 'flexion'] as const).map((end) => (
+          <Sheet key={end} $pad={12}>
+            <p style={{ color: color('soft'), fontSize: size.small }}>{t(`setting.${end}Stop`)}</p>
+            <Value>
+              {(['medial', 'lateral'] as const).map((hinge) => {
+                const value = (isFitted ? fitted[hinge] : stops)[end];
+                return (
+                  <span key={hinge} style={{ display: 'inline-flex', gap: 6, alignItems: 'baseline' }}>
+                    <b style={{ color: color('ink') }}>
+                      {value === null ? t('setting.none') : degrees(value)}
+                    </b>{' '}
+                    {t(`setting.${hinge}`)}
+                  </span>
+                );
+              })}
+            </Value>
+          </Sheet>
+        ))}
+      </Pair>
+      {loses && (
+        <Notice tone="caution">
+          <Stack $gap={4}>
+            <span>
+              {lost.extension > 0 && t('setting.lostExtension', { degrees: lost.extension })}{' '}
+              {lost.flexion > 0 && t('setting.lostFlexion', { degrees: lost.flexion })}{' '}
+              {t('setting.tellPrescriber')}
+            </span>
+            {!isChosen && (
+              <Tick isSelected={acknowledged} onChange={acknowledge} isInvalid={needs && !acknowledged}>
+                {t('setting.acknowledge')}
+              </Tick>
+            )}
+            {needs && !acknowledged && (
+              <b style={{ color: color('madder') }}>{t('setting.acknowledgeFirst')}</b>
+            )}
+          </Stack>
+        </Notice>
+      )}
+      {!isChosen && (
+        <Row>
+          <Button look="main" onPress={choose} isDisabled={saving}>
+            {t('setting.choose', { stops: printStops(stops) })}
+          </Button>
+          <span style={{ flex: 1, minWidth: 200, fontSize: size.small }}>{t('setting.caution')}</span>
+        </Row>
+      )}
+      {isChosen && !isFitted && !differs && (
+        <>
+          <Notice tone="caution">{t('setting.fitHow')}</Notice>
+          <Row>
+            <Button look="main" onPress={() => void fit(stops, stops)} isDisabled={saving}>
+              {t('setting.fitted', { stops: printStops(stops) })}
+            </Button>
+            <Button onPress={() => setDiffers(true)}>{t('setting.somethingElse')}</Button>
+          </Row>
+        </>
+      )}
+      {isChosen && !isFitted && differs && (
+        <FoundStops
+          start={stops}
+          saving={saving}
+          onTake={(medial, lateral) => void fit(medial, lateral)}
+          onCancel={() => setDiffers(false)}
+        />
+      )}
+      {isFitted && (
+        <Row>
+          <Notice tone="good">{t('setting.isFitted', { stops: printStops(fitted.medial) })}</Notice>
+          <Button look="quiet" onPress={() => setDiffers(true)}>
+            {t('setting.foundElse')}
+          </Button>
+        </Row>
+      )}
+      {isFitted && differs && (
+        <FoundStops
+          start={fitted.medial}
+          saving={saving}
+          onTake={(medial, lateral) => void fit(medial, lateral)}
+          onCancel={() => setDiffers(false)}
+        />
+      )}
+    </Stack>
+  );
+}
+
+/** What is really in the hinges, piece by piece: a fact, taken even when it is wrong. */
+function FoundStops({
+  start,
+  saving,
+  onTake,
+  onCancel,
+}: {
+  start: HingeStops;
+  saving: boolean;
+  onTake: (medial: HingeStops, lateral: HingeStops) => void;
+  onCancel: () => void;
+}) {
+  const { state } = useWork();
+  const [found, setFound] = useState({ medial: start, lateral: start });
+  const { hinge } = state.model;
+  return (
+    <Sheet>
+      <Stack $gap={10}>
+        <h3>{t('setting.whatIsIn')}</h3>
+        {(['medial', 'lateral'] as const).map((side) => (
+          <Row key={side} $align="flex-end">
+            <Choice
+              label={`${t('setting.extensionStop')}, ${t(`setting.${side}`)}`}
+              options={hinge.extension.map((piece) => ({ value: String(piece), label: degrees(piece) }))}
+              value={String(found[side].extension)}
+              onChange={(value) =>
+                setFound({ ...found, [side]: { ...found[side], extension: Number(value) } })
+              }
+            />
+            <Choice
+              label={`${t('setting.flexionStop')}, ${t(`setting.${side}`)}`}
+              options={[
+                ...hinge.flexion.map((piece) => ({ value: String(piece), label: degrees(piece) })),
+                { value: 'none', label: t('setting.none') },
+              ]}
+              value={found[side].flexion === null ? 'none' : String(found[side].flexion)}
+              onChange={(value) =>
+                setFound({
+                  ...found,
+                  [side]: { ...found[side], flexion: value === 'none' ? null : Number(value) },
+                })
+              }
+            />
+          </Row>
+        ))}
+        <Row>
+          <Button look="main" isDisabled={saving} onPress={() => onTake(found.medial, found.lateral)}>
+            {t('setting.takeFound')}
+          </Button>
+          <Button look="quiet" onPress={onCancel}>
+            {t('common.cancel')}
+          </Button>
+        </Row>
+      </Stack>
+    </Sheet>
+  );
+}

@@ -1,0 +1,332 @@
+import { may } from '@estribo/core/access';
+import { levelOf } from '@estribo/core/anatomy';
+import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { color } from '../app/tokens';
+import type { FigureMark } from '../figure/layer';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Row, Rule, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { ReadingField, readQuantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+
+const PadLine = styled.li<{ $now: boolean }>`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 6px 10px;
+  border: 1px solid ${({ $now }) => color($now ? 'river' : 'line')};
+  border-radius: 4px;
+  background: ${color('sheet')};
+  & > div:first-child {
+    flex: 1;
+    min-width: 180px;
+  }
+`;
+
+export default function ShapeStage() {
+  const { state, user, selected, select, write } = useWork();
+  const { pads, scars, bends } = state.shaping;
+  const [saving, save] = useSaving();
+  const mayShape = may(user.role, 'shaping.write');
+  const kneecapTop = levelOf('kneecap-upper-edge', 1700);
+  const marks: FigureMark[] = [
+    ...pads.map(({ pad, advice, done }): FigureMark => ({
+      id: pad.id,
+      kind: 'pad',
+      level: (pad.from + pad.to) / 2,
+      span: [Math.min(pad.from, pad.to), Math.max(pad.from, pad.to)],
+      face: pad.face,
+      state: done ? 'done' : 'ahead',
+      ...(done === 'split' || (!done && advice === 'split-around') ? { label: 'split' } : {}),
+    })),
+    ...scars.map((scar, i): FigureMark => ({
+      id: `scar-${i}`,
+      kind: 'scar',
+      level: (scar.from + scar.to) / 2,
+      span: [Math.min(scar.from, scar.to), Math.max(scar.from, scar.to)],
+      face: scar.face,
+      state: 'now',
+    })),
+    ...bends.map((bend, i): FigureMark => ({
+      id: bend.entry,
+      kind: 'bend',
+      level: kneecapTop + bend.place,
+      face: bend.upright,
+      label: String(i + 1),
+      state: 'done',
+    })),
+  ];
+  useFigureLayer({ marks, brace: true, hinge: { above: 0, behind: 6 } });
+  const left = pads.filter(({ done }) => !done);
+
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('shaping.question')}</h1>
+        <Soft>{t('shaping.how')}</Soft>
+      </Stack>
+      {mayShape && <ScarEntry />}
+      <Stack $gap={6} as="ul">
+        {pads.map(({ pad, advice, done }) => (
+          <PadLine key={pad.id} $now={selected === pad.id} onMouseEnter={() => select(pad.id)}>
+            <div>
+              <b>{named('pads', pad.id)}</b>
+              <Soft>{done ? named('padDone', done) : named('padAdvice', advice)}</Soft>
+            </div>
+            {mayShape && (
+              <Row $gap={8}>
+                {(pad.splits
+                  ? (['placed', 'split', 'left-out'] as const)
+                  : (['placed', 'left-out'] as const)
+                ).map((how) => {
+                  const advised =
+                    !done &&
+                    { place: 'placed', 'split-around': 'split', 'keep-off': 'left-out' }[advice] === how;
+                  return (
+                    <Button
+                      key={how}
+                      look={advised ? 'main' : 'second'}
+                      isDisabled={saving || done === how}
+                      aria-label={`${named('pads', pad.id)}: ${named('padDone', how)}`}
+                      onPress={() => void save(() => write('shape.pad', 'shape', { pad: pad.id, done: how }))}
+                    >
+                      {named('padDone', how)}
+                    </Button>
+                  );
+                })}
+              </Row>
+            )}
+          </PadLine>
+        ))}
+      </Stack>
+      {mayShape && left.length > 1 && left.every(({ advice }) => advice !== 'keep-off') && (
+        <Row>
+          <Button
+            look="main"
+            isDisabled={saving}
+            onPress={() =>
+              void save(async () => {
+                for (const { pad, advice } of left)
+                  await write('shape.pad', 'shape', {
+                    pad: pad.id,
+                    done: advice === 'split-around' ? 'split' : 'placed',
+                  });
+              })
+            }
+          >
+            {t('shaping.allAsAdvised')}
+          </Button>
+        </Row>
+      )}
+      <Rule />
+      <Bends />
+    </>
+  );
+}
+
+function ScarEntry() {
+  const { unit, write } = useWork();
+  const [asking, setAsking] = useState(false);
+  const [face, setFace] = useState<'front' | 'back' | 'medial' | 'lateral'>('front');
+  const [ends, setEnds] = useState({ from: '', to: '' });
+  const [problem, setProblem] = useState<{ from?: string; to?: string }>({});
+  const [saving, save] = useSaving();
+  if (!asking)
+    return (
+      <Row>
+        <Button onPress={() => setAsking(true)}>{t('shaping.addScar')}</Button>
+        <Soft>{t('shaping.scarHow')}</Soft>
+      </Row>
+    );
+  const take = () => {
+    const read = { from: signedLength(ends.from, unit), to: signedLength(ends.to, unit) };
+    const wrong = {
+      ...('problem' in read.from ? { from: read.from.problem } : {}),
+      ...('problem' in read.to ? { to: read.to.problem } : {}),
+    };
+    if ('problem' in read.from || 'problem' in read.to) return setProblem(wrong);
+    const [from, to] = [read.from.value, read.to.value];
+    void save(() => write('shape.scar', 'shape', { face, from, to }).then(() => setAsking(false)));
+  };
+  return (
+    <Stack $gap={10}>
+      <Row $align="flex-end">
+        <Choice
+          label={t('shaping.scarFace')}
+          options={(['front', 'medial', 'lateral', 'back'] as const).map((value) => ({
+            value,
+            label: named('face', value),
+          }))}
+          value={face}
+          onChange={setFace}
+        />
+        {(['from', 'to'] as const).map((end) => (
+          <ReadingField
+            key={end}
+            small
+            label={t(`shaping.scar${end === 'from' ? 'From' : 'To'}`)}
+            kind="length"
+            unit={unit}
+            sign={unit}
+            value={ends[end]}
+            onChange={(text) => setEnds({ ...ends, [end]: text })}
+            onEnter={take}
+            problem={problem[end]}
+          />
+        ))}
+      </Row>
+      <Row>
+        <Button look="main" onPress={take} isDisabled={saving}>
+          {t('shaping.takeScar')}
+        </Button>
+        <Button look="quiet" onPress={() => setAsking(false)}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+    </Stack>
+  );
+}
+
+/** A place on the limb: up is positive, down is a minus. */
+function signedLength(
+  text: string,
+  unit: Parameters<typeof readQuantity>[2],
+): { value: number } | { problem: string } {
+  const trimmed = text.trim().replace('−', '-');
+  if (/^[+-]?0+([.,]0+)?$/.test(trimmed)) return { value: 0 };
+  const down = trimmed.startsWith('-');
+  const read = readQuantity(trimmed.replace(/^[+-]/, ''), 'length', unit);
+  if ('problem' in read) return read;
+  const value = down ? -read.value : read.value;
+  return Math.abs(value) > 600 ? { problem: t('shaping.offLimb') } : { value };
+}
+
+function Bends() {
+  const { state, unit, user, write } = useWork();
+  const { frame } = state.model;
+  const { bends } = state.shaping;
+  const [upright, setUpright] = useState<Bend['upright']>('medial');
+  const [direction, setDirection] = useState<Bend['direction']>('away-from-limb');
+  const [place, setPlace] = useState('');
+  const [amount, setAmount] = useState('');
+  const [problem, setProblem] = useState<{ place?: string; amount?: string }>({});
+  const [saving, save] = useSaving();
+  const ledger = bendLedger(bends, frame);
+  if (!frame.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
+
+  const read = { place: signedLength(place, unit), amount: readQuantity(amount, 'degrees', unit) };
+  const bend: Bend | undefined =
+    'value' in read.place && 'value' in read.amount && read.amount.value > 0
+      ? { upright, direction, place: read.place.value, amount: read.amount.value }
+      : undefined;
+  const warnings = bend ? judgeBend(bend, bends, frame) : [];
+  const take = () => {
+    if (!bend)
+      return setProblem({
+        ...('problem' in read.place ? { place: read.place.problem } : {}),
+        ...('problem' in read.amount
+          ? { amount: read.amount.problem }
+          : 'value' in read.amount && read.amount.value <= 0
+            ? { amount: t('common.typeNumber') }
+            : {}),
+      });
+    if (bend.amount > 60) return setProblem({ amount: t('shaping.tooMuch') });
+    void save(async () => {
+      await write('shape.bent', 'shape', bend);
+      setPlace('');
+      setAmount('');
+    });
+  };
+
+  return (
+    <Stack $gap={12}>
+      <h2>{t('shaping.bends')}</h2>
+      {bends.length > 0 && (
+        <ol>
+          {bends.map((one, i) => (
+            <li key={one.entry}>
+              <b>{i + 1}.</b>{' '}
+              {t('shaping.bendLine', {
+                upright: named('upright', one.upright),
+                place: one.place,
+                amount: one.amount,
+                direction: named('direction', one.direction),
+              })}
+            </li>
+          ))}
+        </ol>
+      )}
+      <Soft>
+        {t('shaping.ledger', {
+          medial: ledger.medial.spent,
+          medialLeft: ledger.medial.left,
+          lateral: ledger.lateral.spent,
+          lateralLeft: ledger.lateral.left,
+          total: frame.total,
+        })}
+      </Soft>
+      {may(user.role, 'shaping.write') && (
+        <>
+          <Row $align="flex-end">
+            <Choice
+              label={t('shaping.upright')}
+              options={(['medial', 'lateral'] as const).map((value) => ({
+                value,
+                label: named('upright', value),
+              }))}
+              value={upright}
+              onChange={setUpright}
+            />
+            <Choice
+              label={t('shaping.direction')}
+              options={(['away-from-limb', 'towards-limb'] as const).map((value) => ({
+                value,
+                label: named('direction', value),
+              }))}
+              value={direction}
+              onChange={setDirection}
+            />
+          </Row>
+          <Row $align="flex-end">
+            <ReadingField
+              small
+              label={t('shaping.place')}
+              kind="length"
+              unit={unit}
+              sign={unit}
+              value={place}
+              onChange={setPlace}
+              problem={problem.place}
+            />
+            <ReadingField
+              small
+              label={t('shaping.amount')}
+              kind="degrees"
+              unit={unit}
+              sign="°"
+              value={amount}
+              onChange={setAmount}
+              onEnter={take}
+              problem={problem.amount}
+            />
+            <Button onPress={take} isDisabled={saving}>
+              {t('shaping.noteBend')}
+            </Button>
+          </Row>
+          {warnings.length > 0 && (
+            <Notice tone="stop" live>
+              {warnings.map((warning) => named('bendProblem', warning)).join(' ')} {t('shaping.factTaken')}
+            </Notice>
+          )}
+          <Soft>{t('shaping.caution', { increment: frame.increment })}</Soft>
+        </>
+      )}
+    </Stack>
+  );
+}

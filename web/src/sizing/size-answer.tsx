@@ -1,0 +1,58 @@
+import type { CaseState } from '@estribo/core/logbook';
+import { helpfulReading } from '@estribo/core/sizing';
+import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import { useMemo } from 'react';
+import styled from 'styled-components';
+import { language, named, t } from '../messages';
+import { Big } from '../parts/layout';
+
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: minmax(52px, max-content) minmax(0, 1fr);
+  gap: 20px;
+  align-items: start;
+`;
+
+/** The size in one breath: how sure, how far from the next one, why, what would help. */
+export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit }) {
+  const { match, readings } = state.sizing;
+  const { chart } = state.model;
+  const help = useMemo(() => helpfulReading(chart, readings), [chart, readings]);
+  if (match.outcome === 'incomplete')
+    return (
+      <p>
+        {t('sizing.missing', {
+          readings: match.missing.map((reading) => named('steps', reading)).join(', '),
+        })}
+      </p>
+    );
+  const length = `${formatLength(Math.abs(match.margin), unit, language)} ${unit}`;
+  const place = named('axes', match.decides);
+  return (
+    <Line aria-live="polite">
+      <Big>{match.outcome === 'made-to-measure' ? '–' : match.size}</Big>
+      <p>
+        {match.outcome === 'made-to-measure' ? (
+          <b>{t('sizing.noStockSize')} </b>
+        ) : (
+          <b>{t('sizing.sure', { percent: percent(match.probability) })} </b>
+        )}
+        {match.margin < 0
+          ? t('sizing.offChart', { length, place })
+          : match.neighbour && t('sizing.margin', { length, place, against: match.neighbour })}{' '}
+        {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })}{' '}
+        {help &&
+          match.margin >= 0 &&
+          t('sizing.help', { reading: named('steps', help.reading), gain: Math.round(help.gain * 100) })}
+      </p>
+    </Line>
+  );
+}
+
+/** Never "100 %": a reading is never certain. */
+export const percent = (probability: number): string =>
+  probability > 0.99
+    ? t('sizing.over', { percent: 99 })
+    : probability < 0.01
+      ? t('sizing.under', { percent: 1 })
+      : `${Math.round(probability * 100)} %`;

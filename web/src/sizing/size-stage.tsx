@@ -1,0 +1,160 @@
+import { may } from '@estribo/core/access';
+import { decideSize } from '@estribo/core/logbook';
+import { formatLength } from '@estribo/core/quantity';
+import { useState } from 'react';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { language, named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Field } from '../parts/field';
+import { Row, Rule, Sheet, Small, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { useSaving } from '../parts/use-saving';
+import { Why } from '../parts/why';
+import { percent, SizeAnswer } from './size-answer';
+import { SizeStrips } from './size-strips';
+
+export default function SizeStage() {
+  const { state, unit, user, write } = useWork();
+  const { match, chosen, readings } = state.sizing;
+  const { chart } = state.model;
+  const [other, setOther] = useState<string>();
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  const length = (mm: number) => `${formatLength(mm, unit, language)} ${unit}`;
+  useFigureLayer({
+    marks: state.measuring.steps.flatMap((step) =>
+      step.kind === 'girth'
+        ? [{ id: step.id, kind: 'tape' as const, level: step.distance, state: 'now' as const }]
+        : [],
+    ),
+    kneecapMark: true,
+  });
+  const mayDecide = may(user.role, 'sizing.write');
+  const computed =
+    match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
+
+  const take = (different?: { size: string; reason: string }) => {
+    const body = decideSize(state, different);
+    if (body) void save(() => write('size.chosen', 'size', body).then(() => setOther(undefined)));
+  };
+  const takeOther = () => {
+    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
+    take({ size: other!, reason: reason.trim() });
+  };
+
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('sizing.question')}</h1>
+        <Soft>
+          {state.model.name}, {state.model.maker} {state.model.invented && `(${t('common.invented')})`} ·{' '}
+          {t('sizing.chartVersion', { version: chart.version })}
+        </Soft>
+      </Stack>
+      <SizeStrips state={state} unit={unit} />
+      <SizeAnswer state={state} unit={unit} />
+      {match.outcome !== 'incomplete' && (
+        <>
+          <Row $gap={20}>
+            {match.probabilities
+              .filter(({ probability }) => probability > 0.001)
+              .map(({ size, probability }) => (
+                <span key={size}>
+                  <b>{size}</b> <Small>{percent(probability)}</Small>
+                </span>
+              ))}
+          </Row>
+          <Why
+            rows={[
+              ...chart.axes.map(({ reading }) => {
+                const taken = readings[reading]!;
+                return [
+                  named('steps', reading),
+                  t('sizing.whyReading', {
+                    mean: length(taken.mean),
+                    count: taken.repeats,
+                    own: taken.repeatPart.toFixed(1),
+                    shared: taken.sharedPart.toFixed(1),
+                    u: Math.hypot(taken.repeatPart, taken.sharedPart).toFixed(1),
+                  }),
+                ] as const;
+              }),
+              [t('sizing.whyProbability'), t('sizing.whyProbabilityText')],
+              [
+                t('sizing.whyRule'),
+                t('sizing.whyRuleText', {
+                  between: named('between', chart.between),
+                  disagree: named('disagree', chart.disagree),
+                }),
+              ],
+              [t('common.source'), t('sizing.whySource')],
+            ]}
+          />
+        </>
+      )}
+      {chosen && (
+        <Sheet>
+          <Stack $gap={8}>
+            <h2>
+              {chosen.decided.size
+                ? t('sizing.chosen', { size: chosen.decided.size })
+                : t('sizing.chosenMadeToMeasure')}
+            </h2>
+            {chosen.decided.reason && <Soft>{chosen.decided.reason}</Soft>}
+            {chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
+            {chosen.wouldDiffer && (
+              <Notice tone="caution">
+                {t('sizing.wouldDiffer', { size: computed ?? t('sizing.madeToMeasure') })}
+              </Notice>
+            )}
+          </Stack>
+        </Sheet>
+      )}
+      {!mayDecide && <Notice tone="caution">{t('sizing.waitsForOrthotist')}</Notice>}
+      {mayDecide && match.outcome !== 'incomplete' && other === undefined && (
+        <Row>
+          <Button
+            look={chosen && !chosen.wouldDiffer && chosen.staleBecause.length === 0 ? 'second' : 'main'}
+            isDisabled={saving}
+            onPress={() => (match.outcome === 'ask' ? setOther(match.size) : take())}
+          >
+            {match.outcome === 'made-to-measure'
+              ? t('sizing.takeMadeToMeasure')
+              : match.outcome === 'ask'
+                ? t('sizing.askYou')
+                : t('sizing.take', { size: match.size ?? '' })}
+          </Button>
+          <Button onPress={() => setOther(computed ?? chart.sizes[0]!)}>{t('sizing.other')}</Button>
+        </Row>
+      )}
+      {other !== undefined && (
+        <>
+          <Rule />
+          <Choice
+            label={t('sizing.otherSize')}
+            options={chart.sizes.map((size) => ({ value: size, label: size }))}
+            value={other}
+            onChange={setOther}
+          />
+          <Field
+            label={t('sizing.otherReason')}
+            value={reason}
+            onChange={setReason}
+            problem={problem}
+            maxLength={400}
+          />
+          <Row>
+            <Button look="main" isDisabled={saving} onPress={takeOther}>
+              {t('sizing.take', { size: other })}
+            </Button>
+            <Button look="quiet" onPress={() => setOther(undefined)}>
+              {t('common.cancel')}
+            </Button>
+          </Row>
+        </>
+      )}
+    </>
+  );
+}

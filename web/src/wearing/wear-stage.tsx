@@ -1,0 +1,298 @@
+import { may } from '@estribo/core/access';
+import { addDays } from '@estribo/core/calendar';
+import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
+import { lazy, Suspense, useCallback, useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useFigureLayer, useWork } from '../case/case-context';
+import type { Token } from '../app/tokens';
+import { color } from '../app/tokens';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { DayField } from '../parts/day-field';
+import { Loading } from '../parts/loading';
+import { Row, Rule, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printDay, printMinutes, printShortWeekday } from '../parts/print';
+import { ReadingField, readQuantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+
+const Chart = lazy(() => import('../parts/chart'));
+
+const Days = styled.ol`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(108px, 1fr));
+  gap: 4px 12px;
+`;
+
+export default function WearStage() {
+  const { state, user } = useWork();
+  const [changing, setChanging] = useState(false);
+  useFigureLayer({ marks: [], brace: true });
+  const order = state.order?.order;
+  const { plan, taught } = state.wearing;
+  const mayPlan = may(user.role, 'wearing.write');
+  if (!order)
+    return (
+      <>
+        <h1>{t('wearing.question')}</h1>
+        <Notice tone="caution">
+          {t('wearing.needsOrder')}{' '}
+          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
+        </Notice>
+      </>
+    );
+  const kind = wearKindFor(order);
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('wearing.question')}</h1>
+        <Soft>{t(kind === 'as-ordered' ? 'wearing.protectiveHow' : 'wearing.growingHow')}</Soft>
+      </Stack>
+      {plan && !changing ? (
+        <>
+          {plan.plan.kind === 'growing' ? (
+            <GrowingDays plan={plan.plan} />
+          ) : (
+            <Notice tone="good">
+              <b>{t('wearing.asOrdered')}:</b> {plan.plan.wearing} ·{' '}
+              {t('wearing.since', { day: printDay(plan.plan.from) })}
+            </Notice>
+          )}
+          {mayPlan && (
+            <Row>
+              <Button onPress={() => setChanging(true)}>{t('wearing.change')}</Button>
+            </Row>
+          )}
+        </>
+      ) : mayPlan ? (
+        kind === 'as-ordered' ? (
+          <AsOrdered onDone={() => setChanging(false)} />
+        ) : (
+          <Growing onDone={() => setChanging(false)} />
+        )
+      ) : (
+        <Notice tone="caution">{t('common.notYourRole')}</Notice>
+      )}
+      <Rule />
+      <Notice tone={order.trouble === 'keep-on' ? 'stop' : 'caution'}>
+        <b>{t('wearing.ifTrouble')}</b> {named('trouble', order.trouble)}
+      </Notice>
+      <Soft>{t('wearing.care')}</Soft>
+      <Taught taught={taught} mayWrite={mayPlan} />
+    </>
+  );
+}
+
+function Taught({ taught, mayWrite }: { taught: 'patient' | 'carer' | undefined; mayWrite: boolean }) {
+  const { write } = useWork();
+  const [saving, save] = useSaving();
+  if (taught) return <Notice tone="good">{t('wearing.taught', { who: named('who', taught) })}</Notice>;
+  if (!mayWrite) return null;
+  return (
+    <Stack $gap={8}>
+      <h2>{t('wearing.teachBack')}</h2>
+      <Soft>{t('wearing.teachBackHow')}</Soft>
+      <Row>
+        {(['patient', 'carer'] as const).map((who) => (
+          <Button
+            key={who}
+            isDisabled={saving}
+            onPress={() => void save(() => write('wear.taught', 'wear', { who }))}
+          >
+            {t('wearing.putOnBy', { who: named('who', who) })}
+          </Button>
+        ))}
+      </Row>
+    </Stack>
+  );
+}
+
+function AsOrdered({ onDone }: { onDone: () => void }) {
+  const { state, today, write } = useWork();
+  const [saving, save] = useSaving();
+  const { wearing } = state.order!.order;
+  return (
+    <>
+      <Notice tone="plain">
+        <b>{t('wearing.asOrdered')}:</b> {wearing}
+      </Notice>
+      <Row>
+        <Button
+          look="main"
+          autoFocus
+          isDisabled={saving}
+          onPress={() =>
+            void save(() =>
+              write('wear.planned', 'wear', { kind: 'as-ordered', from: today, wearing }).then(onDone),
+            )
+          }
+        >
+          {t('wearing.takeAsOrdered')}
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+const fields = ['firstDay', 'grow', 'everyDays', 'ceiling'] as const;
+
+function Growing({ onDone }: { onDone: () => void }) {
+  const { state, today, unit, write } = useWork();
+  const { wear, invented } = state.model;
+  const before = state.wearing.plan?.plan;
+  const start = before?.kind === 'growing' ? before : { kind: 'growing' as const, from: today, ...wear };
+  const [from, setFrom] = useState<string | undefined>(start.from);
+  const [typed, setTyped] = useState(
+    Object.fromEntries(fields.map((name) => [name, String(start[name])])) as Record<
+      (typeof fields)[number],
+      string
+    >,
+  );
+  const [problems, setProblems] = useState<Partial<Record<(typeof fields)[number] | 'from', string>>>({});
+  const [saving, save] = useSaving();
+  const read = Object.fromEntries(
+    fields.map((name) => [name, readQuantity(typed[name], 'count', unit)]),
+  ) as Record<(typeof fields)[number], ReturnType<typeof readQuantity>>;
+  const plan = readPlan(from, read);
+  const wrong = plan ? planProblems(plan, state.order!.order) : [];
+  const take = () => {
+    if (!plan) {
+      const found: typeof problems = from ? {} : { from: t('order.needed') };
+      for (const name of fields) {
+        const one = read[name];
+        if ('problem' in one) found[name] = one.problem;
+        else if (one.value < 0 || (name === 'everyDays' && (one.value < 1 || !Number.isInteger(one.value))))
+          found[name] = t('wearing.wholeDays');
+      }
+      return setProblems(found);
+    }
+    if (wrong.length === 0) void save(() => write('wear.planned', 'wear', plan).then(onDone));
+  };
+  return (
+    <>
+      <Row $align="flex-start">
+        <DayField label={t('wearing.from')} value={from} onChange={setFrom} problem={problems.from} />
+        {fields.map((name) => (
+          <ReadingField
+            key={name}
+            small
+            label={t(`wearing.${name}`)}
+            kind="count"
+            unit={unit}
+            sign={name === 'everyDays' ? t('wearing.days') : 'min'}
+            value={typed[name]}
+            onChange={(text) => setTyped({ ...typed, [name]: text })}
+            onEnter={take}
+            problem={problems[name]}
+          />
+        ))}
+      </Row>
+      {invented && <Soft>{t('wearing.modelsOwn')}</Soft>}
+      {wrong.map((problem) => (
+        <Notice key={problem} tone="stop">
+          {named('wearProblem', problem)}
+        </Notice>
+      ))}
+      {plan && wrong.length === 0 && <GrowingDays plan={plan} />}
+      <Row>
+        <Button look="main" onPress={take} isDisabled={saving || wrong.length > 0}>
+          {t('wearing.take')}
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+function readPlan(
+  from: string | undefined,
+  read: Record<(typeof fields)[number], ReturnType<typeof readQuantity>>,
+): GrowingPlan | undefined {
+  const { firstDay, grow, everyDays, ceiling } = read;
+  if (!from || 'problem' in firstDay || 'problem' in grow || 'problem' in everyDays || 'problem' in ceiling)
+    return undefined;
+  if (
+    firstDay.value <= 0 ||
+    grow.value < 0 ||
+    everyDays.value < 1 ||
+    everyDays.value > 60 ||
+    !Number.isInteger(everyDays.value)
+  )
+    return undefined;
+  return {
+    kind: 'growing',
+    from,
+    firstDay: firstDay.value,
+    grow: grow.value,
+    everyDays: everyDays.value,
+    ceiling: ceiling.value,
+  };
+}
+
+/** The days ahead as bars, and in words for those who do not see them. */
+function GrowingDays({ plan }: { plan: GrowingPlan }) {
+  const { today } = useWork();
+  const days = wearDays(plan, 14);
+  const key = JSON.stringify(plan);
+  const option = useCallback(
+    (palette: Record<Token, string>) => {
+      const shown = wearDays(JSON.parse(key) as GrowingPlan, 14);
+      return {
+        grid: { left: 44, right: 8, top: 24, bottom: 24 },
+        xAxis: {
+          type: 'category' as const,
+          data: shown.map(({ day }) => `${printShortWeekday(day)} ${Number(day.slice(8))}`),
+          axisLine: { lineStyle: { color: palette.edge } },
+          axisLabel: { color: palette.soft },
+        },
+        yAxis: {
+          type: 'value' as const,
+          axisLabel: { color: palette.soft, formatter: (minutes: number) => `${minutes / 60} h` },
+          interval: 120,
+          splitLine: { lineStyle: { color: palette.line } },
+        },
+        series: [
+          {
+            type: 'bar' as const,
+            data: shown.map(({ day, minutes }) => ({
+              value: minutes,
+              itemStyle: {
+                color: day < today ? palette.thread : day === today ? palette.river : palette.saddle,
+              },
+            })),
+            label: {
+              show: true,
+              position: 'top' as const,
+              color: palette.ink,
+              formatter: ({ value }: { value?: unknown }) => printMinutes(Number(value)),
+            },
+          },
+        ],
+      };
+    },
+    [key, today],
+  );
+  return (
+    <Stack $gap={8}>
+      <Suspense fallback={<Loading away={false} />}>
+        <Chart option={option} height={210} label={t('wearing.chart')} />
+      </Suspense>
+      <Days aria-label={t('wearing.daysListed')}>
+        {days.map(({ day, minutes }) => (
+          <li
+            key={day}
+            style={{
+              fontWeight: day === today ? 700 : 400,
+              color: day < today ? color('soft') : color('ink'),
+            }}
+          >
+            {printDay(day)}: {printMinutes(minutes)}
+          </li>
+        ))}
+      </Days>
+      <Soft>
+        {t('wearing.after', { day: printDay(addDays(plan.from, 13)), ceiling: printMinutes(plan.ceiling) })}
+      </Soft>
+    </Stack>
+  );
+}

@@ -7,6 +7,12 @@ export {
   type ProtocolStep,
 } from './protocol';
 export { assessReadings, type AssessedReading } from './reading';
-export { measuringProgress, type MeasuringProgress, type StepState, type TakenReading } from './progress';
+export {
+  measuringProgress,
+  stepAt,
+  type MeasuringProgress,
+  type StepState,
+  type TakenReading,
+} from './progress';
 export { judgePosture } from './posture';
 export { sideDifference } from './sides';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { measuringProgress, type TakenReading } from './progress';
+import { measuringProgress, stepAt, type TakenReading } from './progress';
 import { resolveSteps, type GirthStep, type MeasuringStep } from './protocol';
 import { assessReadings } from './reading';
 import { judgePosture } from './posture';
@@ -96,9 +96,10 @@ test('next is the first thing not done: a posture out of tolerance is taken agai
 
 test('a skipped side is done with its reason; a reading taken later counts instead', () => {
   const skipped = [{ step: 'girth-above', side: 'left' as const, reason: 'in a cast', entry: 's' }];
-  const state = measuringProgress(steps, 'right', [], skipped).of('girth-above', 'left');
+  const state = stepAt(measuringProgress(steps, 'right', [], skipped).states, 'girth-above', 'left');
   expect(state).toMatchObject({ done: true, skipped: { reason: 'in a cast' } });
-  const later = measuringProgress(steps, 'right', [take('girth-above', 'left', 440)], skipped).of(
+  const later = stepAt(
+    measuringProgress(steps, 'right', [take('girth-above', 'left', 440)], skipped).states,
     'girth-above',
     'left',
   );

@@ -34,7 +34,6 @@ export interface MeasuringProgress {
   states: StepState[];
   next: StepState | undefined;
   done: boolean;
-  of: (step: string, side: Side) => StepState | undefined;
 }
 
 /**
@@ -58,9 +57,12 @@ export function measuringProgress(
     states,
     next,
     done: next === undefined,
-    of: (step, side) => states.find((state) => state.step.id === step && state.side === side),
   };
 }
+
+/** One step on one side. */
+export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>
+  states.find((state) => state.step.id === step && state.side === side);
 
 function stateOf(
   step: MeasuringStep,

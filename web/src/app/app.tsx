@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { outbox, queries, useSession } from '../api/clinic';
-import { language, t } from '../messages';
+import { locale, t } from '../messages';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Bench } from '../bench/bench';
@@ -20,7 +20,7 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <GlobalStyle />
-      <I18nProvider locale={`${language}-GB`}>
+      <I18nProvider locale={locale}>
         <BrowserRouter>
           <Screens />
         </BrowserRouter>

@@ -91,7 +91,8 @@ const FigurePlace = styled.figure`
   & > label {
     position: absolute;
     right: 12px;
-    bottom: 0;
+    bottom: 2px;
+    min-height: 32px;
     font-size: ${size.small};
   }
 `;
@@ -201,11 +202,30 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>
               <Screen key={stage} />
+              <OnToNext state={state} stage={stage} />
             </Suspense>
           </Stack>
         </Work>
       </Frame>
     </CaseContext>
+  );
+}
+
+/** The one next action of a stage that is done: the stage after it. */
+function OnToNext({ state, stage }: { state: CaseState; stage: Stage }) {
+  const navigate = useNavigate();
+  const next = stages[stages.indexOf(stage) + 1];
+  if (!next || state.stages[stage].status !== 'done') return null;
+  return (
+    <div>
+      <Button
+        look={state.stages[next].status === 'open' ? 'main' : 'second'}
+        keycap="]"
+        onPress={() => void navigate(`/cases/${state.case}/${next}`)}
+      >
+        {t('next.stage', { stage: named('stages', next) })}
+      </Button>
+    </div>
   );
 }
 

@@ -2,7 +2,7 @@ import type { AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { language, named, t } from '../messages';
-import { printStops, printWindow } from '../parts/print';
+import { printDay, printStops, printWindow } from '../parts/print';
 
 export interface Described {
   title: string;
@@ -20,7 +20,7 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
     case 'visit.planned':
       return {
         title: t('entry.visit'),
-        value: entry.body.day,
+        value: printDay(entry.body.day),
         rest: [named('purpose', entry.body.purpose), entry.body.note].filter(Boolean).join(', '),
       };
     case 'record.withdrawn':

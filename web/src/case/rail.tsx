@@ -120,13 +120,11 @@ export function Rail({
                 to={`/cases/${caseId}/${stage}`}
                 $now={now}
                 aria-current={now ? 'page' : undefined}
+                aria-label={`${named('stages', stage)}, ${said}`}
                 title={said}
               >
                 <HoleShape status={status} now={now} />
-                <span>
-                  {named('stages', stage)}
-                  <span style={{ position: 'absolute', clipPath: 'inset(50%)' }}>, {said}</span>
-                </span>
+                <span>{named('stages', stage)}</span>
               </Hole>
             </li>
           );

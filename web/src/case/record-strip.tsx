@@ -7,7 +7,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useStaff } from '../api/clinic';
 import { color, size } from '../app/tokens';
-import { language, named, t } from '../messages';
+import { locale, named, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
@@ -45,9 +45,9 @@ const Fix = styled(IconButton)`
 `;
 
 const timeIn = (zone: string) =>
-  new Intl.DateTimeFormat(language, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone });
+  new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone });
 const dateIn = (zone: string) =>
-  new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', timeZone: zone });
+  new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: zone });
 
 /** What was written last; every line can be corrected, and the old one stays, struck through. */
 export function RecordStrip({ state, today }: { state: CaseState; today: string }) {

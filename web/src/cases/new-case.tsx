@@ -105,7 +105,7 @@ export default function NewCase() {
                 {person.givenName} {person.familyName}
               </b>
               <Soft>{t('cases.born', { born: person.born })}</Soft>
-              <Button look="quiet" onPress={() => setPerson(undefined)}>
+              <Button look="quiet" autoFocus onPress={() => setPerson(undefined)}>
                 {t('cases.another')}
               </Button>
             </Chosen>

@@ -12,7 +12,7 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printWindow } from '../parts/print';
+import { printWindow, signed } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
@@ -146,11 +146,11 @@ export default function CheckStage() {
             )}
             {judged.state === 'fail' && (
               <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
-                {named('checkFail', judged.reason)}{' '}
+                {named('checkFail', judged.reason)}
                 {judged.by
                   ? t('checking.by', { by: judged.by, unit: check.kind === 'angle-at-stop' ? '°' : 'mm' })
-                  : ''}{' '}
-                {named('checkDo', check.id)}
+                  : ''}
+                . {named('checkDo', check.id)}
               </p>
             )}
           </Line>
@@ -181,7 +181,7 @@ export default function CheckStage() {
 function hint(check: FitCheck, window: string): string {
   switch (check.kind) {
     case 'distance':
-      return t('checking.allowed', { from: check.from, to: check.to });
+      return t('checking.allowed', { from: signed(check.from), to: signed(check.to) });
     case 'angle-at-stop':
       return t('checking.allowedWindow', { window });
     case 'proximal-to':
@@ -253,10 +253,11 @@ function Answer({
       <ReadingField
         small
         primary={primary}
-        label={check.kind === 'proximal-to' ? t('checking.strapAt') : t('checking.found')}
+        hideLabel
+        label={`${named('checks', check.id)}: ${check.kind === 'proximal-to' ? t('checking.strapAt') : t('checking.found')}`}
         kind="count"
         unit={unit}
-        sign={sign}
+        sign={check.kind === 'proximal-to' ? t('checking.strapAt') : sign}
         value={typed}
         onChange={(text) => {
           type(text);
@@ -268,10 +269,11 @@ function Answer({
       {check.kind === 'proximal-to' && (
         <ReadingField
           small
-          label={t('checking.calfAt')}
+          hideLabel
+          label={`${named('checks', check.id)}: ${t('checking.calfAt')}`}
           kind="count"
           unit={unit}
-          sign={sign}
+          sign={t('checking.calfAt')}
           value={other}
           onChange={setOther}
           onEnter={take}

@@ -12,10 +12,10 @@ import { color } from '../app/tokens';
 import { t } from '../messages';
 import type { FigureLayer, FigureMark } from './layer';
 
-const perMm = 0.715;
+const perMm = 0.68;
 const width = 484;
 const height = 618;
-const kneecapY = 268;
+const kneecapY = 252;
 
 const Drawing = styled.svg`
   display: block;
@@ -118,7 +118,7 @@ export function LegFigure({
         <text x={front.axis} y={height - 6} textAnchor="middle">
           {t('figure.front')}
         </text>
-        <text x={outer.axis} y={height - 6} textAnchor="middle">
+        <text x={outer.axis + 30 * outer.facing} y={height - 6} textAnchor="middle">
           {t('figure.outer')}
         </text>
       </g>
@@ -278,17 +278,16 @@ function Mark({
       const seen = mark.face !== 'back';
       const x = outer.axis + (seen ? fore : -back) * outer.facing * perMm;
       const y = yOf(mark.level);
-      const dash = seen ? undefined : '4 3';
+      const upright = uprightOffset(form, mark.level, 6) * outer.facing;
+      const skin = (seen ? fore : -back) * outer.facing;
       const style = { fill: color('saddle'), opacity: mark.state === 'ahead' ? 0.28 : 0.92 };
       const badge = outer.axis + (seen ? fore + 22 : -(back + 22)) * outer.facing * perMm;
       return (
         <g {...touch} aria-hidden>
           {seen && <path d={bandPath(front, edges.front[0], edges.front[1], mark.level, 15)} style={style} />}
           <path
-            d={bandPath(outer, edges.outer[0], edges.outer[1], mark.level, 15)}
+            d={bandPath(outer, Math.min(skin, upright), Math.max(skin, upright), mark.level, 15)}
             style={style}
-            stroke={dash ? color('saddleDeep') : 'none'}
-            strokeDasharray={dash}
           />
           <path d={`M${x} ${y}H${badge}`} stroke={ink} />
           <circle
@@ -402,6 +401,21 @@ function Mark({
   }
 }
 
+/**
+ * Where the upright runs in the outer view, in front of the leg's axis: straight from the midline of the
+ * thigh to the hinge, and from there to the midline of the shin.
+ */
+function uprightOffset(form: LegForm, level: number, behind: number): number {
+  const midline = (at: number) => {
+    const { front, back } = form.edges(at);
+    return (front - back) / 2;
+  };
+  const hinge = levelOf('kneecap-upper-edge', form.stature);
+  const end = form.scaled(level > hinge ? 178 : -172);
+  const share = Math.min(1, Math.abs((level - hinge) / (end - hinge)));
+  return midline(hinge) - behind + share * (midline(end) - midline(hinge) + behind);
+}
+
 /** A rigid frame on the leg: uprights on both sides, thigh and shin shells, hinges at the kneecap's upper edge. */
 function Brace({
   form,
@@ -427,20 +441,14 @@ function Brace({
         return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${yOf(level).toFixed(1)}`;
       })
       .join('');
-  const midline = (level: number) => {
-    const { front: fore, back } = form.edges(level);
-    return (fore - back) / 2;
-  };
-  const sideX = (level: number) => outer.axis + (midline(level) - behind) * outer.facing * perMm;
+  const sideX = (level: number) => outer.axis + uprightOffset(form, level, behind) * outer.facing * perMm;
   const sideUpright = levels
     .map((level, i) => `${i === 0 ? 'M' : 'L'}${sideX(level).toFixed(1)} ${yOf(level).toFixed(1)}`)
     .join('');
   const shell = (level: number) => {
     const edges = edgesAt(form, level, front, outer);
-    const sideEdge =
-      outer.facing > 0
-        ? [(midline(level) - behind) * outer.facing, edges.outer[1]]
-        : [edges.outer[0], (midline(level) - behind) * outer.facing];
+    const upright = uprightOffset(form, level, behind) * outer.facing;
+    const sideEdge = outer.facing > 0 ? [upright, edges.outer[1]] : [edges.outer[0], upright];
     return (
       <g key={level} fill={color('saddle')} opacity={0.9}>
         <path d={bandPath(front, edges.front[0] - gap, edges.front[1] + gap, level, 34)} />

@@ -1,7 +1,7 @@
 import { may } from '@estribo/core/access';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { MeasuringStep, StepState } from '@estribo/core/measuring';
-import { sideDifference } from '@estribo/core/measuring';
+import { sideDifference, stepAt } from '@estribo/core/measuring';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { Button as Plain } from 'react-aria-components';
@@ -94,7 +94,9 @@ export default function MeasureStage() {
     pick(at);
   };
   const now =
-    (chosen && measuring.of(chosen.step, chosen.side)) ?? measuring.next ?? measuring.states.at(-1)!;
+    (chosen && stepAt(measuring.states, chosen.step, chosen.side)) ??
+    measuring.next ??
+    measuring.states.at(-1)!;
   const turn = () => choose({ step: now.step.id, side: otherSide(now.side) });
 
   useHotkeys({ b: turn });
@@ -335,7 +337,7 @@ function BothSides({
       </thead>
       <tbody>
         {measuring.steps.map((step) => {
-          const [braced, other] = order.map((at) => measuring.of(step.id, at));
+          const [braced, other] = order.map((at) => stepAt(measuring.states, step.id, at));
           const bothRead = [braced, other].every((at) => at?.assessed && at.assessed.needs !== 'second');
           const difference = bothRead ? sideDifference(braced?.assessed, other?.assessed) : undefined;
           return (
@@ -346,9 +348,9 @@ function BothSides({
                   <Cell
                     $now={now.step.id === step.id && now.side === at}
                     onPress={() => onChoose({ step: step.id, side: at })}
-                    aria-label={`${named('steps', step.id)}, ${named('side', at)}: ${shown(measuring.of(step.id, at))}`}
+                    aria-label={`${named('steps', step.id)}, ${named('side', at)}: ${shown(stepAt(measuring.states, step.id, at))}`}
                   >
-                    {shown(measuring.of(step.id, at))}
+                    {shown(stepAt(measuring.states, step.id, at))}
                   </Cell>
                 </td>
               ))}

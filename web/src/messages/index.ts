@@ -11,6 +11,9 @@ declare module 'i18next' {
 /** The language of the interface; another one is one more file like en.ts. */
 export const language = 'en';
 
+/** How its dates are written. */
+export const locale = 'en-GB';
+
 void i18next.init({
   lng: language,
   fallbackLng: 'en',

@@ -14,16 +14,16 @@ const Options = styled.div`
   flex-wrap: wrap;
 `;
 
-const Option = styled(Radio)`
+const Option = styled(Radio)<{ $tight: boolean }>`
   min-height: 44px;
-  padding: 8px 14px;
+  padding: 8px ${({ $tight }) => ($tight ? '7px' : '14px')};
   border: 1px solid ${color('edge')};
   margin-right: -1px;
   background: ${color('sheet')};
   cursor: pointer;
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: ${({ $tight }) => ($tight ? '5px' : '8px')};
   &:first-child {
     border-radius: 4px 0 0 4px;
   }
@@ -86,7 +86,7 @@ export function Choice<T extends string>({
       {!hideLabel && <GroupLabel>{label}</GroupLabel>}
       <Options>
         {options.map((option) => (
-          <Option key={option.value} value={option.value}>
+          <Option key={option.value} value={option.value} $tight={options.length > 8}>
             {option.label}
           </Option>
         ))}

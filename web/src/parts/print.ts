@@ -1,10 +1,12 @@
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { Degrees } from '@estribo/core/quantity';
-import { language, t } from '../messages';
+import { locale, t } from '../messages';
 
-/** A minus sign as typographers set it. */
-export const degrees = (value: Degrees): string => `${value < 0 ? `−${-value}` : value}°`;
+/** A number with its minus sign as typographers set it. */
+export const signed = (value: number): string => (value < 0 ? `−${-value}` : String(value));
+
+export const degrees = (value: Degrees): string => `${signed(value)}°`;
 
 /** An ordered window in words: "5° to 90°", "to 90°", "free". */
 export function printWindow({ extension, flexion }: MotionWindow): string {
@@ -25,9 +27,9 @@ export const printArc = ({ from, to }: Arc): string =>
 export const printStops = ({ extension, flexion }: HingeStops): string =>
   `${extension} / ${flexion ?? t('setting.none')}`;
 
-const dayFormat = new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const longDayFormat = new Intl.DateTimeFormat(language, { weekday: 'long', timeZone: 'UTC' });
-const weekdayFormat = new Intl.DateTimeFormat(language, { weekday: 'short', timeZone: 'UTC' });
+const dayFormat = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const longDayFormat = new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' });
+const weekdayFormat = new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' });
 
 const asUtc = (day: string) => new Date(`${day}T00:00:00Z`);
 
@@ -42,3 +44,7 @@ export function printMinutes(minutes: number): string {
   if (hours === 0) return `${rest} min`;
   return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
 }
+
+/** Minutes as a clock: "1:30". */
+export const printClock = (minutes: number): string =>
+  `${Math.floor(minutes / 60)}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;

@@ -11,9 +11,10 @@ const Frame = styled(TextField)`
   gap: 4px;
 `;
 
-const Name = styled(Label)`
+const Name = styled(Label)<{ $hidden: boolean }>`
   font-size: ${size.small};
   color: ${color('soft')};
+  ${({ $hidden }) => $hidden && 'position: absolute; clip-path: inset(50%);'}
 `;
 
 const Box = styled.div<{ $small: boolean }>`
@@ -24,7 +25,7 @@ const Box = styled.div<{ $small: boolean }>`
   border-radius: 4px;
   background: ${color('sheet')};
   padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
-  width: ${({ $small }) => ($small ? '132px' : '212px')};
+  width: ${({ $small }) => ($small ? '140px' : '212px')};
   height: ${({ $small }) => ($small ? '48px' : '64px')};
   align-items: center;
   &:focus-within {
@@ -88,6 +89,7 @@ export function ReadingField({
   onEnter,
   problem,
   small = false,
+  hideLabel = false,
   primary = false,
 }: {
   label: string;
@@ -100,6 +102,7 @@ export function ReadingField({
   onEnter?: () => void;
   problem?: string | undefined;
   small?: boolean;
+  hideLabel?: boolean;
   /** digits typed anywhere land here, and it has the focus when the screen opens */
   primary?: boolean;
 }) {
@@ -118,7 +121,7 @@ export function ReadingField({
   }, [primary]);
   return (
     <Frame value={value} onChange={onChange} isInvalid={problem !== undefined}>
-      <Name>{label}</Name>
+      <Name $hidden={hideLabel}>{label}</Name>
       <Box $small={small}>
         <Input
           ref={input}

@@ -9,7 +9,7 @@ const Box = styled(Checkbox)`
   align-items: center;
   gap: 10px;
   cursor: pointer;
-  & > span:first-of-type {
+  & > [data-box] {
     flex: none;
     width: 24px;
     height: 24px;
@@ -20,7 +20,7 @@ const Box = styled(Checkbox)`
     place-items: center;
     color: transparent;
   }
-  &[data-selected] > span:first-of-type {
+  &[data-selected] > [data-box] {
     background: ${color('river')};
     border-color: ${color('river')};
     color: ${color('onRiver')};
@@ -28,7 +28,7 @@ const Box = styled(Checkbox)`
   &[data-focus-visible] {
     outline: none;
   }
-  &[data-focus-visible] > span:first-of-type {
+  &[data-focus-visible] > [data-box] {
     outline: 3px solid ${color('river')};
     outline-offset: 2px;
   }
@@ -38,7 +38,7 @@ const Box = styled(Checkbox)`
 export function Tick({ children, ...rest }: Omit<CheckboxProps, 'children'> & { children: React.ReactNode }) {
   return (
     <Box {...rest}>
-      <span aria-hidden>
+      <span data-box aria-hidden>
         <Check size={18} strokeWidth={3} />
       </span>
       <span>{children}</span>

@@ -8,7 +8,7 @@ import { printArc, printStops, printWindow } from '../parts/print';
 const Drawing = styled.svg`
   display: block;
   width: 100%;
-  max-width: 620px;
+  max-width: 560px;
   height: auto;
   & text {
     font-size: 13px;
@@ -46,11 +46,14 @@ export function Dial({
   hardware,
   stops,
   knee,
+  tested,
 }: {
   window: MotionWindow;
   hardware: StopHardware;
   stops: HingeStops | undefined;
   knee: Arc | undefined;
+  /** when the knee was tested: "today", a day */
+  tested: string;
 }) {
   const end = (value: number | undefined, otherwise: number) =>
     Math.min(most, Math.max(least, value ?? otherwise));
@@ -64,7 +67,7 @@ export function Dial({
     ],
     [
       'skinForm',
-      t('setting.legendKnee'),
+      t('setting.legendKnee', { day: tested }),
       knee ? printArc(knee) : t('setting.notTested'),
       knee ? t('setting.notBeyond') : undefined,
     ],

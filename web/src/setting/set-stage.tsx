@@ -43,6 +43,7 @@ export default function SetStage() {
   const knee = reached && { from: -reached.extension || 0, to: reached.flexion };
   const shown = fitted?.medial ?? (choice.ok ? choice.stops : undefined);
   const lost = choice.ok ? choice.lost : { extension: 0, flexion: 0 };
+  const testedToday = state.motion?.day === today;
   const maySet = may(user.role, 'setting.write');
   const mayTest = may(user.role, 'measuring.write');
   return (
@@ -64,7 +65,13 @@ export default function SetStage() {
         </Notice>
       ))}
       {!choice.ok && <Notice tone="stop">{named('stopProblemDo', choice.problem)}</Notice>}
-      <Dial window={now.window} hardware={state.model.hinge} stops={shown} knee={knee} />
+      <Dial
+        window={now.window}
+        hardware={state.model.hinge}
+        stops={shown}
+        knee={knee}
+        tested={testedToday || !state.motion ? t('common.today') : printDay(state.motion.day)}
+      />
       {!reached || again
         ? mayTest && (
             <MotionEntry window={now.window} stage="set" primary={!fitted} onTaken={() => setAgain(false)} />

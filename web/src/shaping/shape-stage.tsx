@@ -254,7 +254,8 @@ function Bends() {
               <b>{i + 1}.</b>{' '}
               {t('shaping.bendLine', {
                 upright: named('upright', one.upright),
-                place: one.place,
+                place: `${Math.abs(one.place)} mm`,
+                where: t(one.place > 0 ? 'shaping.above' : 'shaping.below'),
                 amount: one.amount,
                 direction: named('direction', one.direction),
               })}

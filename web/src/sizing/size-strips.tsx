@@ -16,7 +16,7 @@ const Drawing = styled.svg`
 `;
 
 const left = 64;
-const right = 604;
+const right = 596;
 const rowHeight = 64;
 
 /** The bands of every size as strips, the reading and its uncertainty laid across. */
@@ -26,7 +26,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
   const size = match.outcome === 'incomplete' ? undefined : match.size;
   return (
     <Drawing
-      viewBox={`0 0 ${right + 8} ${chart.axes.length * rowHeight + 4}`}
+      viewBox={`0 0 ${right + 18} ${chart.axes.length * rowHeight + 4}`}
       role="img"
       aria-label={t('sizing.stripsLabel')}
     >

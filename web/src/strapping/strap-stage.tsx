@@ -69,7 +69,7 @@ export default function StrapStage() {
         label={t('strapping.sequence')}
         steps={steps.map((step, i) => ({
           id: `${step.id}-${step.pass}`,
-          mark: step.strap ? String(step.strap) : step.kind === 'settle' ? '⏱' : '·',
+          mark: step.strap ? String(step.strap) : step.kind === 'settle' ? t('strapping.walk') : '·',
           name: `${i + 1}. ${named('sequence', step.id)}${step.pass === 2 ? ` (${t('strapping.secondPass')})` : ''}`,
           state: step.state,
         }))}

@@ -1,5 +1,4 @@
 import { may } from '@estribo/core/access';
-import { addDays } from '@estribo/core/calendar';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
@@ -13,7 +12,7 @@ import { DayField } from '../parts/day-field';
 import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDay, printMinutes, printShortWeekday } from '../parts/print';
+import { printClock, printDay, printMinutes, printShortWeekday } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 
@@ -238,17 +237,18 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
     (palette: Record<Token, string>) => {
       const shown = wearDays(JSON.parse(key) as GrowingPlan, 14);
       return {
-        grid: { left: 44, right: 8, top: 24, bottom: 24 },
+        grid: { left: 44, right: 8, top: 24, bottom: 40 },
         xAxis: {
           type: 'category' as const,
-          data: shown.map(({ day }) => `${printShortWeekday(day)} ${Number(day.slice(8))}`),
+          data: shown.map(({ day }) => `${printShortWeekday(day)}\n${Number(day.slice(8))}`),
           axisLine: { lineStyle: { color: palette.edge } },
-          axisLabel: { color: palette.soft },
+          axisLabel: { color: palette.soft, interval: 0, lineHeight: 16 },
         },
         yAxis: {
           type: 'value' as const,
           axisLabel: { color: palette.soft, formatter: (minutes: number) => `${minutes / 60} h` },
           interval: 120,
+          max: Math.ceil(Math.max(...shown.map(({ minutes }) => minutes)) / 120) * 120,
           splitLine: { lineStyle: { color: palette.line } },
         },
         series: [
@@ -264,7 +264,7 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
               show: true,
               position: 'top' as const,
               color: palette.ink,
-              formatter: ({ value }: { value?: unknown }) => printMinutes(Number(value)),
+              formatter: ({ value }: { value?: unknown }) => printClock(Number(value)),
             },
           },
         ],
@@ -291,7 +291,11 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
         ))}
       </Days>
       <Soft>
-        {t('wearing.after', { day: printDay(addDays(plan.from, 13)), ceiling: printMinutes(plan.ceiling) })}
+        {t(days.at(-1)!.minutes < plan.ceiling && plan.grow > 0 ? 'wearing.growsOn' : 'wearing.after', {
+          day: printDay(days.at(-1)!.day),
+          ceiling: printMinutes(plan.ceiling),
+          minutes: printMinutes(days.at(-1)!.minutes),
+        })}
       </Soft>
     </Stack>
   );

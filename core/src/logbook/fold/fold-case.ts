@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { dayOf, type ClinicDay } from '../../calendar';
 import { checkingResult, judgeCheck } from '../../checking';
-import { assessReadings, measuringProgress } from '../../measuring';
+import { assessReadings, measuringProgress, stepAt } from '../../measuring';
 import { windowOn, type Order } from '../../order';
 import { checksOf, stepsOf, type BraceModel, type Programme } from '../../programmes';
 import { judgeScreening } from '../../screening';
@@ -65,7 +65,7 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   const measuring = { ...progress, steps, inputs: inputsOf(progress.states, side) };
 
   const axisReading = (step: string): AxisReading | undefined => {
-    const assessed = progress.of(step, side)?.assessed;
+    const assessed = stepAt(progress.states, step, side)?.assessed;
     return assessed && assessed.needs !== 'second'
       ? {
           mean: assessed.mean,
@@ -98,7 +98,7 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   const motionEntry = of('motion.tested')
     .filter(({ body }) => body.side === side)
     .at(-1);
-  const motion = motionEntry && { entry: motionEntry.id, motion: motionEntry.body };
+  const motion = motionEntry && { entry: motionEntry.id, day: dayIn(motionEntry), motion: motionEntry.body };
 
   const chosenEntry = of('set.stops-chosen').at(-1);
   const chosenStops = decided(chosenEntry, (body) => {

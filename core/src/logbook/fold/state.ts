@@ -66,7 +66,7 @@ export interface CaseState {
   screening: ScreeningState;
   order: { entry: string; order: Order } | undefined;
   measuring: MeasuringProgress & { steps: MeasuringStep[]; inputs: string[] };
-  motion: { entry: string; motion: BodyOf<'motion.tested'> } | undefined;
+  motion: { entry: string; day: ClinicDay; motion: BodyOf<'motion.tested'> } | undefined;
   sizing: {
     readings: Record<string, AxisReading | undefined>;
     match: SizeMatch;

@@ -1,0 +1,92 @@
+import { current, readEntry, upcastBody } from './entry';
+import { foldCase } from './fold/fold-case';
+import frozen from './frozen/version-1.json';
+import { kinds } from './kinds/all';
+import { stepAt } from '../measuring';
+import { testContext, testLogbook } from './test-case';
+import type { AnyRecordedEntry } from './entry';
+
+const sound = () => {
+  const log = testLogbook();
+  log.read('girth-above', 'right', 450);
+  const { seq: _seq, receivedAt: _at, ...entry } = log.entries[1]!;
+  return entry as Record<string, unknown>;
+};
+
+const faultsOf = (entry: unknown) => {
+  const read = readEntry(entry);
+  return read.ok ? [] : read.faults.map(({ at }) => at);
+};
+
+test('a sound entry is read as it is', () => expect(readEntry(sound())).toMatchObject({ ok: true }));
+
+test.each([
+  ['no object', () => 'x', ''],
+  ['an unknown field', () => ({ ...sound(), colour: 'red' }), ''],
+  ['an id that is no UUIDv7', () => ({ ...sound(), id: '0192c3d4-0000-4000-8000-000000000001' }), 'id'],
+  ['a time without its zone', () => ({ ...sound(), observedAt: '2026-11-24T09:30:00' }), 'observedAt'],
+  ['a zone that is none', () => ({ ...sound(), zone: 'Ribanova' }), 'zone'],
+  ['a kind that is none', () => ({ ...sound(), kind: 'constructor' }), 'kind'],
+  ['a stage it does not belong to', () => ({ ...sound(), stage: 'wear' }), 'stage'],
+  ['a version from tomorrow', () => ({ ...sound(), v: 9 }), 'v'],
+  [
+    'a number as text',
+    () => ({ ...sound(), body: { ...(sound().body as object), value: '450' } }),
+    'body.value',
+  ],
+  [
+    'a number that is infinite',
+    () => ({ ...sound(), body: { ...(sound().body as object), value: Infinity } }),
+    'body.value',
+  ],
+  [
+    'something unknown in the body',
+    () => ({ ...sound(), body: { ...(sound().body as object), hue: 1 } }),
+    'body',
+  ],
+  ['a correction without a reason', () => ({ ...sound(), replaces: sound().id }), 'reason'],
+  ['a fact that expects something', () => ({ ...sound(), expects: null }), 'expects'],
+])('%s is refused at its place', (_, entry, at) => expect(faultsOf(entry())).toContain(at));
+
+test('an intent must say what it follows', () => {
+  const log = testLogbook();
+  log.order();
+  const { seq: _seq, receivedAt: _at, ...order } = log.entries[1]!;
+  expect(faultsOf(order)).toContain('expects');
+  expect(faultsOf({ ...order, expects: null })).toEqual([]);
+});
+
+test('every kind has as many upcasters as it has older versions', () => {
+  for (const kind of Object.values(kinds)) expect(kind.upcasters).toHaveLength(kind.v - 1);
+});
+
+test('upcasters run in turn from the version the body was written in', () => {
+  const kind = {
+    v: 3,
+    upcasters: [
+      (body: { girth: number }) => ({ mm: body.girth * 10 }),
+      (body: { mm: number }) => ({ value: body.mm }),
+    ],
+  };
+  expect(upcastBody(kind as never, 1, { girth: 45 })).toEqual({ value: 450 });
+  expect(upcastBody(kind as never, 2, { mm: 450 })).toEqual({ value: 450 });
+  expect(upcastBody(kind as never, 3, { value: 450 })).toEqual({ value: 450 });
+});
+
+// entries written by the released version 1: they live for ever, and fold to the same case
+test('the frozen entries of version 1 still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen.entries) expect(faultsOf(entry)).toEqual([]);
+  const entries = frozen.entries as unknown as AnyRecordedEntry[];
+  expect(new Set(entries.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
+  expect(entries.map(current).every(({ kind, v }) => v === kinds[kind].v)).toBe(true);
+  const state = foldCase(entries, testContext)!;
+  expect({
+    stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
+    size: state.sizing.chosen?.decided.size,
+    stops: state.setting.fitted?.medial,
+    values: stepAt(state.measuring.states, 'girth-above', 'right')?.assessed?.values,
+    checks: state.checking.checks.map(({ judged }) => judged.state),
+    visits: state.visits,
+    reviews: state.reviewing.visits,
+  }).toEqual(frozen.folded);
+});

@@ -1,0 +1,270 @@
+import { decideSignature, decideSize, decideStops } from '../decide';
+import { caseRibbon, firstVisit } from '../due';
+import { intentFaults, intentInForce } from '../intent';
+import { stepAt } from '../../measuring';
+import { testContext, testLogbook } from '../test-case';
+import { foldCase } from './fold-case';
+import { stageAt } from './stage-states';
+
+const folded = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, testContext)!;
+const today = '2026-11-24';
+
+/** A leg measured on both sides: 445 above, 348 below. */
+function measured(log: ReturnType<typeof testLogbook>) {
+  for (const side of ['right', 'left'] as const) {
+    log.read('knee-posture', side, 31);
+    log.write('measure.marked', { step: 'mid-kneecap', side });
+    log.read('girth-above', side, 444, 446);
+    log.read('girth-below', side, 347, 349);
+  }
+}
+
+/** The stops of the day chosen and put in. */
+function fitted(log: ReturnType<typeof testLogbook>, day = today) {
+  const body = decideStops(folded(log), day, true)!;
+  const of = log.write('set.stops-chosen', body);
+  const at = { observedAt: `${day}T10:00:00.000Z` };
+  log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true }, at);
+}
+
+test('the same entries always give the same state, and no case without its opening', () => {
+  const log = testLogbook();
+  measured(log);
+  expect(foldCase(log.entries, testContext)).toEqual(
+    foldCase(JSON.parse(JSON.stringify(log.entries)), testContext),
+  );
+  expect(foldCase(log.entries.slice(1), testContext)).toBeUndefined();
+});
+
+test('a correction takes the place of what it corrects; the old one stays in the record', () => {
+  const log = testLogbook();
+  const [first] = log.read('girth-above', 'right', 346, 452);
+  expect(stepAt(folded(log).measuring.states, 'girth-above', 'right')?.assessed?.needs).toBe('third');
+  log.write(
+    'measure.read',
+    { step: 'girth-above', side: 'right', value: 450, instrument: 'tape' },
+    { replaces: first!, reason: 'slipped digit' },
+  );
+  const state = folded(log);
+  expect(stepAt(state.measuring.states, 'girth-above', 'right')?.assessed?.values).toEqual([450, 452]);
+  expect(state.lines.map(({ status }) => status)).toEqual(['live', 'replaced', 'live', 'live']);
+});
+
+test('what is withdrawn counts no more, and withdrawing a correction brings back what it corrected', () => {
+  const log = testLogbook();
+  const [first] = log.read('girth-above', 'right', 450, 452);
+  const correction = log.write(
+    'measure.read',
+    { step: 'girth-above', side: 'right', value: 440, instrument: 'tape' },
+    { replaces: first!, reason: 'a slip' },
+  );
+  log.write('record.withdrawn', {}, { replaces: correction, reason: 'it was right' });
+  expect(stepAt(folded(log).measuring.states, 'girth-above', 'right')?.assessed?.values).toEqual([450, 452]);
+});
+
+test('two corrections of one entry are a conflict: the earlier holds until one is withdrawn', () => {
+  const log = testLogbook();
+  const [first] = log.read('girth-above', 'right', 346, 452);
+  const correct = (value: number) =>
+    log.write(
+      'measure.read',
+      { step: 'girth-above', side: 'right', value, instrument: 'tape' },
+      { replaces: first!, reason: 'a slip' },
+    );
+  const [one] = [correct(450), correct(460)];
+  expect(folded(log).conflicts).toHaveLength(2);
+  expect(stepAt(folded(log).measuring.states, 'girth-above', 'right')?.assessed?.values).toEqual([450, 452]);
+  log.write('record.withdrawn', {}, { replaces: one, reason: 'the other is right' });
+  expect(folded(log).conflicts).toHaveLength(0);
+  expect(stepAt(folded(log).measuring.states, 'girth-above', 'right')?.assessed?.values).toEqual([460, 452]);
+});
+
+test('a decision keeps what it was made from, and is marked when that changes', () => {
+  const log = testLogbook();
+  measured(log);
+  const body = decideSize(folded(log))!;
+  expect(body).toMatchObject({ size: 'M', rule: 'inside', chart: 1, engine: 1 });
+  expect(body.madeFrom).toHaveLength(6);
+  log.write('size.chosen', body);
+  expect(folded(log).sizing.chosen).toMatchObject({ staleBecause: [], wouldDiffer: false });
+  const girth = log.entries.find(({ body: read }) => 'value' in read && read.value === 444)!;
+  log.write(
+    'measure.read',
+    { step: 'girth-above', side: 'right', value: 474, instrument: 'tape' },
+    { replaces: girth.id, reason: 'a slip' },
+  );
+  // the range is now more than the tolerance, the mean 460: another size, and the decision stays as decided
+  const { chosen } = folded(log).sizing;
+  expect(chosen).toMatchObject({ decided: { size: 'M' }, staleBecause: [girth.id], wouldDiffer: true });
+  expect(folded(log).stages.size.status).toBe('open');
+});
+
+test('another size than the computed one is kept with its reason and compared with what is computed', () => {
+  const log = testLogbook();
+  measured(log);
+  log.write('size.chosen', decideSize(folded(log), { size: 'L', reason: 'swelling is still coming' })!);
+  expect(folded(log).sizing.chosen).toMatchObject({
+    decided: { size: 'L', computed: 'M' },
+    wouldDiffer: false,
+  });
+});
+
+test('a single reading gives no size: its repeat is still out', () => {
+  const log = testLogbook();
+  log.read('girth-above', 'right', 445);
+  log.read('girth-below', 'right', 348, 349);
+  expect(folded(log).sizing.match).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+  expect(decideSize(folded(log))).toBeUndefined();
+});
+
+test('the stages open, are done, and are blocked behind a finding', () => {
+  const log = testLogbook();
+  expect(stageAt(folded(log))).toBe('screen');
+  log.looked();
+  expect(folded(log).stages.screen.status).toBe('open');
+  log.order();
+  expect(stageAt(folded(log))).toBe('measure');
+  measured(log);
+  expect(stageAt(folded(log))).toBe('size');
+  log.looked('cold-or-blue-toes');
+  expect(folded(log).stages.measure).toEqual({ status: 'blocked', because: 'cold-or-blue-toes' });
+  expect(stageAt(folded(log))).toBe('screen');
+});
+
+test('what is put in the hinges is a fact: taken when it is wrong, and then the brace is to be looked at', () => {
+  const log = testLogbook();
+  log.order();
+  fitted(log);
+  expect(folded(log).setting.look).toEqual([]);
+  log.write('set.stops-fitted', {
+    medial: { extension: 10, flexion: 90 },
+    lateral: { extension: 0, flexion: 90 },
+    moved: true,
+  });
+  expect(folded(log).setting.look.map(({ what }) => what)).toEqual([
+    'fitted-differs-from-chosen',
+    'pair-differs',
+    'outside-order',
+  ]);
+  expect(folded(log).stages.set.status).toBe('open');
+});
+
+test('a brace without a flexion stop under an order that limits flexion is outside the order', () => {
+  const log = testLogbook();
+  log.order();
+  const open = { extension: 10, flexion: null };
+  log.write('set.stops-fitted', { medial: open, lateral: open, moved: true });
+  expect(folded(log).setting.look.map(({ what }) => what)).toEqual(['outside-order']);
+});
+
+test('a new order that would choose other stops marks the old choice', () => {
+  const log = testLogbook();
+  const first = log.order();
+  fitted(log);
+  log.order(
+    {
+      phases: [
+        { fromDay: 0, window: { extension: 0, flexion: 60 } },
+        { fromDay: 14, window: { extension: 20, flexion: 60 } },
+      ],
+    },
+    { expects: first },
+  );
+  expect(folded(log).setting.chosen).toMatchObject({ staleBecause: [], wouldDiffer: true });
+});
+
+test('checks speak of the brace as it was put on: a new donning asks for all of them, new stops for the angles', () => {
+  const log = testLogbook();
+  log.order();
+  fitted(log);
+  log.write('check.recorded', { check: 'hinge-height', value: 2 });
+  log.write('check.recorded', { check: 'knee-at-extension-stop', value: 11 });
+  const states = () =>
+    Object.fromEntries(folded(log).checking.checks.map(({ check, judged }) => [check.id, judged.state]));
+  expect(states()).toMatchObject({ 'hinge-height': 'pass', 'knee-at-extension-stop': 'pass' });
+  fitted(log);
+  expect(states()).toMatchObject({ 'hinge-height': 'pass', 'knee-at-extension-stop': 'open' });
+  log.write('strap.begun', {});
+  expect(states()).toMatchObject({ 'hinge-height': 'open' });
+  expect(decideSignature(folded(log))).toBeUndefined();
+});
+
+test('intents say which one they follow', () => {
+  const log = testLogbook();
+  expect(intentInForce(folded(log), 'order.given')).toBeNull();
+  const order = log.order();
+  expect(intentInForce(folded(log), 'order.given')).toBe(order);
+  expect(intentInForce(folded(log), 'measure.read')).toBeNull();
+});
+
+test('an override must name the finding that blocks now', () => {
+  const log = testLogbook();
+  const look = log.looked('infected-wound');
+  const entry = {
+    ...log.entries[1]!,
+    kind: 'screen.overridden',
+    stage: 'screen',
+    body: { finding: 'infected-wound', of: look, reason: 'seen' },
+  } as never;
+  expect(intentFaults(folded(log), entry)).toEqual([]);
+  log.looked('infected-wound');
+  expect(intentFaults(folded(log), entry)).toEqual([
+    { at: 'body.of', message: 'names no finding that blocks' },
+  ]);
+});
+
+test('the ribbon: visits to come, phases with other stops, and the days the brace is worn', () => {
+  const log = testLogbook();
+  log.order();
+  log.write('visit.planned', { day: '2026-11-24', purpose: 'fitting' });
+  expect(caseRibbon(folded(log))).toMatchObject({
+    worn: [],
+    buckles: [{ day: '2026-11-24', kind: 'F', stage: 'screen' }],
+  });
+  fitted(log, '2026-11-10');
+  log.write('wear.planned', { kind: 'as-ordered', from: '2026-11-10', wearing: 'day and night' });
+  log.write('visit.planned', { day: '2026-12-01', purpose: 'review' });
+  const { buckles } = caseRibbon(folded(log));
+  // the third phase, 7 to 95, takes the same pieces as the second, 5 to 90: no visit for it
+  expect(buckles.filter(({ kind }) => kind === 'S').map(({ day }) => day)).toEqual([
+    '2026-11-21',
+    '2026-12-19',
+  ]);
+  fitted(log, '2026-11-21');
+  const ribbon = caseRibbon(folded(log));
+  expect(ribbon.worn).toEqual([
+    { from: '2026-11-10', until: '2026-11-21', stops: { extension: 10, flexion: 60 } },
+    { from: '2026-11-21', stops: { extension: 10, flexion: 90 } },
+  ]);
+  expect(ribbon.buckles.filter(({ kind }) => kind === 'S').map(({ day }) => day)).toEqual(['2026-12-19']);
+  expect(firstVisit(ribbon)).toBe('2026-11-24');
+});
+
+test('a planned review is kept by a review on its day or later, not by one before', () => {
+  const log = testLogbook();
+  log.write('visit.planned', { day: '2026-11-24', purpose: 'review' });
+  log.write('review.found', { skin: 'clear', pain: 1 }, { observedAt: '2026-11-23T09:00:00.000Z' });
+  expect(folded(log).visits[0]!.kept).toBe(false);
+  // 23:30 in the clinic on the 24th is 22:30 UTC
+  log.write('review.found', { skin: 'clear', pain: 1 }, { observedAt: '2026-11-24T22:30:00.000Z' });
+  expect(folded(log).visits[0]!.kept).toBe(true);
+});
+
+test('reviews are gathered by the clinic’s day, over a clock change', () => {
+  const log = testLogbook();
+  log.write('review.found', { skin: 'clear', pain: 4 }, { observedAt: '2026-10-24T22:30:00.000Z' });
+  log.write(
+    'motion.tested',
+    {
+      side: 'right',
+      mode: 'passive',
+      extension: -8,
+      flexion: 84,
+      limitReached: { extension: false, flexion: false },
+    },
+    { stage: 'review', observedAt: '2026-10-25T22:30:00.000Z' },
+  );
+  const visits = folded(log).reviewing.visits;
+  expect(visits).toHaveLength(1);
+  expect(visits[0]).toMatchObject({ day: '2026-10-25', pain: 4, extension: 8, flexion: 84 });
+});

@@ -1,0 +1,131 @@
+import type { BraceModel } from '../programmes';
+import { pinOf, programmes } from '../programmes';
+import type { AnyRecordedEntry, RecordedEntry } from './entry';
+import type { FoldContext } from './fold/fold-case';
+import { kinds, type BodyOf, type KindName } from './kinds/all';
+
+/** A model for tests of the fold: round numbers, nothing of a real maker. */
+export const testModel: BraceModel = {
+  id: 'test-frame',
+  version: 1,
+  name: 'Test frame',
+  maker: 'nobody',
+  programme: 'knee-ligament-frame',
+  invented: true,
+  distances: { 'girth-above': 150, 'girth-below': -150 },
+  chart: {
+    version: 1,
+    sizes: ['S', 'M', 'L'],
+    axes: [
+      {
+        reading: 'girth-above',
+        resolution: 0,
+        bands: [
+          { size: 'S', from: 400, to: 430 },
+          { size: 'M', from: 430, to: 460 },
+          { size: 'L', from: 460, to: 490 },
+        ],
+      },
+      {
+        reading: 'girth-below',
+        resolution: 0,
+        bands: [
+          { size: 'S', from: 310, to: 335 },
+          { size: 'M', from: 335, to: 360 },
+          { size: 'L', from: 360, to: 385 },
+        ],
+      },
+    ],
+    between: 'larger',
+    disagree: 'larger',
+  },
+  hinge: { extension: [0, 10, 20], flexion: [60, 90, 120] },
+  frame: { bendable: true, hingeZone: 45, reach: { proximal: 185, distal: 180 }, increment: 5, total: 15 },
+  pads: [
+    { id: 'thigh-front', from: 120, to: 175, face: 'front', splits: false },
+    { id: 'shin-strap-4', from: -165, to: -115, face: 'front', splits: true },
+  ],
+  straps: [1, 2, 3, 4, 5, 6].map((strap) => ({ strap, level: 100 - strap * 30, face: 'back' as const })),
+  tolerances: { 'hinge-height': { from: -5, to: 5 }, 'hinge-behind-midline': { from: 2, to: 12 } },
+  wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 120 },
+};
+
+const [programme] = programmes;
+
+export const testContext: FoldContext = { programme: programme!, model: testModel, zone: 'Europe/Madrid' };
+
+const caseId = '0192c3d4-0000-7000-8000-00000000c0de';
+export const userId = '0192c3d4-0000-7000-8000-0000000000aa';
+
+/** A logbook written by hand: each call adds an entry with the next seq. */
+export function testLogbook() {
+  const entries: AnyRecordedEntry[] = [];
+  const write = <K extends KindName>(
+    kind: K,
+    body: BodyOf<K>,
+    more: Partial<RecordedEntry<K>> = {},
+  ): string => {
+    const seq = entries.length + 1;
+    const id = `0192c3d4-0000-7000-8000-${String(seq).padStart(12, '0')}`;
+    const observedAt = '2026-11-24T09:30:00.000Z';
+    entries.push({
+      id,
+      case: caseId,
+      stage: kinds[kind].stages[0]!,
+      kind,
+      v: kinds[kind].v,
+      observedAt,
+      zone: 'Europe/Madrid',
+      by: userId,
+      body,
+      seq,
+      receivedAt: observedAt,
+      ...more,
+    } as AnyRecordedEntry);
+    return id;
+  };
+  write('case.opened', {
+    person: userId,
+    side: 'right',
+    programme: pinOf(programme!),
+    model: pinOf(testModel),
+  });
+  return {
+    entries,
+    write,
+    read: (step: string, side: 'left' | 'right', ...values: number[]) =>
+      values.map((value) =>
+        write('measure.read', {
+          step,
+          side,
+          value,
+          instrument: step === 'knee-posture' ? 'goniometer' : 'tape',
+        }),
+      ),
+    order: (change: Partial<BodyOf<'order.given'>> = {}, more: Partial<RecordedEntry<'order.given'>> = {}) =>
+      write(
+        'order.given',
+        {
+          diagnosis: 'Ligament reconstruction',
+          prescriber: 'Dr Elva Nogueira',
+          side: 'right',
+          dayZero: '2026-11-07',
+          phases: [
+            { fromDay: 0, window: { extension: 10, flexion: 60 } },
+            { fromDay: 14, window: { extension: 5, flexion: 90 } },
+            { fromDay: 28, window: { extension: 7, flexion: 95 } },
+            { fromDay: 42, window: { extension: 0, flexion: 120 } },
+          ],
+          protective: true,
+          wearing: 'day and night',
+          trouble: 'keep-on',
+          ...change,
+        },
+        more,
+      ),
+    looked: (...present: BodyOf<'screen.looked'>['answers'][number]['finding'][]) =>
+      write('screen.looked', {
+        answers: programme!.findings.map((finding) => ({ finding, present: present.includes(finding) })),
+      }),
+  };
+}

@@ -1,0 +1,115 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { test as base, type Page } from '@playwright/test';
+import { createConnection } from 'mysql2/promise';
+
+/** A running Estribo with the demo clinic; the server can go away and come back. */
+export interface Clinic {
+  address: string;
+  goAway: () => Promise<void>;
+  comeBack: () => Promise<void>;
+  /** one value of one row, straight from the database */
+  ask: (sql: string, values?: unknown[]) => Promise<Record<string, unknown>[]>;
+}
+
+const root = new URL('..', import.meta.url).pathname;
+
+const freePort = () =>
+  new Promise<number>((resolve, reject) => {
+    const probe = createServer().once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
+  const server = process.env.ESTRIBO_TEST_DATABASE_URL;
+  if (!server) throw new Error('The browser tests need a database: run "npm test -- e2e".');
+  const name = `estribo_e2e_${process.pid}_${Date.now()}`;
+  const url = server.replace(/\/[^/]*$/, `/${name}`);
+  const admin = await createConnection(server);
+  await admin.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  let child: ChildProcess | undefined;
+
+  const comeBack = async () => {
+    child = spawn(process.execPath, [`${root}server/dist/main.mjs`], {
+      env: {
+        ...process.env,
+        ESTRIBO_DATABASE_URL: url,
+        ESTRIBO_DEMO: '1',
+        ESTRIBO_PORT: String(port),
+        ESTRIBO_WEB_ROOT: `${root}web/dist`,
+        ESTRIBO_SESSION_SECRET: 'only for tests',
+        ESTRIBO_SIGN_IN_TRIES: '1000',
+        ESTRIBO_LOG: 'error',
+      },
+      stdio: ['ignore', 'inherit', 'inherit'],
+    });
+    for (let i = 0; i < 300; i += 1) {
+      const well = await fetch(`${address}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
+      if (well) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('The server did not start.');
+  };
+  const goAway = async () => {
+    const going = child;
+    if (!going || going.exitCode !== null) return;
+    const gone = new Promise((resolve) => going.once('exit', resolve));
+    going.kill('SIGTERM');
+    await gone;
+  };
+  await comeBack();
+  return {
+    address,
+    goAway,
+    comeBack,
+    ask: async (sql, values = []) => {
+      const [rows] = await admin.query(sql.replaceAll('{db}', `\`${name}\``), values);
+      return rows as Record<string, unknown>[];
+    },
+    end: async () => {
+      await goAway();
+      await admin.query(`DROP DATABASE \`${name}\``);
+      await admin.end();
+    },
+  };
+}
+
+export const test = base.extend<object, { clinic: Clinic }>({
+  clinic: [
+    async ({}, use) => {
+      const clinic = await startClinic();
+      await use(clinic);
+      await clinic.end();
+    },
+    { scope: 'worker' },
+  ],
+});
+
+export { expect } from '@playwright/test';
+
+export async function signIn(page: Page, clinic: Clinic, login = 'ana'): Promise<void> {
+  await page.goto(`${clinic.address}/sign-in`);
+  await page.getByLabel('Login').fill(login);
+  await page.getByLabel('Password').fill('ribanova-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/bench');
+}
+
+/** The stage of a demo case, by its person's name. */
+export async function openStage(page: Page, clinic: Clinic, name: string, stage: string): Promise<void> {
+  await page.goto(`${clinic.address}/cases`);
+  const address = await page.getByRole('link', { name }).first().getAttribute('href');
+  await page.goto(`${clinic.address}${address!.replace(/[^/]*$/, stage)}`);
+  await page.getByRole('main').waitFor();
+}
+
+/** A day counted from today, as the clinic writes it. */
+export const dayFromToday = (days: number): Date => new Date(Date.now() + days * 86_400_000);

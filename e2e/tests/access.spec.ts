@@ -1,0 +1,101 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openStage, signIn, test } from '../clinic';
+
+const stages = ['screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'];
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any view, ${theme}`, async ({ page, clinic }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    const clean = async (view: string) => {
+      await page.waitForLoadState('networkidle');
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect({
+        view,
+        found: violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`),
+      }).toEqual({ view, found: [] });
+    };
+    await page.goto(`${clinic.address}/sign-in`);
+    await page.getByLabel('Login').waitFor();
+    await clean('sign-in');
+    await signIn(page, clinic);
+    await page.getByText('Marta Quintela').first().waitFor();
+    await clean('bench');
+    for (const path of ['cases', 'cases/new']) {
+      await page.goto(`${clinic.address}/${path}`);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await clean(path);
+    }
+    for (const [name, shown] of [
+      ['Noa Pazos', stages],
+      ['Bento Lousado', ['wear', 'review', 'check']],
+      ['Roi Teixeira', ['screen']],
+      ['Antón Freire', ['screen', 'set', 'measure']],
+    ] as const)
+      for (const stage of shown) {
+        await openStage(page, clinic, name, stage);
+        await page.getByRole('heading', { level: 1 }).waitFor();
+        await clean(`${name}, ${stage}`);
+      }
+  });
+}
+
+test('a tablet in portrait shows figure, work and record without sideways scrolling', async ({
+  page,
+  clinic,
+}) => {
+  await page.setViewportSize({ width: 834, height: 1112 });
+  await signIn(page, clinic);
+  for (const stage of stages) {
+    await openStage(page, clinic, 'Noa Pazos', stage);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect({ stage, wide }).toEqual({ stage, wide: 0 });
+    await expect(page.getByRole('img', { name: /leg from the front/ })).toBeInViewport();
+  }
+});
+
+test('reception sees the bench and no record; a technician measures and does not order', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic, 'marga');
+  await expect(page.getByText('Marta Quintela').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Marta Quintela', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'New case' })).toHaveCount(0);
+  await page.context().clearCookies();
+  await signIn(page, clinic, 'teo');
+  await openStage(page, clinic, 'Xoel Barreiro', 'set');
+  await expect(page.getByText('Only an orthotist changes stops.')).toBeVisible();
+  await openStage(page, clinic, 'Antón Freire', 'screen');
+  await expect(page.getByRole('button', { name: 'None of these found' })).toBeDisabled();
+  await openStage(page, clinic, 'Uxia Seoane', 'measure');
+  await expect(page.getByRole('button', { name: 'Take it' })).toBeEnabled();
+});
+
+test('the policy of the pages is kept: nothing is loaded or run that it forbids', async ({
+  page,
+  clinic,
+}) => {
+  const said: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && said.push(message.text()));
+  page.on('pageerror', (error) => said.push(error.message));
+  await signIn(page, clinic);
+  for (const stage of stages) {
+    await openStage(page, clinic, 'Bento Lousado', stage);
+    await page.waitForLoadState('networkidle');
+  }
+  expect(said).toEqual([]);
+});
+
+test('changing a girth moves the outline', async ({ page, clinic }) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Iria Castrelo', 'measure');
+  const outline = () => page.locator('svg[role=img] path.skin').first().getAttribute('d');
+  const before = await outline();
+  await page.getByRole('button', { name: /^Girth above, right/ }).click();
+  await page.getByLabel('Girth right, third reading').fill('520');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect.poll(outline).not.toBe(before);
+});

@@ -1,0 +1,88 @@
+import { expect, openStage, signIn, test } from '../clinic';
+
+test('the server goes away in the middle and comes back: nothing typed and sent is lost', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Uxia Seoane', 'measure');
+  const id = page.url().split('/').at(-2)!;
+  await expect(page.getByLabel('Knee angle, right')).toBeFocused();
+  await page.keyboard.type('29');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'It is marked' })).toBeVisible();
+  const before = Number(
+    (await clinic.ask('SELECT COUNT(*) AS n FROM {db}.`entry` WHERE `case` = ?', [id]))[0]!.n,
+  );
+
+  await clinic.goAway();
+  await page.getByRole('button', { name: 'It is marked' }).click();
+  for (const value of ['431', '434', '345', '347']) {
+    await expect(page.getByLabel(/Girth right/)).toBeFocused();
+    await page.keyboard.type(value);
+    await page.keyboard.press('Enter');
+    await expect(
+      page
+        .getByLabel(/Girth right/)
+        .or(page.getByRole('heading', { name: 'Both legs are measured' }))
+        .first(),
+    ).toBeVisible();
+  }
+  // the work goes on, and the screen says what waits
+  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByText('Server away: 5 entries wait here')).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Record' }).getByText('waits to be sent').first(),
+  ).toBeVisible();
+
+  await clinic.comeBack();
+  await page.reload();
+  await expect(page.getByText('Server away')).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Girth below, right: 346 ± 7' })).toBeVisible();
+  await expect(async () => {
+    const rows = await clinic.ask('SELECT `content` FROM {db}.`entry` WHERE `case` = ? ORDER BY `seq`', [id]);
+    const values = rows.map(
+      ({ content }) => (JSON.parse(String(content)) as { body: { value?: number } }).body.value,
+    );
+    // sent once each, in the order they were written
+    expect(rows).toHaveLength(before + 5);
+    expect(values.slice(-4)).toEqual([431, 434, 345, 347]);
+  }).toPass();
+});
+
+test('what was typed and not yet taken survives a reload', async ({ page, clinic }) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Noa Pazos', 'measure');
+  await page.getByRole('button', { name: /^Girth above, right/ }).click();
+  await page.getByLabel('Girth right, third reading').fill('449');
+  await page.reload();
+  await page.getByRole('button', { name: /^Girth above, right/ }).click();
+  await expect(page.getByLabel('Girth right, third reading')).toHaveValue('449');
+});
+
+test('an order that somebody else has changed meanwhile is shown, not overwritten', async ({
+  page,
+  browser,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Brais Couto', 'screen');
+  await page.getByRole('button', { name: 'A new order' }).click();
+  await page.getByLabel('Diagnosis').fill('Mine');
+  // somebody else, in another browser, is quicker; this page has not heard of it when it sends
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, clinic);
+  await openStage(other, clinic, 'Brais Couto', 'screen');
+  await other.getByRole('button', { name: 'A new order' }).click();
+  await other.getByLabel('Diagnosis').fill('Theirs');
+  await other.getByRole('button', { name: 'Take the order' }).click();
+  await expect(other.getByRole('main').getByText('Theirs')).toBeVisible();
+  await other.waitForTimeout(500);
+  await page.getByRole('button', { name: 'Take the order' }).click();
+  await expect(page.getByText('Another one was written meanwhile.')).toBeVisible();
+  await page.getByRole('button', { name: 'Send mine on top of it' }).click();
+  await expect(page.getByRole('main').getByText('Mine')).toBeVisible();
+  await expect(page.getByText('Another one was written meanwhile.')).toHaveCount(0);
+  await other.context().close();
+});

@@ -1,0 +1,35 @@
+import { findings } from '@estribo/core/screening';
+import { programmes } from '@estribo/core/programmes';
+import { en } from './en';
+
+const words = (group: keyof typeof en) => Object.keys(en[group]);
+
+test.each(programmes.map((programme) => [programme.id, programme] as const))(
+  '%s: everything it names has its wording',
+  (id, programme) => {
+    expect(words('programmes')).toContain(id);
+    for (const finding of programme.findings)
+      for (const group of ['findings', 'findingAdvice'] as const) expect(words(group)).toContain(finding);
+    for (const step of programme.measuring) {
+      for (const group of ['steps', 'stepTitles'] as const) expect(words(group)).toContain(step.id);
+      if (step.kind === 'mark') expect(words('landmarkHow')).toContain(step.landmark);
+    }
+    for (const axis of programme.axes)
+      for (const group of ['axes', 'figures'] as const) expect(words(group)).toContain(axis);
+    for (const step of programme.sequence)
+      for (const group of ['sequence', 'sequenceHold'] as const) expect(words(group)).toContain(step.id);
+    for (const check of programme.checks)
+      for (const group of ['checks', 'checkHow', 'checkUnit', 'checkDo'] as const)
+        expect(words(group)).toContain(check.id);
+  },
+);
+
+test('every qualifying finding says what to do about it', () => {
+  for (const [finding, { severity }] of Object.entries(findings))
+    if (severity === 'qualifies')
+      expect(en.findingAdvice[finding as keyof typeof en.findingAdvice]).not.toBe('');
+});
+
+test('what is said to do needs an answer for each check that can fail by a value', () => {
+  for (const said of Object.values(en.checkDo)) expect(said.length).toBeGreaterThan(10);
+});

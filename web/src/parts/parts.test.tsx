@@ -1,0 +1,79 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { printArc, printClock, printDay, printMinutes, printStops, printWindow, signed } from './print';
+import { ReadingField, readQuantity, useDraft } from './reading-field';
+
+test.each([
+  [{ extension: 5, flexion: 90 }, '5° to 90°'],
+  [{ extension: -5, flexion: 90 }, '−5° to 90°'],
+  [{ flexion: 90 }, 'to 90°'],
+  [{ extension: 10 }, '10° and beyond'],
+  [{}, 'free'],
+])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
+
+test('numbers are printed as they are said', () => {
+  expect(printStops({ extension: 0, flexion: null })).toBe('0 / none');
+  expect(printArc({ from: 8, to: undefined })).toBe('8° and beyond');
+  expect(printDay('2026-12-05')).toBe('5 Dec');
+  expect([printMinutes(45), printMinutes(60), printMinutes(90)]).toEqual(['45 min', '1 h', '1 h 30']);
+  expect(printClock(90)).toBe('1:30');
+  expect(signed(-9)).toBe('−9');
+});
+
+test.each([
+  ['14 3/8 in', 'length', { value: 365.125 }],
+  ['36,5', 'degrees', { value: 36.5 }],
+  ['−5', 'count', { value: -5 }],
+  ['31°', 'degrees', { value: 31 }],
+] as const)('"%s" as %s', (text, kind, value) => expect(readQuantity(text, kind, 'mm')).toEqual(value));
+
+test.each([
+  ['', 'count'],
+  ['twelve', 'degrees'],
+  ['-3', 'length'],
+] as const)('"%s" as %s is asked again', (text, kind) =>
+  expect(readQuantity(text, kind, 'mm')).toHaveProperty('problem'),
+);
+
+function Taker({ onTake }: { onTake: (text: string) => void }) {
+  const [text, setText] = useDraft('test');
+  const [problem, setProblem] = useState<string>();
+  return (
+    <>
+      <button type="button">elsewhere</button>
+      <ReadingField
+        primary
+        label="Girth"
+        kind="length"
+        unit="mm"
+        sign="mm"
+        value={text}
+        onChange={setText}
+        onEnter={() => (text === '' ? setProblem('Type a number.') : onTake(text))}
+        problem={problem}
+      />
+    </>
+  );
+}
+
+test('digits typed anywhere go to the reading, Enter takes it, and a draft survives', async () => {
+  const user = userEvent.setup();
+  const onTake = jest.fn();
+  const { unmount } = render(<Taker onTake={onTake} />);
+  screen.getByText('elsewhere').focus();
+  await user.keyboard('366{Enter}');
+  expect(onTake).toHaveBeenCalledWith('366');
+  unmount();
+  render(<Taker onTake={onTake} />);
+  expect((screen.getByLabelText('Girth') as HTMLInputElement).value).toBe('366');
+});
+
+test('a problem stands at its field and keeps the input', async () => {
+  const user = userEvent.setup();
+  sessionStorage.clear();
+  render(<Taker onTake={() => {}} />);
+  await user.type(screen.getByLabelText('Girth'), '{Enter}');
+  expect(screen.getByText('Type a number.')).toBeTruthy();
+  expect(screen.getByLabelText('Girth').getAttribute('aria-invalid')).toBe('true');
+});

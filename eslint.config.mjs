@@ -17,6 +17,7 @@ export default ts.config(
   { files: ['web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
   {
     files: ['**/*.mjs', '**/*.cjs'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
     languageOptions: {
       globals: Object.fromEntries(
         [

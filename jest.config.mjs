@@ -10,6 +10,8 @@ const swc = [
   },
 ];
 
+const beside = (file) => new URL(file, import.meta.url).pathname;
+
 const project = (name, rest) => ({
   displayName: name,
   rootDir: name,
@@ -27,10 +29,10 @@ export default {
     project('core', { testEnvironment: 'node' }),
     project('server', { testEnvironment: 'node' }),
     project('web', {
-      testEnvironment: '<rootDir>/jest/browser-environment.cjs',
+      testEnvironment: beside('web/jest/browser-environment.cjs'),
       moduleNameMapper: {
-        '\\.(css|woff2)$': '<rootDir>/jest/nothing.cjs',
-        '^@fontsource': '<rootDir>/jest/nothing.cjs',
+        '\\.(css|woff2)$': beside('web/jest/nothing.cjs'),
+        '^@fontsource': beside('web/jest/nothing.cjs'),
       },
     }),
   ],

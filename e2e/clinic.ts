@@ -84,6 +84,8 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
 
 export const test = base.extend<object, { clinic: Clinic }>({
   clinic: [
+    // Playwright reads the names of what is wanted from this pattern: nothing
+    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const clinic = await startClinic();
       await use(clinic);

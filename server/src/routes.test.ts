@@ -18,9 +18,8 @@ const addressOf = (path: string) =>
 test('without a sign-in every route but the open ones answers 401', async () => {
   for (const { method, path, who } of allRoutes(clinic.context)) {
     if (path === '/session' && method === 'delete') continue;
-    const { status } = await request(clinic.app)
-      [method](`/api${addressOf(path)}`)
-      .send();
+    const call = request(clinic.app);
+    const { status } = await call[method](`/api${addressOf(path)}`).send();
     expect({ path, refused: status === 401 }).toEqual({
       path,
       refused: who !== 'open' || (method === 'post' && status === 401),

@@ -12,7 +12,6 @@ module.exports = class extends TestEnvironment {
       'Response',
       'Request',
       'Headers',
-      'BroadcastChannel',
       'ReadableStream',
     ];
     for (const name of lent) this.global[name] ??= globalThis[name];

@@ -1,5 +1,4 @@
 import type { Role } from '@estribo/core/access';
-import { may, type Permission } from '@estribo/core/access';
 import { dayOf } from '@estribo/core/calendar';
 import type { AnyRecordedEntry, Ribbon } from '@estribo/core/logbook';
 import type { Pin, Stage } from '@estribo/core/programmes';
@@ -96,8 +95,6 @@ export function useUser(): SignedIn {
   if (!data?.user) throw new Error('nobody is signed in');
   return data.user;
 }
-
-export const useMay = (permission: Permission): boolean => may(useUser().role, permission);
 
 export function useZone(): string {
   return useSession().data?.clinic.zone ?? 'UTC';

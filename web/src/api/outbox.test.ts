@@ -26,7 +26,8 @@ const hooks = () => ({ taken: jest.fn(), emptied: jest.fn(), signedOut: jest.fn(
 let stop = () => {};
 afterEach(async () => {
   stop();
-  indexedDB.deleteDatabase('estribo-outbox');
+  const box = new Outbox(hooks());
+  for (const user of ['ana', 'teo']) for (const { n } of await box.list(user)) await box.discard(n);
 });
 
 const until = async (holds: () => boolean | Promise<boolean>) => {

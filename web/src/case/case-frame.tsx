@@ -3,7 +3,7 @@ import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
@@ -141,7 +141,13 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   const today = useToday();
   const navigate = useNavigate();
   const [unit] = useUnit();
-  const [selected, select] = useState<string>();
+  const [touched, touch] = useState<{ stage: Stage; id: string }>();
+  // what was touched in one stage means nothing in the next
+  const selected = touched?.stage === stage ? touched.id : undefined;
+  const select = useCallback(
+    (id: string | undefined) => touch(id === undefined ? undefined : { stage, id }),
+    [stage],
+  );
   const [layer, showOnFigure] = useState<FigureLayer>(bareLimb);
   const [overlay, setOverlay] = useState(false);
 
@@ -151,10 +157,9 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   );
   const work = useMemo<CaseWork>(
     () => ({ state, user, today, zone, unit, waiting, selected, select, showOnFigure, write }),
-    [state, user, today, zone, unit, waiting, selected, write],
+    [state, user, today, zone, unit, waiting, selected, select, write],
   );
 
-  useEffect(() => select(undefined), [stage]);
   const move = (by: number) => {
     const next = stages[stages.indexOf(stage) + by];
     if (next) void navigate(`/cases/${state.case}/${next}`);

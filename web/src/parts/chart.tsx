@@ -1,12 +1,20 @@
 import { BarChart, LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use, type EChartsType } from 'echarts/core';
+import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import type { EChartsOption } from 'echarts';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { themes, type Token } from '../app/tokens';
 
-use([BarChart, LineChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, SVGRenderer]);
+register([
+  BarChart,
+  LineChart,
+  GridComponent,
+  TooltipComponent,
+  MarkLineComponent,
+  AriaComponent,
+  SVGRenderer,
+]);
 
 const darkQuery = () => matchMedia('(prefers-color-scheme: dark)');
 

@@ -51,16 +51,6 @@ export const Big = styled.span`
   font-weight: 700;
 `;
 
-/** Seen by screen readers only. */
-export const Hidden = styled.span`
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-  white-space: nowrap;
-`;
-
 /** Content of a page that is no case. */
 export const Page = styled.main`
   max-width: 1280px;

@@ -1,6 +1,6 @@
 import { orderProblems, troubleAdvice, type Order } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
-import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { Form } from 'react-aria-components';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
@@ -70,12 +70,11 @@ const optional = (text: string, most = 180) =>
 export function OrderForm({ before, onDone }: { before: Order | undefined; onDone: () => void }) {
   const { state, write } = useWork();
   const [saving, save] = useSaving();
-  const { control, handleSubmit, watch, setValue, setError, formState } = useForm<Values>({
+  const { control, handleSubmit, setValue, setError, formState } = useForm<Values>({
     defaultValues: before ? filled(before) : empty,
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'phases' });
-  const trouble = watch('trouble');
-  const isProtective = watch('protective');
+  const [trouble, isProtective] = useWatch({ control, name: ['trouble', 'protective'] });
 
   const submit = handleSubmit((values) => {
     const order: Order = {

@@ -22,6 +22,7 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 }
 
 const press = async (page: Page, name: string | RegExp) => {
+  await page.getByRole('button', { name }).first().waitFor();
   await tabTo(page, name);
   await page.keyboard.press('Enter');
 };
@@ -93,7 +94,6 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
       await expect(page.getByLabel(`Girth ${side}, ${reading} reading`)).toBeFocused();
       await keyboard.type(value);
       await keyboard.press('Enter');
-      await expect(page.getByRole('status').or(page.getByText('out of sight')).first()).toBeVisible();
     }
   }
   await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();

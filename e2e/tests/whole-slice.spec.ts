@@ -164,7 +164,7 @@ test('a new person with a left knee, from the first look to the first review, by
   // Review: findings, nothing to adjust on this phase, the next date
   await page.getByLabel('Knee, neutral zero').fill('0-6-86');
   await take(page).click();
-  await page.getByLabel('Girth above').fill('448');
+  await page.getByLabel('Girth above', { exact: true }).fill('448');
   await page.getByRole('button', { name: 'Girth above: Take it' }).click();
   await page.getByRole('radio', { name: 'Skin clear' }).click({ force: true });
   await page.getByRole('radio', { name: '2', exact: true }).click({ force: true });

@@ -134,7 +134,7 @@ export default function CheckStage() {
               <Soft>{t('checking.notNeeded')}</Soft>
             ) : mayCheck ? (
               <Answer
-                key={entry ?? 'open'}
+                key={check.kind === 'seen' ? 'seen' : (entry ?? 'open')}
                 check={check}
                 value={value}
                 reference={reference}
@@ -208,15 +208,16 @@ function Answer({
   const [typed, type] = useState(value === undefined ? '' : String(value));
   const [other, setOther] = useState(reference === undefined ? '' : String(reference));
   const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
-  const [saving, save] = useSaving();
+  const [, save] = useSaving();
   if (check.kind === 'seen')
     return (
       <Row $gap={8}>
         {[true, false].map((answer) => (
           <Button
-            key={String(answer)}
+            // the one to answer now takes the focus
+            key={`${answer} ${primary}`}
+            autoFocus={answer && primary}
             look={seen === answer ? (answer ? 'main' : 'stop') : 'second'}
-            isDisabled={saving}
             aria-pressed={seen === answer}
             aria-label={`${named('checks', check.id)}: ${t(answer ? 'common.yes' : 'common.no')}`}
             onPress={() =>
@@ -280,11 +281,7 @@ function Answer({
           problem={problem.reference}
         />
       )}
-      <Button
-        onPress={take}
-        isDisabled={saving}
-        aria-label={`${named('checks', check.id)}: ${t('measuring.take')}`}
-      >
+      <Button onPress={take} aria-label={`${named('checks', check.id)}: ${t('measuring.take')}`}>
         {t('measuring.take')}
       </Button>
     </Row>

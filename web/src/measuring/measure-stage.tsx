@@ -116,7 +116,6 @@ export default function MeasureStage() {
       {!mayMeasure && <Notice tone="caution">{t('common.notYourRole')}</Notice>}
       {mayMeasure && (!measuring.done || chosen) && (
         <Take
-          key={`${now.step.id}-${now.side}-${now.readings.length}`}
           at={now}
           onTaken={(done) => (done ? choose(undefined) : choose({ step: now.step.id, side: now.side }))}
           onTurn={turn}
@@ -150,13 +149,14 @@ function Take({
 }) {
   const { state, unit, write } = useWork();
   const { step, side, readings, assessed } = at;
-  const [typed, type] = useDraft(`${state.case}-${step.id}-${side}`);
+  const [typed, type] = useDraft(`${state.case}-measure`);
   const [problem, setProblem] = useState<string>();
   const [skipping, setSkipping] = useState(false);
   const [saving, save] = useSaving();
   const count = readings.length + 1;
 
   const take = () => {
+    if (saving) return;
     if (step.kind === 'mark')
       return void save(async () => {
         await write('measure.marked', 'measure', { step: step.id, side });
@@ -174,10 +174,11 @@ function Take({
       );
     if (step.kind === 'posture' && (read.value < -30 || read.value > 160))
       return setProblem(t('order.angleProblem'));
+    // emptied at once: what is typed while this one is laid in the outbox belongs to the next
+    type('');
     void save(async () => {
       const instrument = step.kind === 'posture' ? 'goniometer' : 'tape';
       await write('measure.read', 'measure', { step: step.id, side, value: read.value, instrument });
-      type('');
       const within = step.kind === 'posture' ? Math.abs(read.value - step.target) <= step.tolerance : false;
       onTaken(step.kind === 'posture' ? within : isEnough(step, [...(assessed?.values ?? []), read.value]));
     });
@@ -192,7 +193,6 @@ function Take({
       ) : (
         <Row $gap={28} $align="flex-start">
           <ReadingField
-            key={count}
             primary
             label={
               step.kind === 'posture'
@@ -223,9 +223,9 @@ function Take({
       )}
       <Row>
         <Button
+          key={step.kind}
           look="main"
           onPress={take}
-          isDisabled={saving}
           keycap={step.kind === 'mark' ? '' : '⏎'}
           autoFocus={step.kind === 'mark'}
         >

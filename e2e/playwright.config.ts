@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 /** The real thing in a browser: every worker starts a server of its own on a database of its own. */
 export default defineConfig({
   testDir: 'tests',
-  timeout: 90_000,
+  timeout: 180_000,
   expect: { timeout: 10_000 },
   fullyParallel: true,
   workers: 2,

@@ -15,13 +15,24 @@ export function clinicDay(text: string): ClinicDay | undefined {
   }
 }
 
+/** Days already worked out, by zone and quarter of an hour: no zone's midnight falls inside one. */
+const known = new Map<string, ClinicDay>();
+const quarter = 15 * 60_000;
+
 /**
  * The day it is in the clinic at an instant.
  * @param instant ISO 8601 with offset or Z
  * @param zone IANA name
  */
 export function dayOf(instant: string, zone: string): ClinicDay {
-  return Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+  const key = `${zone} ${Math.floor(Date.parse(instant) / quarter)}`;
+  let day = known.get(key);
+  if (day === undefined) {
+    day = Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+    if (known.size > 10_000) known.clear();
+    known.set(key, day);
+  }
+  return day;
 }
 
 /**

@@ -18,7 +18,7 @@ import { registered } from '../catalogue/registry';
 import { caseEntity, entryEntity, personEntity, type CaseRow } from '../database/entities';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
-import { entriesOf, foldOf, keepEntries, recordedEntry } from './record';
+import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
 import { writeSummary } from './summary';
 
 export interface Appended {
@@ -59,7 +59,7 @@ export async function appendEntry(
         }
         return { ...(await take(context, manager, user, row, entry, content)), fresh: true as const };
       });
-      if (done.fresh) keepEntries(caseId, done.head, done.entries);
+      if (done.fresh) keepSnapshot(caseId, done.snapshot);
       return { entry: done.entry, fresh: done.fresh };
     } catch (error) {
       // another transaction was first: look again at what it left
@@ -105,9 +105,8 @@ async function take(
   row: CaseRow,
   entry: AnyEntry,
   content: string,
-): Promise<{ entry: AnyRecordedEntry; head: string; entries: AnyRecordedEntry[] }> {
-  const entries = await entriesOf(manager, row);
-  const state = await foldOf(manager, row, entries, clinic.zone);
+): Promise<{ entry: AnyRecordedEntry; snapshot: Snapshot }> {
+  const { entries, state } = await snapshotOf(manager, row, clinic.zone);
   const replaced = entries.find(({ id }) => id === entry.replaces);
   checkRole(user, entry, replaced);
   checkReplaced(entry, replaced);
@@ -128,7 +127,7 @@ async function take(
   const after = await foldOf(manager, row, all, clinic.zone);
   if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
   await writeSummary(manager, after);
-  return { entry: recorded, head, entries: all };
+  return { entry: recorded, snapshot: { head, entries: all, state: after } };
 }
 
 /** A withdrawal needs the permission of what it withdraws. */

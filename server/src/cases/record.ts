@@ -27,27 +27,31 @@ export async function entriesAfter(
   return rows.flatMap((row) => recordedEntry(row) ?? []);
 }
 
-interface Snapshot {
+/** A case as it was after an append: its entries and what they fold to. */
+export interface Snapshot {
+  /** hash of the newest entry: what is kept is never older than the case's head */
   head: string;
   entries: AnyRecordedEntry[];
+  state: CaseState | undefined;
 }
 
-/** Entries of cases in use, told apart by the chain's head: what is kept is never older than its head. */
+/** Cases in use. This process knows one engine version only, so the head alone tells snapshots apart. */
 const snapshots = new LRUCache<string, Snapshot>({ max: 200 });
 
 /**
- * All entries of a case up to its head. Reads only what came after the last time.
+ * A case up to its head. Reads and folds only when it was not the last to write.
  * @param row the case's row, read in the same transaction
  */
-export async function entriesOf(manager: EntityManager, row: CaseRow): Promise<AnyRecordedEntry[]> {
+export async function snapshotOf(manager: EntityManager, row: CaseRow, zone: string): Promise<Snapshot> {
   const known = snapshots.get(row.id);
-  if (known?.head === row.head) return known.entries;
-  return entriesAfter(manager, row.id, 0);
+  if (known?.head === row.head) return known;
+  const entries = await entriesAfter(manager, row.id, 0);
+  return { head: row.head, entries, state: await foldOf(manager, row, entries, zone) };
 }
 
-/** Keeps the entries of a case for its next append, once its transaction has been committed. */
-export function keepEntries(caseId: string, head: string, entries: AnyRecordedEntry[]): void {
-  snapshots.set(caseId, { head, entries });
+/** Keeps a case for its next append, once its transaction has been committed. */
+export function keepSnapshot(caseId: string, snapshot: Snapshot): void {
+  snapshots.set(caseId, snapshot);
 }
 
 /** The state of a case from its entries. */

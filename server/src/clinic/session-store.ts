@@ -1,4 +1,5 @@
 import { Store, type SessionData } from 'express-session';
+import { LRUCache } from 'lru-cache';
 import { LessThan, type DataSource } from 'typeorm';
 import { sessionEntity } from '../database/entities';
 
@@ -6,6 +7,9 @@ type Done<T = void> = (error?: unknown, value?: T | null) => void;
 
 /** Sessions in MariaDB, so that a restart of the server signs nobody out. */
 export class DatabaseSessionStore extends Store {
+  /** sessions whose end was moved lately: it is not moved with every request */
+  private readonly moved = new LRUCache<string, true>({ max: 1000, ttl: 5 * 60_000 });
+
   constructor(
     private readonly db: DataSource,
     private readonly now: () => Date,
@@ -39,6 +43,8 @@ export class DatabaseSessionStore extends Store {
   }
 
   override touch(sid: string, session: SessionData, done: () => void = () => {}): void {
+    if (this.moved.has(sid)) return done();
+    this.moved.set(sid, true);
     this.rows.update({ sid }, { expiresAt: this.expiry(session) }).then(done, done);
   }
 

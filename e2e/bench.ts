@@ -107,15 +107,13 @@ const browser = await chromium.launch({
 });
 const toBench = async () => {
   const page = await (await browser.newContext({ extraHTTPHeaders: {} })).newPage();
-  await page
-    .context()
-    .addCookies([
-      {
-        name: cookie.split('=')[0]!,
-        value: decodeURIComponent(cookie.split('=').slice(1).join('=')),
-        url: address,
-      },
-    ]);
+  await page.context().addCookies([
+    {
+      name: cookie.split('=')[0]!,
+      value: decodeURIComponent(cookie.split('=').slice(1).join('=')),
+      url: address,
+    },
+  ]);
   const scripts: Promise<number>[] = [];
   page.on('response', (response) => {
     if (response.url().endsWith('.js')) scripts.push(response.body().then((body) => gzipSync(body).length));

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { ellipsePerimeter, semiAxes } from './ellipse';
 import { levelOf } from './landmark';
 import { legForm } from './leg-form';
+import { statureForAge } from './stature';
 import { frontOutline, outerOutline, type Point } from './leg-outline';
 
 /** The perimeter again, by Simpson's rule over the arc's length. */
@@ -103,4 +104,15 @@ test('the outline is one line without leaps', () => {
       const before = outline.skin[i - 1];
       if (before) expect(Math.hypot(x - before[0], y - before[1])).toBeLessThan(16);
     }
+});
+
+// WHO child growth standards, height for age, medians of boys and girls: 4 years 1033 and 1027 mm, 2 years
+// 871 and 857 mm (memory)
+test('a child is drawn at about the median stature of its age, an adult at that of the template', () => {
+  expect(Math.abs(statureForAge(4) - 1030)).toBeLessThanOrEqual(10);
+  expect(Math.abs(statureForAge(2) - 864)).toBeLessThanOrEqual(10);
+  expect(statureForAge(40)).toBe(1700);
+  expect(statureForAge(undefined)).toBe(1700);
+  for (let years = 0; years < 20; years += 0.5)
+    expect(statureForAge(years + 0.5)).toBeGreaterThanOrEqual(statureForAge(years));
 });

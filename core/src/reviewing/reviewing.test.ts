@@ -2,6 +2,7 @@ import type { Order } from '../order';
 import { proposeAdjustment } from './adjustment';
 import { changesSince } from './changes';
 import { motionInWindow } from './motion';
+import { sizeByGirths } from './size-now';
 
 const order: Order = {
   diagnosis: 'ligament reconstruction',
@@ -76,3 +77,35 @@ test('changes name only what both visits have', () =>
     { figure: 'flexion', before: 60, now: 84, change: 24 },
     { figure: 'girth-above', before: 470, now: 456, change: -14 },
   ]));
+
+test('when swelling has fallen the girths of the visit point to another size; one girth alone points to none', () => {
+  const band = (size: string, from: number, to: number) => ({ size, from, to });
+  const chart = {
+    version: 1,
+    sizes: ['M', 'L'],
+    axes: [
+      { reading: 'girth-above', resolution: 0, bands: [band('M', 430, 460), band('L', 460, 490)] },
+      { reading: 'girth-below', resolution: 0, bands: [band('M', 335, 360), band('L', 360, 385)] },
+    ],
+    between: 'nearer' as const,
+    disagree: 'larger' as const,
+  };
+  const girth = {
+    kind: 'girth',
+    from: 'mid-kneecap',
+    tolerance: 5,
+    withinPerson: 2.5,
+    shared: 3,
+    plausible: [250, 950],
+  } as const;
+  const steps = [
+    { ...girth, id: 'girth-above', distance: 150 },
+    { ...girth, id: 'girth-below', distance: -150 },
+  ];
+  expect(sizeByGirths(chart, steps, { 'girth-above': 470, 'girth-below': 370 })).toMatchObject({ size: 'L' });
+  expect(sizeByGirths(chart, steps, { 'girth-above': 446, 'girth-below': 350 })).toMatchObject({ size: 'M' });
+  expect(sizeByGirths(chart, steps, { 'girth-above': 446 })).toEqual({
+    outcome: 'incomplete',
+    missing: ['girth-below'],
+  });
+});

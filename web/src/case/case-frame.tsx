@@ -1,4 +1,4 @@
-import { legForm, otherSide, type GirthAt } from '@estribo/core/anatomy';
+import { legForm, otherSide, statureForAge, type GirthAt } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
@@ -167,10 +167,14 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   useHotkeys({ '[': () => move(-1), ']': () => move(1) });
 
   const key = JSON.stringify([girthsOf(state, state.side), girthsOf(state, otherSide(state.side))]);
+  const stature = statureForAge(person ? daysBetween(person.born, today) / 365.25 : undefined);
   const { form, other } = useMemo(() => {
     const [own, opposite] = JSON.parse(key) as [GirthAt[], GirthAt[]];
-    return { form: legForm(own), other: opposite.length > 0 ? legForm(opposite) : undefined };
-  }, [key]);
+    return {
+      form: legForm(own, stature),
+      other: opposite.length > 0 ? legForm(opposite, stature) : undefined,
+    };
+  }, [key, stature]);
 
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
   const Screen = screens[stage];
@@ -260,8 +264,11 @@ function CaseHead({
       </p>
       {order && window ? (
         <p title={order.diagnosis} style={{ color: color('soft') }}>
-          {t('case.order', { diagnosis: order.diagnosis })}, {printWindow(window.window)},{' '}
-          {t('case.day', { count: daysBetween(order.dayZero, today) })}
+          {t('case.order', {
+            diagnosis: order.diagnosis,
+            window: printWindow(window.window),
+            count: daysBetween(order.dayZero, today),
+          })}
         </p>
       ) : (
         <p style={{ color: color('soft') }}>{t('case.noOrder')}</p>

@@ -71,10 +71,14 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
       return {
         title: t('entry.size'),
         value: entry.body.size ?? t('sizing.madeToMeasure'),
-        rest: t('entry.sizeRest', {
-          percent: Math.round(entry.body.probability * 100),
-          margin: length(entry.body.margin),
-        }),
+        ...(entry.body.size === undefined
+          ? {}
+          : {
+              rest: t('entry.sizeRest', {
+                percent: Math.round(entry.body.probability * 100),
+                margin: length(entry.body.margin),
+              }),
+            }),
       };
     case 'set.stops-chosen':
       return {

@@ -24,6 +24,7 @@ import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { printDate } from '../parts/print';
 import { useSaving } from '../parts/use-saving';
 
 const People = styled.ul`
@@ -104,7 +105,7 @@ export default function NewCase() {
               <b>
                 {person.givenName} {person.familyName}
               </b>
-              <Soft>{t('cases.born', { born: person.born })}</Soft>
+              <Soft>{t('cases.born', { born: printDate(person.born) })}</Soft>
               <Button look="quiet" autoFocus onPress={() => setPerson(undefined)}>
                 {t('cases.another')}
               </Button>

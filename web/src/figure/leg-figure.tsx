@@ -12,7 +12,6 @@ import { color } from '../app/tokens';
 import { t } from '../messages';
 import type { FigureLayer, FigureMark } from './layer';
 
-const perMm = 0.68;
 const width = 484;
 const height = 618;
 const kneecapY = 252;
@@ -25,6 +24,9 @@ const Drawing = styled.svg`
   & text {
     font-size: 13px;
     fill: ${color('soft')};
+    @media (orientation: portrait) {
+      font-size: 18px;
+    }
   }
   & .skin {
     fill: ${color('skin')};
@@ -58,12 +60,23 @@ interface View {
   facing: 1 | -1;
 }
 
-const path = (points: readonly Point[], axis: number) =>
+const path = (points: readonly Point[], axis: number, scale: Scale) =>
   points
-    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(axis + x * perMm).toFixed(1)} ${yOf(y).toFixed(1)}`)
+    .map(
+      ([x, y], i) => `${i === 0 ? 'M' : 'L'}${(axis + x * scale.perMm).toFixed(1)} ${scale.y(y).toFixed(1)}`,
+    )
     .join('');
 
-const yOf = (level: number) => kneecapY - level * perMm;
+/** The drawing's scale: a small leg is drawn as large as a long one. */
+interface Scale {
+  perMm: number;
+  y: (level: number) => number;
+}
+
+const scaleFor = (form: LegForm): Scale => {
+  const perMm = 340 / -form.sole;
+  return { perMm, y: (level) => kneecapY - level * perMm };
+};
 
 /**
  * The leg from the front and from its outer side, from the readings, with what the stage lays over it.
@@ -97,8 +110,9 @@ export function LegFigure({
   );
   const front: View = { axis: 112, facing: drawn.front.facing };
   const outer: View = { axis: side === 'right' ? 292 : 372, facing: drawn.outer.facing };
+  const scale = scaleFor(form);
   const mid = width / 2 - 34;
-  const top = yOf(form.top);
+  const top = scale.y(form.top);
   return (
     <Drawing
       viewBox={`0 0 ${width} ${height}`}
@@ -106,8 +120,8 @@ export function LegFigure({
       aria-label={description}
       preserveAspectRatio="xMidYMin meet"
     >
-      <Limb outline={drawn.front} laid={laid?.front} axis={front.axis} top={top} />
-      <Limb outline={drawn.outer} laid={laid?.outer} axis={outer.axis} top={top} />
+      <Limb scale={scale} outline={drawn.front} laid={laid?.front} axis={front.axis} top={top} />
+      <Limb scale={scale} outline={drawn.outer} laid={laid?.outer} axis={outer.axis} top={top} />
       <g aria-hidden>
         <text x={front.axis - 84 * front.facing} y={top + 18} textAnchor="middle">
           L
@@ -122,7 +136,7 @@ export function LegFigure({
           {t('figure.outer')}
         </text>
       </g>
-      {layer.brace && <Brace form={form} front={front} outer={outer} layer={layer} />}
+      {layer.brace && <Brace scale={scale} form={form} front={front} outer={outer} layer={layer} />}
       {layer.kneecapMark && (
         <path
           d={`M${front.axis - 6} ${kneecapY}h12M${front.axis} ${kneecapY - 6}v12`}
@@ -133,6 +147,7 @@ export function LegFigure({
       {layer.dimensions?.map(({ id, to, label, now }, i) => (
         <Dimension
           key={id}
+          scale={scale}
           x={mid + i * 6}
           to={to}
           label={label}
@@ -144,7 +159,9 @@ export function LegFigure({
       {layer.marks.map((mark) => (
         <Mark
           key={mark.id}
-          mark={mark}
+          scale={scale}
+          // spots are places of the body, the rest distances that were measured
+          mark={mark.kind === 'spot' ? { ...mark, level: form.scaled(mark.level) } : mark}
           form={form}
           front={front}
           outer={outer}
@@ -152,44 +169,47 @@ export function LegFigure({
           onSelect={onSelect ? () => onSelect(mark.id) : undefined}
         />
       ))}
-      {layer.goniometer && <Goniometer {...layer.goniometer} x={side === 'right' ? 430 : 246} y={70} />}
+      {layer.goniometer && <Goniometer {...layer.goniometer} x={side === 'right' ? 430 : 254} y={70} />}
     </Drawing>
   );
 }
 
 function Limb({
+  scale,
   outline,
   laid,
   axis,
   top,
 }: {
+  scale: Scale;
   outline: { skin: Point[]; lines: Point[][] };
   laid: { skin: Point[] } | undefined;
   axis: number;
   top: number;
 }) {
   const [first, last] = [outline.skin[0]!, outline.skin.at(-1)!];
-  const [from, to] = [axis + first[0] * perMm, axis + last[0] * perMm];
+  const [from, to] = [axis + first[0] * scale.perMm, axis + last[0] * scale.perMm];
   // the cut through the thigh, drawn as the section it is
   const cut = `A${Math.abs(to - from) / 2} 9 0 0 ${to > from ? 0 : 1} ${from} ${top}`;
   return (
     <g aria-hidden>
-      <path className="skin" d={`${path(outline.skin, axis)}${cut}Z`} />
+      <path className="skin" d={`${path(outline.skin, axis, scale)}${cut}Z`} />
       <path
         className="form"
         d={`M${from} ${top}A${Math.abs(to - from) / 2} 9 0 0 ${to > from ? 1 : 0} ${to} ${top}`}
         style={{ stroke: color('skinLine') }}
       />
       {outline.lines.map((line, i) => (
-        <path key={i} className="form" d={path(line, axis)} />
+        <path key={i} className="form" d={path(line, axis, scale)} />
       ))}
-      {laid && <path className="other" d={path(laid.skin, axis)} />}
+      {laid && <path className="other" d={path(laid.skin, axis, scale)} />}
     </g>
   );
 }
 
 /** A line with a slash at each end, as on a drawing. */
 function Dimension({
+  scale,
   x,
   to,
   label,
@@ -197,6 +217,7 @@ function Dimension({
   left,
   right,
 }: {
+  scale: Scale;
   x: number;
   to: number;
   label: string;
@@ -204,7 +225,7 @@ function Dimension({
   left: number;
   right: number;
 }) {
-  const [from, end] = [kneecapY, yOf(to)];
+  const [from, end] = [kneecapY, scale.y(to)];
   const ink = now ? color('river') : color('edge');
   return (
     <g stroke={ink} fill="none" aria-hidden>
@@ -219,9 +240,16 @@ function Dimension({
 }
 
 /** A band round the limb at a level: its near edge, bowed as seen slightly from above. */
-function bandPath(view: View, left: number, right: number, level: number, thickness: number): string {
-  const [x0, x1] = [view.axis + left * perMm, view.axis + right * perMm];
-  const y = yOf(level);
+function bandPath(
+  scale: Scale,
+  view: View,
+  left: number,
+  right: number,
+  level: number,
+  thickness: number,
+): string {
+  const [x0, x1] = [view.axis + left * scale.perMm, view.axis + right * scale.perMm];
+  const y = scale.y(level);
   const bow = 7;
   return `M${x0} ${y - thickness / 2}Q${(x0 + x1) / 2} ${y + bow - thickness / 2} ${x1} ${y - thickness / 2}L${x1} ${y + thickness / 2}Q${(x0 + x1) / 2} ${y + bow + thickness / 2} ${x0} ${y + thickness / 2}Z`;
 }
@@ -237,6 +265,7 @@ function edgesAt(form: LegForm, level: number, front: View, outer: View) {
 }
 
 function Mark({
+  scale,
   mark,
   form,
   front,
@@ -244,6 +273,7 @@ function Mark({
   chosen,
   onSelect,
 }: {
+  scale: Scale;
   mark: FigureMark;
   form: LegForm;
   front: View;
@@ -262,12 +292,12 @@ function Mark({
       return (
         <g {...touch} aria-hidden>
           <path
-            d={bandPath(front, edges.front[0] - 2, edges.front[1] + 2, mark.level, thick)}
+            d={bandPath(scale, front, edges.front[0] - 2, edges.front[1] + 2, mark.level, thick)}
             fill={ink}
             opacity={strong ? 1 : 0.55}
           />
           <path
-            d={bandPath(outer, edges.outer[0] - 2, edges.outer[1] + 2, mark.level, thick)}
+            d={bandPath(scale, outer, edges.outer[0] - 2, edges.outer[1] + 2, mark.level, thick)}
             fill={ink}
             opacity={strong ? 1 : 0.55}
           />
@@ -276,17 +306,25 @@ function Mark({
     }
     case 'strap': {
       const seen = mark.face !== 'back';
-      const x = outer.axis + (seen ? fore : -back) * outer.facing * perMm;
-      const y = yOf(mark.level);
+      const x = outer.axis + (seen ? fore : -back) * outer.facing * scale.perMm;
+      const y = scale.y(mark.level);
       const upright = uprightOffset(form, mark.level, 6) * outer.facing;
       const skin = (seen ? fore : -back) * outer.facing;
-      const style = { fill: color('saddle'), opacity: mark.state === 'ahead' ? 0.28 : 0.92 };
-      const badge = outer.axis + (seen ? fore + 22 : -(back + 22)) * outer.facing * perMm;
+      // stitched along its edges, so that it stands out from the shell beneath
+      const style = {
+        fill: color('saddle'),
+        stroke: color('thread'),
+        strokeDasharray: '4 3',
+        opacity: mark.state === 'ahead' ? 0.4 : 1,
+      };
+      const badge = outer.axis + (seen ? fore + 22 : -(back + 22)) * outer.facing * scale.perMm;
       return (
         <g {...touch} aria-hidden>
-          {seen && <path d={bandPath(front, edges.front[0], edges.front[1], mark.level, 15)} style={style} />}
+          {seen && (
+            <path d={bandPath(scale, front, edges.front[0], edges.front[1], mark.level, 15)} style={style} />
+          )}
           <path
-            d={bandPath(outer, Math.min(skin, upright), Math.max(skin, upright), mark.level, 15)}
+            d={bandPath(scale, outer, Math.min(skin, upright), Math.max(skin, upright), mark.level, 15)}
             style={style}
           />
           <path d={`M${x} ${y}H${badge}`} stroke={ink} />
@@ -314,7 +352,7 @@ function Mark({
     case 'bend':
     case 'spot': {
       const [low, high] = mark.span ?? [mark.level - 9, mark.level + 9];
-      const [y0, y1] = [yOf(high), yOf(low)];
+      const [y0, y1] = [scale.y(high), scale.y(low)];
       const face = mark.face ?? 'lateral';
       const offset = {
         front: 0,
@@ -322,10 +360,12 @@ function Mark({
         medial: (medial - 10) * front.facing,
         lateral: -(lateral - 10) * front.facing,
       }[face];
-      const x = front.axis + offset * perMm;
+      const x = front.axis + offset * scale.perMm;
       const sideX =
         outer.axis +
-        ({ front: fore - 10, back: -(back - 10), medial: -14, lateral: 0 }[face] ?? 0) * outer.facing * perMm;
+        ({ front: fore - 10, back: -(back - 10), medial: -14, lateral: 0 }[face] ?? 0) *
+          outer.facing *
+          scale.perMm;
       if (mark.kind === 'scar')
         return (
           <g aria-hidden stroke={color('madder')} fill="none" strokeWidth={1.8}>
@@ -379,7 +419,7 @@ function Mark({
             <g key={cx}>
               <circle
                 cx={cx}
-                cy={yOf(mark.level)}
+                cy={scale.y(mark.level)}
                 r={strong ? 13 : 10}
                 fill={strong ? ink : color('sheet')}
                 stroke={ink}
@@ -387,7 +427,7 @@ function Mark({
               />
               <text
                 x={cx}
-                y={yOf(mark.level) + 5}
+                y={scale.y(mark.level) + 5}
                 textAnchor="middle"
                 style={{ fontWeight: 700, fill: strong ? color('sheet') : color('ink') }}
               >
@@ -418,11 +458,13 @@ function uprightOffset(form: LegForm, level: number, behind: number): number {
 
 /** A rigid frame on the leg: uprights on both sides, thigh and shin shells, hinges at the kneecap's upper edge. */
 function Brace({
+  scale,
   form,
   front,
   outer,
   layer,
 }: {
+  scale: Scale;
   form: LegForm;
   front: View;
   outer: View;
@@ -437,13 +479,14 @@ function Brace({
     levels
       .map((level, i) => {
         const off = form.edges(level)[edge] + gap;
-        const x = front.axis + (edge === 'medial' ? off : -off) * front.facing * perMm;
-        return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${yOf(level).toFixed(1)}`;
+        const x = front.axis + (edge === 'medial' ? off : -off) * front.facing * scale.perMm;
+        return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${scale.y(level).toFixed(1)}`;
       })
       .join('');
-  const sideX = (level: number) => outer.axis + uprightOffset(form, level, behind) * outer.facing * perMm;
+  const sideX = (level: number) =>
+    outer.axis + uprightOffset(form, level, behind) * outer.facing * scale.perMm;
   const sideUpright = levels
-    .map((level, i) => `${i === 0 ? 'M' : 'L'}${sideX(level).toFixed(1)} ${yOf(level).toFixed(1)}`)
+    .map((level, i) => `${i === 0 ? 'M' : 'L'}${sideX(level).toFixed(1)} ${scale.y(level).toFixed(1)}`)
     .join('');
   const shell = (level: number) => {
     const edges = edgesAt(form, level, front, outer);
@@ -451,17 +494,17 @@ function Brace({
     const sideEdge = outer.facing > 0 ? [upright, edges.outer[1]] : [edges.outer[0], upright];
     return (
       <g key={level} fill={color('saddle')} opacity={0.9}>
-        <path d={bandPath(front, edges.front[0] - gap, edges.front[1] + gap, level, 34)} />
-        <path d={bandPath(outer, sideEdge[0]!, sideEdge[1]!, level, 34)} />
+        <path d={bandPath(scale, front, edges.front[0] - gap, edges.front[1] + gap, level, 34)} />
+        <path d={bandPath(scale, outer, sideEdge[0]!, sideEdge[1]!, level, 34)} />
       </g>
     );
   };
   const hingeEdges = form.edges(hingeLevel);
-  const y = yOf(hingeLevel);
-  const kneecapEdge = yOf(levelOf('kneecap-upper-edge', form.stature));
+  const y = scale.y(hingeLevel);
+  const kneecapEdge = scale.y(levelOf('kneecap-upper-edge', form.stature));
   const hinges = [
-    front.axis + (hingeEdges.medial + gap) * front.facing * perMm,
-    front.axis - (hingeEdges.lateral + gap) * front.facing * perMm,
+    front.axis + (hingeEdges.medial + gap) * front.facing * scale.perMm,
+    front.axis - (hingeEdges.lateral + gap) * front.facing * scale.perMm,
     sideX(hingeLevel),
   ];
   return (

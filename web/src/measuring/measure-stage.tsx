@@ -100,7 +100,7 @@ export default function MeasureStage() {
   const turn = () => choose({ step: now.step.id, side: otherSide(now.side) });
 
   useHotkeys({ b: turn });
-  useFigureLayer(layerFor(now, measuring.steps, unit));
+  useFigureLayer(layerFor(now, measuring.states, measuring.steps, unit));
 
   const mayMeasure = may(user.role, 'measuring.write');
   const anyGirth = Object.values(state.sizing.readings).some(Boolean);
@@ -367,9 +367,15 @@ function BothSides({
   );
 }
 
-function layerFor(now: StepState, steps: MeasuringStep[], unit: LengthUnit): FigureLayer {
+function layerFor(
+  now: StepState,
+  states: StepState[],
+  steps: MeasuringStep[],
+  unit: LengthUnit,
+): FigureLayer {
   const girths = steps.filter((step) => step.kind === 'girth');
   const posture = steps.find((step) => step.kind === 'posture');
+  const angle = posture && stepAt(states, posture.id, now.side)?.posture?.angle;
   return {
     marks: girths.map((step) => ({
       id: step.id,
@@ -388,7 +394,7 @@ function layerFor(now: StepState, steps: MeasuringStep[], unit: LengthUnit): Fig
       ? {
           goniometer: {
             wanted: posture.target,
-            ...(now.step.kind === 'posture' && now.posture ? { angle: now.posture.angle } : {}),
+            ...(angle === undefined ? {} : { angle }),
           },
         }
       : {}),

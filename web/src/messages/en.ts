@@ -88,9 +88,8 @@ export const en = {
   case: {
     missing: 'There is no such case here.',
     size: 'size {{size}}',
-    order: 'Order: {{diagnosis}}',
+    order: 'Order: {{window}}, day {{count}} · {{diagnosis}}',
     noOrder: 'No order yet',
-    day: 'day {{count}}',
     next: 'Next: {{day}}',
     late: 'Late since {{day}}',
     unit: 'Lengths in {{unit}}. Change the unit',
@@ -273,8 +272,8 @@ export const en = {
     dayProblem: 'A whole number of days.',
     waitsForOrthotist: 'No order yet. An orthotist enters it.',
     free: 'free',
-    from: '{{from}} and beyond',
-    to: 'to {{to}}',
+    from: '{{from}}, flexion free',
+    to: 'to {{to}}, extension free',
     fromTo: '{{from}} to {{to}}',
   },
   orderProblem: {
@@ -717,6 +716,8 @@ export const en = {
     take: 'Take the review',
     sayWhich: 'Say which.',
     changes: 'Changed since {{day}}',
+    otherSize:
+      'By today’s girths the size would be {{now}}, not {{chosen}}. Measure anew before the next step.',
     course: 'Motion over the visits, degrees',
     refer: 'Call the prescriber now.',
     referProtective: 'No stops are changed today. The brace protects: it stays on as ordered.',

@@ -8,6 +8,7 @@ import { fieldBox, FieldProblem } from './field';
 const Frame = styled(DateField)`
   display: flex;
   flex-direction: column;
+  align-self: flex-start;
   gap: 4px;
 `;
 

@@ -7,14 +7,14 @@ import { ReadingField, readQuantity, useDraft } from './reading-field';
 test.each([
   [{ extension: 5, flexion: 90 }, '5° to 90°'],
   [{ extension: -5, flexion: 90 }, '−5° to 90°'],
-  [{ flexion: 90 }, 'to 90°'],
-  [{ extension: 10 }, '10° and beyond'],
+  [{ flexion: 90 }, 'to 90°, extension free'],
+  [{ extension: 10 }, '10°, flexion free'],
   [{}, 'free'],
 ])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
 
 test('numbers are printed as they are said', () => {
   expect(printStops({ extension: 0, flexion: null })).toBe('0 / none');
-  expect(printArc({ from: 8, to: undefined })).toBe('8° and beyond');
+  expect(printArc({ from: 8, to: undefined })).toBe('8°, flexion free');
   expect(printDay('2026-12-05')).toBe('5 Dec');
   expect([printMinutes(45), printMinutes(60), printMinutes(90)]).toEqual(['45 min', '1 h', '1 h 30']);
   expect(printClock(90)).toBe('1:30');

@@ -31,7 +31,17 @@ const dayFormat = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'shor
 const longDayFormat = new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' });
 const weekdayFormat = new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' });
 
+const dateFormat = new Intl.DateTimeFormat(locale, {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
 const asUtc = (day: string) => new Date(`${day}T00:00:00Z`);
+
+/** "17 May 1992" */
+export const printDate = (day: string): string => dateFormat.format(asUtc(day));
 
 /** "5 Dec" */
 export const printDay = (day: string): string => dayFormat.format(asUtc(day));

@@ -2,7 +2,7 @@ import { may } from '@estribo/core/access';
 import { addDays } from '@estribo/core/calendar';
 import { decideStops } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
-import { changesSince, proposeAdjustment, type SkinFinding } from '@estribo/core/reviewing';
+import { changesSince, proposeAdjustment, sizeByGirths, type SkinFinding } from '@estribo/core/reviewing';
 import { formatLength } from '@estribo/core/quantity';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
@@ -82,6 +82,10 @@ export default function ReviewStage() {
         knee,
       )
     : undefined;
+  const sizeNow = visit && sizeByGirths(state.model.chart, state.measuring.steps, visit.girths);
+  const chosenSize = state.sizing.chosen?.decided.size;
+  const otherSize =
+    sizeNow && sizeNow.outcome !== 'incomplete' && sizeNow.size !== chosenSize ? sizeNow : undefined;
   return (
     <>
       <Stack $gap={4}>
@@ -118,6 +122,11 @@ export default function ReviewStage() {
             ))}
           </Row>
         </Stack>
+      )}
+      {otherSize && chosenSize && (
+        <Notice tone="caution">
+          {t('reviewing.otherSize', { now: otherSize.size ?? t('sizing.madeToMeasure'), chosen: chosenSize })}
+        </Notice>
       )}
       <Course />
       {adjustment && <Rule />}

@@ -1,0 +1,80 @@
+import { chromium, type Page } from '@playwright/test';
+import { openStage, signIn, type Clinic } from './clinic';
+
+const address = process.env.ESTRIBO_SHOTS_ADDRESS!;
+const folder = process.env.ESTRIBO_SHOTS_FOLDER!;
+const clinic = { address } as Clinic;
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+
+async function visit(options: { width?: number; height?: number; dark?: boolean } = {}): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
+    colorScheme: options.dark ? 'dark' : 'light',
+    locale: 'en-GB',
+    timezoneId: 'Europe/Madrid',
+  });
+  return context.newPage();
+}
+
+const shoot = async (page: Page, name: string) => {
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+
+const page = await visit();
+await page.goto(`${address}/sign-in`);
+await page.getByLabel('Login').waitFor();
+await shoot(page, 'sign-in');
+await signIn(page, clinic);
+await page.getByText('Marta Quintela').first().waitFor();
+await shoot(page, 'bench');
+await page.goto(`${address}/cases`);
+await shoot(page, 'cases');
+await page.goto(`${address}/cases/new`);
+await shoot(page, 'new-case');
+
+for (const [name, stage, file] of [
+  ['Antón Freire', 'screen', 'screen'],
+  ['Roi Teixeira', 'screen', 'screen-blocked'],
+  ['Xoel Barreiro', 'size', 'size'],
+  ['Iria Castrelo', 'set', 'set'],
+  ['Noa Pazos', 'shape', 'shape'],
+  ['Noa Pazos', 'strap', 'strap'],
+  ['Brais Couto', 'check', 'check'],
+  ['Bento Lousado', 'wear', 'wear'],
+  ['Iria Castrelo', 'review', 'review'],
+] as const) {
+  await openStage(page, clinic, name, stage);
+  await shoot(page, file);
+}
+
+// a girth whose two readings disagree: the third is asked for
+await openStage(page, clinic, 'Uxia Seoane', 'measure');
+await page.getByLabel('Knee angle, right').fill('31');
+await page.getByRole('button', { name: 'Take it' }).click();
+await page.getByRole('button', { name: 'It is marked' }).click();
+for (const [reading, value] of [
+  ['first', '431'],
+  ['second', '438'],
+] as const) {
+  await page.getByLabel(`Girth right, ${reading} reading`).fill(value);
+  await page.getByRole('button', { name: 'Take it' }).click();
+}
+await page.getByLabel('Girth right, third reading').waitFor();
+await shoot(page, 'measure');
+
+const dark = await visit({ dark: true });
+await signIn(dark, clinic);
+await openStage(dark, clinic, 'Sabela Outeiro', 'set');
+await shoot(dark, 'set-dark');
+
+const tablet = await visit({ width: 834, height: 1112 });
+await signIn(tablet, clinic);
+await openStage(tablet, clinic, 'Uxia Seoane', 'measure');
+await shoot(tablet, 'measure-tablet');
+await browser.close();

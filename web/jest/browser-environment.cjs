@@ -14,6 +14,10 @@ module.exports = class extends TestEnvironment {
       'Headers',
       'ReadableStream',
     ];
+    this.global.CSS ??= {
+      escape: (text) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`),
+      supports: () => false,
+    };
     for (const name of lent) this.global[name] ??= globalThis[name];
   }
 };

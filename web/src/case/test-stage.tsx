@@ -1,0 +1,99 @@
+import type { Role } from '@estribo/core/access';
+import { foldCase, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { act, render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Suspense, useState, type ComponentType } from 'react';
+import { I18nProvider } from 'react-aria-components';
+import { MemoryRouter } from 'react-router';
+import { testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
+import type { FigureLayer } from '../figure/layer';
+import { bareLimb } from '../figure/layer';
+import { locale } from '../messages';
+import { CaseContext, type CaseWork } from './case-context';
+
+export interface Written {
+  kind: KindName;
+  stage: EntryStage;
+  body: Record<string, unknown>;
+  replaces?: string;
+}
+
+export const testToday = '2026-11-24';
+
+/** A logbook with a clear look and an order of two phases, the second in force on the test's day. */
+export function orderedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
+  const log = testLogbook();
+  log.looked();
+  log.order(order);
+  return log;
+}
+
+/** Both legs measured: 445 above and 348 below, size M. */
+export function measuredLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
+  const log = orderedLogbook(order);
+  for (const side of ['right', 'left'] as const) {
+    log.read('knee-posture', side, 31);
+    log.write('measure.marked', { step: 'mid-kneecap', side });
+    log.read('girth-above', side, 444, 446);
+    log.read('girth-below', side, 347, 349);
+  }
+  return log;
+}
+
+/**
+ * Shows a stage over a logbook, with what is written going into the logbook: the real fold, no server.
+ */
+export async function showStage(
+  Stage: ComponentType,
+  log: ReturnType<typeof testLogbook>,
+  { role = 'orthotist' as Role, unit = 'mm' as CaseWork['unit'] } = {},
+) {
+  const written: Written[] = [];
+  let figure: FigureLayer = bareLimb;
+  const showOnFigure = (layer: FigureLayer) => {
+    figure = layer;
+  };
+  function Host() {
+    const [, again] = useState(0);
+    const [selected, select] = useState<string>();
+    const work: CaseWork = {
+      state: foldCase(log.entries, testContext)!,
+      user: { id: userId, name: 'Ana Bouza', role },
+      today: testToday,
+      zone: 'Europe/Madrid',
+      unit,
+      waiting: new Set(),
+      selected,
+      select,
+      showOnFigure,
+      write: async (kind, stage, body, options = {}) => {
+        written.push({ kind, stage, body: body as Record<string, unknown>, ...options });
+        const id = log.write(kind, body, {
+          stage,
+          observedAt: `${testToday}T10:00:00.000Z`,
+          ...options,
+        } as never);
+        again((count) => count + 1);
+        return Promise.resolve(id);
+      },
+    };
+    return (
+      <CaseContext value={work}>
+        <Suspense>
+          <Stage />
+        </Suspense>
+      </CaseContext>
+    );
+  }
+  sessionStorage.clear();
+  const user = userEvent.setup();
+  render(
+    <I18nProvider locale={locale}>
+      <MemoryRouter>
+        <Host />
+      </MemoryRouter>
+    </I18nProvider>,
+  );
+  await act(async () => {});
+  return { written, user, figure: () => figure, state: () => foldCase(log.entries, testContext)! };
+}

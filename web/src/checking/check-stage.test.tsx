@@ -1,0 +1,84 @@
+import { screen } from '@testing-library/react';
+import { decideStops } from '@estribo/core/logbook';
+import { foldCase } from '@estribo/core/logbook';
+import { testContext } from '../../../core/src/logbook/test-case';
+import { measuredLogbook, showStage, testToday } from '../case/test-stage';
+import CheckStage from './check-stage';
+
+/** Stops of the day in both hinges. */
+function fittedLogbook(window: { extension?: number; flexion?: number } = { extension: 5, flexion: 90 }) {
+  const log = measuredLogbook({ phases: [{ fromDay: 0, window }] });
+  const body = decideStops(foldCase(log.entries, testContext)!, testToday, true)!;
+  const of = log.write('set.stops-chosen', body);
+  log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true });
+  return log;
+}
+
+const found = (name: string) => screen.getByLabelText(`${name}: Found`);
+const height = 'Hinge height against the kneecap’s upper edge';
+
+test('a hinge that sits low fails with by how much and what to do, and the figure shows it there', async () => {
+  const { user, written, figure } = await showStage(CheckStage, fittedLogbook());
+  await user.type(found(height), '−9{Enter}');
+  expect(written[0]).toMatchObject({ kind: 'check.recorded', body: { check: 'hinge-height', value: -9 } });
+  expect(screen.getByRole('alert').textContent).toBe(
+    'Outside the tolerance by 4 mm. Open, set the height, close in order again.',
+  );
+  expect(figure().hinge).toMatchObject({ above: -9 });
+  expect(figure().marks.find(({ id }) => id === 'hinge-height')?.state).toBe('bad');
+});
+
+test('the knee is judged by the order, not by the hinge’s piece', async () => {
+  const { user } = await showStage(CheckStage, fittedLogbook());
+  await user.type(found('Knee at the extension stop'), '7{Enter}');
+  expect(screen.queryByRole('alert')).toBeNull();
+  await user.type(found('Knee at the flexion stop'), '93{Enter}');
+  expect(screen.getByRole('alert').textContent).toMatch(/The knee passes the order by 3 °/);
+});
+
+test('strap 5 must lie above the calf', async () => {
+  const { user, written } = await showStage(CheckStage, fittedLogbook());
+  const name = 'Strap 5 above the calf’s largest girth';
+  await user.type(screen.getByLabelText(`${name}: strap`), '135');
+  await user.type(screen.getByLabelText(`${name}: calf`), '130{Enter}');
+  expect(written[0]!.body).toEqual({ check: 'strap-above-calf', value: 135, reference: 130 });
+  expect(screen.getByRole('alert').textContent).toMatch(/It lies on the largest girth or below it by 5 mm/);
+});
+
+test('no flexion ordered: no flexion stop to check', async () => {
+  await showStage(CheckStage, fittedLogbook({ extension: 0 }));
+  expect(screen.getByText('not needed: no stop ordered')).toBeTruthy();
+});
+
+test('all answered, it is signed by name; a failure is signed as one', async () => {
+  const log = fittedLogbook();
+  for (const [check, value] of [
+    ['hinge-height', 1],
+    ['hinge-behind-midline', 6],
+    ['knee-at-extension-stop', 11],
+    ['knee-at-flexion-stop', 88],
+  ] as const)
+    log.write('check.recorded', { check, value });
+  log.write('check.recorded', { check: 'strap-above-calf', value: 110, reference: 130 });
+  log.write('check.recorded', { check: 'not-twisted', seen: true });
+  log.write('check.recorded', { check: 'fibular-neck-clear', seen: true });
+  const { user, written } = await showStage(CheckStage, log, { role: 'technician' });
+  await user.click(screen.getByRole('button', { name: 'Toes warm, moving, felt: No' }));
+  expect(screen.getByText(/Open the straps now and look again/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Toes warm, moving, felt: Yes' }));
+  await user.click(screen.getByRole('button', { name: 'Sign as Ana Bouza: pass' }));
+  const signed = written.at(-1)!;
+  expect(signed).toMatchObject({ kind: 'check.signed', body: { result: 'pass' } });
+  expect(signed.body.madeFrom).toHaveLength(9);
+  expect(screen.getByText('Signed: all checks pass.')).toBeTruthy();
+});
+
+test('a value that is none is asked again', async () => {
+  const { user, written } = await showStage(CheckStage, fittedLogbook());
+  await user.type(found(height), 'low{Enter}');
+  expect(screen.getByText(/This is not a number/)).toBeTruthy();
+  await user.clear(found(height));
+  await user.type(found(height), '900{Enter}');
+  expect(screen.getByText('This lies off the leg.')).toBeTruthy();
+  expect(written).toEqual([]);
+});

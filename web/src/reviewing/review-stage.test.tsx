@@ -1,0 +1,98 @@
+import { decideSize, decideStops, foldCase } from '@estribo/core/logbook';
+import { screen } from '@testing-library/react';
+import { testContext } from '../../../core/src/logbook/test-case';
+import { measuredLogbook, showStage } from '../case/test-stage';
+import ReviewStage from './review-stage';
+
+jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
+
+/** Fitted two weeks ago with the stops of the first phase. */
+function firstPhase() {
+  const log = measuredLogbook();
+  const state = () => foldCase(log.entries, testContext)!;
+  log.write('size.chosen', decideSize(state())!);
+  log.write(
+    'motion.tested',
+    {
+      side: 'right',
+      mode: 'passive',
+      extension: -12,
+      flexion: 58,
+      limitReached: { extension: false, flexion: false },
+    },
+    { observedAt: '2026-11-10T10:00:00.000Z' },
+  );
+  const body = decideStops(state(), '2026-11-10', true)!;
+  const of = log.write('set.stops-chosen', body);
+  log.write(
+    'set.stops-fitted',
+    { medial: body.medial, lateral: body.lateral, of, moved: true },
+    { observedAt: '2026-11-10T10:00:00.000Z' },
+  );
+  return log;
+}
+
+type User = Awaited<ReturnType<typeof showStage>>['user'];
+const find = async (user: User, skin: string, pain: string) => {
+  await user.click(screen.getByRole('radio', { name: skin }));
+  await user.click(screen.getByRole('radio', { name: pain }));
+  await user.click(screen.getByRole('button', { name: 'Take the review' }));
+};
+
+test('what a review takes, what changed since, and the stops of the phase in force', async () => {
+  const { user, written } = await showStage(ReviewStage, firstPhase());
+  await user.type(screen.getByLabelText('Knee, neutral zero'), '0-8-84{Enter}');
+  await user.type(screen.getByLabelText('Girth above'), '431{Enter}');
+  await user.type(screen.getByLabelText('Worn a day (may stay empty)'), '22');
+  await find(user, 'Skin clear', '2');
+  expect(written.map(({ kind, stage }) => `${stage} ${kind}`)).toEqual([
+    'review motion.tested',
+    'review measure.read',
+    'review review.found',
+  ]);
+  expect(written[2]!.body).toEqual({ skin: 'clear', pain: 2, hours: 22 });
+  expect(screen.getByText('58° → 84°')).toBeTruthy();
+  expect(screen.getByText('445 mm → 431 mm')).toBeTruthy();
+  expect(screen.getByRole('heading', { name: 'To phase 2 of the order: 5° to 90°' })).toBeTruthy();
+  await user.click(screen.getByRole('checkbox'));
+  await user.click(screen.getByRole('button', { name: 'Choose 10 / 90 for both hinges' }));
+  expect(written.at(-1)).toMatchObject({ kind: 'set.stops-chosen', stage: 'review', body: { phase: 1 } });
+});
+
+test.each([
+  ['broken', '2', /The skin is broken/],
+  ['stays red', '8', /The skin stays red. The pain is 7 or more/],
+])('skin %s and pain %s: call, change nothing', async (skin, pain, said) => {
+  const { user } = await showStage(ReviewStage, firstPhase());
+  await find(user, skin, pain);
+  expect(screen.getByText(said)).toBeTruthy();
+  expect(screen.getByText(/it stays on as ordered/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+});
+
+test('when swelling has fallen the girths of today point to another size', async () => {
+  const { user } = await showStage(ReviewStage, firstPhase());
+  await user.type(screen.getByLabelText('Girth above'), '415{Enter}');
+  await user.type(screen.getByLabelText('Girth below'), '322{Enter}');
+  await find(user, 'Skin clear', '1');
+  expect(screen.getByText(/By today’s girths the size would be S, not M/)).toBeTruthy();
+});
+
+test('skin and pain are needed; hours are not', async () => {
+  const { user, written } = await showStage(ReviewStage, firstPhase());
+  await user.click(screen.getByRole('button', { name: 'Take the review' }));
+  expect(screen.getAllByText('Say which.')).toHaveLength(2);
+  await user.type(screen.getByLabelText('Worn a day (may stay empty)'), '30');
+  await find(user, 'Skin clear', '0');
+  expect(screen.getByText('From 0 to 24.')).toBeTruthy();
+  expect(written).toEqual([]);
+});
+
+test('the next review is planned on a later day', async () => {
+  const log = firstPhase();
+  log.write('review.found', { skin: 'clear', pain: 1 });
+  const { user, written } = await showStage(ReviewStage, log);
+  await user.click(screen.getByRole('button', { name: 'Plan it' }));
+  expect(written[0]).toMatchObject({ kind: 'visit.planned', body: { day: '2026-12-08', purpose: 'review' } });
+  expect(screen.getByText('Next review 8 Dec.')).toBeTruthy();
+});

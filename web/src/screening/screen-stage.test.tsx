@@ -1,0 +1,106 @@
+import { screen } from '@testing-library/react';
+import { testLogbook } from '../../../core/src/logbook/test-case';
+import { showStage } from '../case/test-stage';
+import ScreenStage from './screen-stage';
+
+test('one touch records everything as looked for and not found', async () => {
+  const { user, written, state } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'None of these found' }));
+  const answers = written[0]!.body.answers as { present: boolean }[];
+  expect(answers).toHaveLength(state().programme.findings.length);
+  expect(answers.some(({ present }) => present)).toBe(false);
+  expect(screen.getByText('Looked for everything, found nothing.')).toBeTruthy();
+});
+
+test('what is found is touched, noted, and advised on', async () => {
+  const { user, written } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'Allergy to a material' }));
+  await user.type(screen.getByLabelText('About: Allergy to a material'), 'neoprene');
+  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  expect(written[0]!.body.answers).toContainEqual({
+    finding: 'allergy-to-material',
+    present: true,
+    note: 'neoprene',
+  });
+  expect(screen.getByText(/Check every liner and pad against it/)).toBeTruthy();
+});
+
+test('a blocking finding says whom to call; going on needs a reason', async () => {
+  const log = testLogbook();
+  const look = log.looked('cold-or-blue-toes');
+  const { user, written } = await showStage(ScreenStage, log);
+  expect(screen.getByText(/Call a physician now/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Go on in spite of it' }));
+  await user.click(screen.getByRole('button', { name: 'Go on, in my name' }));
+  expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
+  await user.type(screen.getByLabelText(/Who has cleared it/), 'vascular clinic, today 9:00');
+  await user.click(screen.getByRole('button', { name: 'Go on, in my name' }));
+  expect(written[0]).toMatchObject({
+    kind: 'screen.overridden',
+    body: { finding: 'cold-or-blue-toes', of: look, reason: 'vascular clinic, today 9:00' },
+  });
+  expect(screen.getByText(/went on in spite of it/)).toBeTruthy();
+});
+
+test('only an orthotist goes on', async () => {
+  const log = testLogbook();
+  log.looked('infected-wound');
+  await showStage(ScreenStage, log, { role: 'technician' });
+  expect(screen.getByText('Only an orthotist may go on in spite of it.')).toBeTruthy();
+});
+
+test('an order with nothing in it says what it needs, each at its field', async () => {
+  const log = testLogbook();
+  log.looked();
+  const { user, written } = await showStage(ScreenStage, log);
+  await user.click(screen.getByRole('button', { name: 'Take the order' }));
+  expect(screen.getAllByText('This is needed.').length).toBeGreaterThanOrEqual(5);
+  expect(written).toEqual([]);
+});
+
+test('an order is entered in phases; the wrong way round is asked back', async () => {
+  const log = testLogbook();
+  log.looked();
+  const { user, written } = await showStage(ScreenStage, log);
+  await user.type(screen.getByLabelText('Diagnosis'), 'Ligament tear');
+  await user.type(screen.getByLabelText('Prescriber'), 'Dr Elva Nogueira');
+  await user.click(screen.getAllByRole('spinbutton')[0]!);
+  await user.keyboard('07112026');
+  await user.type(screen.getByLabelText('Extension'), '−5');
+  await user.type(screen.getByLabelText('Flexion'), '60');
+  await user.click(screen.getByRole('button', { name: 'Next phase' }));
+  await user.type(screen.getAllByLabelText('From day')[1]!, '14');
+  await user.type(screen.getAllByLabelText('Extension')[1]!, '90');
+  await user.type(screen.getAllByLabelText('Flexion')[1]!, '10');
+  await user.click(screen.getByRole('radio', { name: 'Not protective' }));
+  await user.type(screen.getByLabelText(/How it is to be worn/), 'for walking');
+  await user.click(screen.getByRole('button', { name: 'Take the order' }));
+  expect(screen.getByText(/Extension lies beyond flexion/)).toBeTruthy();
+  expect(written).toEqual([]);
+  await user.clear(screen.getAllByLabelText('Extension')[1]!);
+  await user.clear(screen.getAllByLabelText('Flexion')[1]!);
+  await user.type(screen.getAllByLabelText('Flexion')[1]!, '90');
+  await user.click(screen.getByRole('button', { name: 'Take the order' }));
+  expect(written[0]).toMatchObject({
+    kind: 'order.given',
+    body: {
+      diagnosis: 'Ligament tear',
+      side: 'right',
+      dayZero: '2026-11-07',
+      phases: [
+        { fromDay: 0, window: { extension: -5, flexion: 60 } },
+        { fromDay: 14, window: { flexion: 90 } },
+      ],
+      protective: false,
+      trouble: 'take-off',
+    },
+  });
+  expect(screen.getByText('to 90°, extension free')).toBeTruthy();
+});
+
+test('a technician waits for the order', async () => {
+  const log = testLogbook();
+  log.looked();
+  await showStage(ScreenStage, log, { role: 'technician' });
+  expect(screen.getByText('No order yet. An orthotist enters it.')).toBeTruthy();
+});

@@ -1,0 +1,45 @@
+import { screen } from '@testing-library/react';
+import { measuredLogbook, showStage } from '../case/test-stage';
+import ShapeStage from './shape-stage';
+
+test('pads lie on a scar: the one that splits straddles it, and all go in as advised', async () => {
+  const { user, written, figure } = await showStage(ShapeStage, measuredLogbook());
+  await user.click(screen.getByRole('button', { name: 'Note a scar' }));
+  await user.type(screen.getByLabelText('From (− is below the mark)'), '-20');
+  await user.type(screen.getByLabelText('To'), '−16 cm');
+  await user.click(screen.getByRole('button', { name: 'Take the scar' }));
+  expect(written[0]!.body).toEqual({ face: 'front', from: -20, to: -160 });
+  expect(screen.getByText('lies on the scar: split it and straddle the scar')).toBeTruthy();
+  expect(figure().marks.find(({ kind }) => kind === 'scar')?.span).toEqual([-160, -20]);
+  await user.click(screen.getByRole('button', { name: 'All pads as advised' }));
+  expect(written.slice(1).map(({ body }) => body)).toEqual([
+    { pad: 'thigh-front', done: 'placed' },
+    { pad: 'shin-strap-4', done: 'split' },
+  ]);
+});
+
+test('a bend is judged before it is made, and the account says what is left', async () => {
+  const { user, written } = await showStage(ShapeStage, measuredLogbook());
+  await user.type(screen.getByLabelText('From the hinge (− is below)'), '-30');
+  await user.type(screen.getByLabelText('Amount'), '6');
+  expect(screen.getByText(/Too near to the hinge. More than one step takes./)).toBeTruthy();
+  await user.clear(screen.getByLabelText('From the hinge (− is below)'));
+  await user.type(screen.getByLabelText('From the hinge (− is below)'), '-110');
+  await user.clear(screen.getByLabelText('Amount'));
+  await user.type(screen.getByLabelText('Amount'), '4{Enter}');
+  expect(written[0]!.body).toEqual({
+    upright: 'medial',
+    place: -110,
+    direction: 'away-from-limb',
+    amount: 4,
+  });
+  expect(screen.getByText(/medial upright, 110 mm below the hinge, 4° away from the limb/)).toBeTruthy();
+  expect(screen.getByText(/medial 4°, 11° left; lateral 0°, 15° left, of 15° each/)).toBeTruthy();
+});
+
+test('a bend without a place is asked again', async () => {
+  const { user, written } = await showStage(ShapeStage, measuredLogbook());
+  await user.click(screen.getByRole('button', { name: 'Note the bend' }));
+  expect(screen.getAllByText('Type a number.').length).toBe(2);
+  expect(written).toEqual([]);
+});

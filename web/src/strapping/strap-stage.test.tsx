@@ -1,0 +1,69 @@
+import { act, screen } from '@testing-library/react';
+import { measuredLogbook, showStage } from '../case/test-stage';
+import StrapStage from './strap-stage';
+
+/** A logbook in which the sequence is done up to a step. */
+function strappedTo(step: string) {
+  const log = measuredLogbook();
+  const order = [
+    'open-all',
+    'draw-on',
+    'level-hinges',
+    'strap-1',
+    'strap-2',
+    'press-hinges',
+    'strap-3',
+    'strap-4',
+    'strap-5',
+    'strap-6',
+    'settling-walk',
+  ];
+  for (const id of order.slice(0, order.indexOf(step))) log.write('strap.done', { step: id, pass: 1 });
+  return log;
+}
+
+test('one strap at a time: posture and what to hold stand large, and the figure shows the number', async () => {
+  const { user, written, figure } = await showStage(StrapStage, strappedTo('strap-2'));
+  expect(screen.getByText('Knee 45°')).toBeTruthy();
+  expect(screen.getByText('Hold the frame level; close strap 2.')).toBeTruthy();
+  expect(figure().marks.find(({ state }) => state === 'now')).toMatchObject({ id: 'strap-2', label: '2' });
+  expect(figure().marks.find(({ id }) => id === 'strap-1')?.state).toBe('done');
+  await user.keyboard('{Enter}');
+  expect(written).toEqual([{ kind: 'strap.done', stage: 'strap', body: { step: 'strap-2', pass: 1 } }]);
+  expect(screen.getByText('Press both hinges back')).toBeTruthy();
+});
+
+test('strap 5 carries the caution of the fibular neck', async () => {
+  await showStage(StrapStage, strappedTo('strap-5'));
+  expect(screen.getByText(/neck of the fibula/)).toBeTruthy();
+});
+
+test('the walk runs on a clock, and what it was is recorded: time and drop', async () => {
+  const began = Date.now();
+  const now = jest.spyOn(Date, 'now').mockReturnValue(began);
+  const { user, written } = await showStage(StrapStage, strappedTo('settling-walk'));
+  expect(screen.getByRole('timer').textContent).toBe('5:00');
+  await user.click(screen.getByRole('button', { name: /Start the walk/ }));
+  expect(screen.getByText(/The walk is to last 5 minutes/)).toBeTruthy();
+  now.mockReturnValue(began + 4 * 60_000 + 30_000);
+  await act(() => new Promise((resolve) => setTimeout(resolve, 600)));
+  expect(screen.getByRole('timer').textContent).toBe('0:30');
+  await user.type(screen.getByLabelText('Dropped by (may stay empty)'), '0,4 cm{Enter}');
+  expect(written[0]!.body).toEqual({ step: 'settling-walk', pass: 1, minutes: 4.5, dropped: 4 });
+  expect(screen.getByText(/Second pass: re-tighten/)).toBeTruthy();
+  now.mockRestore();
+});
+
+test('putting it on anew starts the sequence, and the old one stays in the record', async () => {
+  const log = strappedTo('strap-4');
+  const { user, written, state } = await showStage(StrapStage, log);
+  await user.click(screen.getByRole('button', { name: 'Put it on anew' }));
+  expect(written[0]!.kind).toBe('strap.begun');
+  expect(state().strapping.now?.id).toBe('open-all');
+  expect(state().lines.filter(({ entry }) => entry.kind === 'strap.done')).toHaveLength(7);
+});
+
+test('reception and readers close no strap', async () => {
+  await showStage(StrapStage, strappedTo('strap-1'), { role: 'reader' });
+  expect(screen.queryByRole('button', { name: /is closed/ })).toBeNull();
+});

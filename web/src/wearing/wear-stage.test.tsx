@@ -1,0 +1,59 @@
+import { screen, within } from '@testing-library/react';
+import { measuredLogbook, showStage } from '../case/test-stage';
+import WearStage from './wear-stage';
+
+jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
+
+const loose = { protective: false, trouble: 'take-off', wearing: 'for walking' } as const;
+
+test('a protective order is worn as ordered and offers no growth', async () => {
+  const { user, written } = await showStage(WearStage, measuredLogbook());
+  expect(screen.queryByLabelText('On the first day')).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Wear it as ordered' }));
+  expect(written[0]).toMatchObject({
+    kind: 'wear.planned',
+    body: { kind: 'as-ordered', from: '2026-11-24', wearing: 'day and night' },
+  });
+  expect(screen.getByText('Keep it on, keep still, call at once.')).toBeTruthy();
+});
+
+test('another order grows from the model’s numbers, day by day', async () => {
+  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  await user.clear(screen.getByLabelText('At most'));
+  await user.type(screen.getByLabelText('At most'), '90');
+  await user.click(screen.getByRole('button', { name: 'Take the plan' }));
+  expect(written[0]!.body).toEqual({
+    kind: 'growing',
+    from: '2026-11-24',
+    firstDay: 30,
+    grow: 30,
+    everyDays: 1,
+    ceiling: 90,
+  });
+  const days = within(screen.getByRole('list', { name: 'Day by day' })).getAllByRole('listitem');
+  expect(days.slice(0, 4).map(({ textContent }) => textContent)).toEqual([
+    '24 Nov: 30 min',
+    '25 Nov: 1 h',
+    '26 Nov: 1 h 30',
+    '27 Nov: 1 h 30',
+  ]);
+  expect(screen.getByText('After 7 Dec: 1 h 30 a day.')).toBeTruthy();
+});
+
+test('a plan that cannot be is said beside it and is not taken', async () => {
+  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  await user.clear(screen.getByLabelText('At most'));
+  await user.type(screen.getByLabelText('At most'), '10');
+  expect(screen.getByText('The ceiling lies below the first day.')).toBeTruthy();
+  await user.clear(screen.getByLabelText('A step every'));
+  await user.type(screen.getByLabelText('A step every'), '0{Enter}');
+  expect(screen.getByText(/A whole number, 1 or more/)).toBeTruthy();
+  expect(written).toEqual([]);
+});
+
+test('teach-back says who put it on', async () => {
+  const { user, written } = await showStage(WearStage, measuredLogbook());
+  await user.click(screen.getByRole('button', { name: 'Put on by the carer' }));
+  expect(written[0]).toMatchObject({ kind: 'wear.taught', body: { who: 'carer' } });
+  expect(screen.getByText('Put on by the carer before leaving.')).toBeTruthy();
+});

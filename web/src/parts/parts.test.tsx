@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { printArc, printClock, printDay, printMinutes, printStops, printWindow, signed } from './print';
@@ -61,7 +61,7 @@ test('digits typed anywhere go to the reading, Enter takes it, and a draft survi
   const user = userEvent.setup();
   const onTake = jest.fn();
   const { unmount } = render(<Taker onTake={onTake} />);
-  screen.getByText('elsewhere').focus();
+  act(() => screen.getByText('elsewhere').focus());
   await user.keyboard('366{Enter}');
   expect(onTake).toHaveBeenCalledWith('366');
   unmount();

@@ -1,0 +1,107 @@
+import { foldCase, kinds, type AnyRecordedEntry } from '@estribo/core/logbook';
+import { stages } from '@estribo/core/programmes';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import frozen from '../../../core/src/logbook/frozen/version-1.json';
+import { testContext } from '../../../core/src/logbook/test-case';
+import { queries } from '../api/clinic';
+import { useWork } from './case-context';
+import { describeEntry } from './describe-entry';
+import { Rail } from './rail';
+import { RecordStrip } from './record-strip';
+import { measuredLogbook, orderedLogbook, showStage, testToday } from './test-stage';
+
+globalThis.fetch = (async () => new Response(JSON.stringify({ staff: [] }))) as typeof fetch;
+
+const entries = frozen.entries as unknown as AnyRecordedEntry[];
+const state = foldCase(entries, testContext)!;
+
+test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
+  const described = entries.map((entry) => ({ kind: entry.kind, ...describeEntry(entry, state, 'mm') }));
+  expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
+  for (const { title, value, rest } of described) {
+    expect(title.length).toBeGreaterThan(2);
+    for (const text of [title, value, rest])
+      expect(text ?? '').not.toMatch(/undefined|NaN|\{\{|^\w+\.[\w-]+$/);
+  }
+});
+
+test.each([
+  ['measure.read', 'mm', 'Knee by goniometer 31° right'],
+  ['size.chosen', 'mm', 'Size M'],
+  ['set.stops-fitted', 'mm', 'Stops fitted 10 / 90 both hinges'],
+  ['motion.tested', 'mm', 'Motion 0-8-84 passive'],
+  ['visit.planned', 'mm', 'Visit planned 30 Nov review'],
+] as const)('%s reads: %s %s', (kind, unit, said) => {
+  const { title, value, rest } = describeEntry(
+    entries.find((entry) => entry.kind === kind)!,
+    state,
+    unit,
+  );
+  expect([title, value, rest].filter(Boolean).join(' ')).toContain(said);
+});
+
+test('a length is said in the user’s unit', () => {
+  const girth = entries.find((entry) => entry.kind === 'measure.read' && entry.body.value === 444)!;
+  expect(describeEntry(girth, state, 'cm').value).toBe('44.4 cm');
+  expect(describeEntry(girth, state, 'in').value).toBe('17.48 in');
+});
+
+function Strip() {
+  const { state: shown } = useWork();
+  return (
+    <QueryClientProvider client={queries}>
+      <RecordStrip state={shown} today={testToday} />
+    </QueryClientProvider>
+  );
+}
+
+test('the newest entry stands first; a correction needs value and reason, and the old one is struck', async () => {
+  const { user, written } = await showStage(Strip, measuredLogbook());
+  const lines = within(screen.getByRole('region', { name: 'Record' })).getAllByRole('listitem');
+  expect(lines[0]!.textContent).toMatch(/Girth below 349 mm left/);
+  await user.click(within(lines[0]!).getByRole('button', { name: 'Correct: Girth below' }));
+  await user.type(screen.getByLabelText('What it should say (mm)'), '35,4 cm');
+  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
+  await user.type(screen.getByLabelText('Reason'), 'tape was slanted');
+  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  expect(written[0]).toMatchObject({
+    kind: 'measure.read',
+    body: { value: 354 },
+    reason: 'tape was slanted',
+  });
+  expect(document.querySelector('s')?.textContent).toMatch(/349 mm/);
+  expect(screen.queryByRole('dialog')).toBeNull();
+});
+
+test('what is taken out stays, struck through, with the reason', async () => {
+  const { user, written } = await showStage(Strip, measuredLogbook());
+  await user.click(screen.getAllByRole('button', { name: 'Correct: Mid-kneecap marked' })[0]!);
+  await user.type(screen.getByLabelText('Reason'), 'other leg');
+  await user.click(screen.getByRole('button', { name: 'Take it out' }));
+  expect(written[0]).toMatchObject({ kind: 'record.withdrawn', reason: 'other leg' });
+  expect(document.querySelector('s')?.textContent).toMatch(/Mid-kneecap marked/);
+});
+
+test('the opening is not corrected, and a technician does not correct an order', async () => {
+  await showStage(Strip, orderedLogbook(), { role: 'technician' });
+  expect(screen.queryByRole('button', { name: 'Correct: Case opened' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Correct: Order' })).toBeNull();
+});
+
+test('the rail names each stage with its state, and where one is', () => {
+  const log = orderedLogbook();
+  log.looked('cold-or-blue-toes');
+  const blocked = foldCase(log.entries, testContext)!;
+  render(
+    <MemoryRouter>
+      <Rail caseId="c" current="screen" states={blocked.stages} />
+    </MemoryRouter>,
+  );
+  const links = screen.getAllByRole('link');
+  expect(links).toHaveLength(stages.length);
+  expect(links[0]!.getAttribute('aria-current')).toBe('page');
+  expect(links[1]!.getAttribute('aria-label')).toBe('Measure, blocked: Cold or blue toes');
+});

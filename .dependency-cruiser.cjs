@@ -72,9 +72,9 @@ module.exports = {
     },
     {
       name: 'core-by-its-public-index',
-      comment: 'web and server import core by the index of each folder.',
+      comment: 'web and server import core by the index of each folder; tests may use its test logbook.',
       severity: 'error',
-      from: { path: '^(web|server)/src/' },
+      from: { path: '^(web|server)/src/', pathNot: '(\\.test\\.tsx?|/test-[a-z]+\\.tsx?)$' },
       to: { path: '^core/src/', pathNot: '^core/src/[^/]+/index\\.ts$' },
     },
     {

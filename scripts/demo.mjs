@@ -1,7 +1,16 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, secretIn, startDatabase } from './database.mjs';
-import { built, checkNode, debianPackages, mariadb, npmPackages, root, workplace } from './machine.mjs';
+import {
+  built,
+  checkNode,
+  debianPackages,
+  mariadb,
+  npmPackages,
+  onlyOne,
+  root,
+  workplace,
+} from './machine.mjs';
 import { startServer } from './server.mjs';
 import { run, step } from './steps.mjs';
 
@@ -10,6 +19,7 @@ await run(async () => {
   const elsewhere = process.env.ESTRIBO_DATABASE_URL;
   console.log('Estribo, a fitting bench for orthotists');
   checkNode();
+  onlyOne();
   if (!elsewhere) await debianPackages([mariadb]);
   await npmPackages();
   await built();

@@ -1,12 +1,13 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { freePort, secretIn, startDatabase } from './database.mjs';
-import { checkNode, debianPackages, mariadb, npmPackages, root, workplace } from './machine.mjs';
+import { checkNode, debianPackages, mariadb, npmPackages, onlyOne, root, workplace } from './machine.mjs';
 import { run, step } from './steps.mjs';
 
 // Both sides with reload: the server by tsx, the interface by Vite, which passes /api on to the server.
 await run(async () => {
   checkNode();
+  onlyOne();
   await debianPackages([mariadb]);
   await npmPackages();
   let database;

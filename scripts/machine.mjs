@@ -35,6 +35,24 @@ export function checkNode() {
     );
 }
 
+/**
+ * Only one start at a time works in this folder: database and packages are shared.
+ * @throws Stop when another one is running
+ */
+export function onlyOne() {
+  mkdirSync(workplace, { recursive: true });
+  const file = join(workplace, 'running');
+  const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  const command =
+    pid > 0 && existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
+  if (pid !== process.pid && /scripts\/(demo|dev|rebuild)\.mjs/.test(command))
+    throw new Stop(
+      `Estribo is running in this folder already (process ${pid}). Stop it with Ctrl-C or "kill ${pid}", then start again.`,
+    );
+  writeFileSync(file, String(process.pid));
+  process.once('exit', () => rmSync(file, { force: true }));
+}
+
 /** Installs Debian packages that are missing, without leaving a service running. */
 export async function debianPackages(wanted) {
   const missing = wanted.filter(({ program }) => !hasProgram(program)).map(({ name }) => name);

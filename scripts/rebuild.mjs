@@ -1,12 +1,22 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { startDatabase } from './database.mjs';
-import { built, checkNode, debianPackages, mariadb, npmPackages, root, workplace } from './machine.mjs';
+import {
+  built,
+  checkNode,
+  debianPackages,
+  mariadb,
+  npmPackages,
+  onlyOne,
+  root,
+  workplace,
+} from './machine.mjs';
 import { run } from './steps.mjs';
 
 // Computes every case's summary again from its entries and says where it differed.
 await run(async () => {
   checkNode();
+  onlyOne();
   const elsewhere = process.env.ESTRIBO_DATABASE_URL;
   if (!elsewhere) await debianPackages([mariadb]);
   await npmPackages();

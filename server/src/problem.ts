@@ -43,12 +43,25 @@ function asProblem(error: unknown): Problem | undefined {
     : undefined;
 }
 
+/**
+ * What may be logged of an error nobody foresaw: its type, its code and where it came from. Never its
+ * message nor its members: those of the database hold what was sent.
+ */
+function traceOf(error: unknown): { type: string; code?: string; trace: string[] } {
+  const { name, code, stack } = error as Error & { code?: string };
+  return {
+    type: name,
+    ...(code ? { code } : {}),
+    trace: (stack ?? '').split('\n').filter((line) => /^\s+at /.test(line)),
+  };
+}
+
 export const problemHandler =
   (log: Logger): ErrorRequestHandler =>
   (error, req, res, next) => {
     if (res.headersSent) return next(error);
     const problem = asProblem(error);
-    if (!problem) log.error({ err: error, method: req.method, route: req.route?.path }, 'request failed');
+    if (!problem) log.error({ ...traceOf(error), method: req.method }, 'request failed');
     send(
       res,
       problem ?? new Problem(500, 'Failed', 'Something went wrong here. Nothing was stored; send it again.'),

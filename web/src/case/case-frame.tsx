@@ -91,8 +91,7 @@ const FigurePlace = styled.figure`
   & > label {
     position: absolute;
     right: 12px;
-    bottom: 2px;
-    min-height: 32px;
+    bottom: -4px;
     font-size: ${size.small};
   }
 `;
@@ -100,7 +99,7 @@ const FigurePlace = styled.figure`
 const Work = styled.main`
   grid-area: work;
   overflow: auto;
-  padding: 24px 28px;
+  padding: 18px 28px 24px;
   min-height: 0;
 `;
 
@@ -206,7 +205,7 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
           <RecordStrip state={state} today={today} />
         </RecordPlace>
         <Work aria-label={named('stages', stage)}>
-          <Stack $gap={14}>
+          <Stack $gap={12}>
             <OutboxRefused caseId={state.case} />
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>

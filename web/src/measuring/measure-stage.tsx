@@ -29,7 +29,7 @@ const Table = styled.table`
   & td {
     text-align: left;
     padding: 0 8px 0 0;
-    height: 32px;
+    height: 36px;
     border-bottom: 1px solid ${color('line')};
     font-weight: 400;
     white-space: nowrap;
@@ -49,7 +49,7 @@ const Cell = styled(Plain)<{ $now: boolean }>`
   border: 0;
   background: ${({ $now }) => ($now ? color('riverWash') : 'transparent')};
   font-weight: ${({ $now }) => ($now ? 700 : 400)};
-  min-height: 32px;
+  min-height: 44px;
   min-width: 96px;
   text-align: left;
   border-radius: 4px;

@@ -10,7 +10,7 @@ const Head = styled(Heading)`
 `;
 
 const Trigger = styled(Button)`
-  min-height: 32px;
+  min-height: 44px;
   border: 0;
   padding: 4px 4px 4px 0;
   background: none;

@@ -1,0 +1,80 @@
+import { Writable } from 'node:stream';
+import { pino } from 'pino';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { createApp } from './app';
+import { DatabaseSessionStore } from './clinic/session-store';
+import { testClinic, testPassword, type TestClinic } from './test-clinic';
+
+let clinic: TestClinic;
+beforeAll(async () => {
+  clinic = await testClinic();
+});
+afterAll(() => clinic.close());
+
+test('the log tells requests and failures, and nothing of a patient', async () => {
+  const lines: string[] = [];
+  const stream = new Writable({
+    write: (chunk, _encoding, done) => {
+      lines.push(String(chunk));
+      done();
+    },
+  });
+  const { db, now } = clinic.context;
+  const app = createApp(
+    { ...clinic.context, log: pino({ level: 'info' }, stream) },
+    { store: new DatabaseSessionStore(db, now), sessionSecret: 'only for tests' },
+  );
+  const agent = request.agent(app);
+  await agent.post('/api/session').send({ login: 'orthotist', password: testPassword }).expect(200);
+  await agent.get('/api/people?find=Castrelo').expect(200);
+  await agent
+    .put(`/api/people/${v7()}`)
+    .send({ givenName: 'Secreta', familyName: 'Persona', born: '1999-01-01' })
+    .expect(200);
+  // the database refuses this one with a message that quotes the value
+  await db.query('ALTER TABLE person ADD CONSTRAINT one_name UNIQUE (familyFirst)');
+  const failed = await agent
+    .put(`/api/people/${v7()}`)
+    .send({ givenName: 'Secreta', familyName: 'Persona', born: '1999-01-01' });
+  await db.query('ALTER TABLE person DROP CONSTRAINT one_name');
+  const log = lines.join('');
+  expect(lines.length).toBeGreaterThanOrEqual(4);
+  expect(log).toContain('"statusCode":200');
+  expect(failed.status).toBeLessThan(600);
+  for (const secret of ['Castrelo', 'Secreta', 'Persona', testPassword, 'orthotist'])
+    expect({ secret, logged: log.includes(secret) }).toEqual({ secret, logged: false });
+});
+
+test('a failure nobody foresaw is 500 without a trace in the answer, and logged without its message', async () => {
+  const lines: string[] = [];
+  const stream = new Writable({
+    write: (chunk, _encoding, done) => {
+      lines.push(String(chunk));
+      done();
+    },
+  });
+  const broken = {
+    ...clinic.context,
+    log: pino({ level: 'info' }, stream),
+    db: new Proxy(clinic.context.db, {
+      get: (target, member) =>
+        member === 'transaction'
+          ? () => Promise.reject(Object.assign(new Error('Castrelo lives in Ribanova'), { code: 'ER_ODD' }))
+          : Reflect.get(target, member, target),
+    }),
+  };
+  const app = createApp(broken, {
+    store: new DatabaseSessionStore(clinic.context.db, clinic.context.now),
+    sessionSecret: 'x',
+  });
+  const agent = request.agent(app);
+  await agent.post('/api/session').send({ login: 'orthotist', password: testPassword }).expect(200);
+  const { status, body } = await agent
+    .put(`/api/people/${v7()}`)
+    .send({ givenName: 'A', familyName: 'B', born: '1999-01-01' });
+  expect(status).toBe(500);
+  expect(JSON.stringify(body)).not.toMatch(/Castrelo|at .*\.ts/);
+  expect(lines.join('')).toContain('ER_ODD');
+  expect(lines.join('')).not.toContain('Castrelo');
+});

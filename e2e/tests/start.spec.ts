@@ -1,0 +1,102 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { createConnection } from 'mysql2/promise';
+import { freePort, secretIn, startDatabase } from '../../scripts/database.mjs';
+
+const root = new URL('../..', import.meta.url).pathname;
+
+let folder: string;
+test.beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'estribo-start-'));
+});
+test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const pidOf = () => Number(readFileSync(join(folder, 'db.pid'), 'utf8'));
+const alive = (pid: number) => {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+test('a database of our own: on loopback, with a password of mode 600, and no root over the network', async () => {
+  const database = await startDatabase(folder, { port: 15406, durable: true });
+  try {
+    expect(database.url).toMatch(/^mysql:\/\/estribo:[0-9a-f]{48}@127\.0\.0\.1:\d+\/estribo$/);
+    expect(statSync(join(folder, 'password')).mode & 0o777).toBe(0o600);
+    const ours = await createConnection(database.url);
+    const [[settings]] = (await ours.query(
+      'SELECT @@bind_address AS bind, @@innodb_flush_log_at_trx_commit AS durable, @@time_zone AS zone',
+    )) as unknown as [[{ bind: string; durable: number; zone: string }]];
+    expect(settings).toEqual({ bind: '127.0.0.1', durable: 1, zone: '+00:00' });
+    await ours.end();
+    const asRoot = createConnection({ host: '127.0.0.1', port: database.port, user: 'root' });
+    await expect(asRoot).rejects.toThrow(/denied/);
+  } finally {
+    await database.stop();
+  }
+});
+
+test('a commit is on disk: it is there after the database was killed, and the next start takes over', async () => {
+  const first = await startDatabase(folder, { port: 15426, durable: true });
+  const connection = await createConnection(first.url);
+  await connection.query('CREATE TABLE kept (word varchar(20))');
+  await connection.query("INSERT INTO kept VALUES ('stirrup')");
+  connection.on('error', () => {});
+  process.kill(pidOf(), 'SIGKILL');
+  const second = await startDatabase(folder, { port: 15426, durable: true });
+  try {
+    const again = await createConnection(second.url);
+    const [rows] = await again.query('SELECT word FROM kept');
+    expect(rows).toEqual([{ word: 'stirrup' }]);
+    await again.end();
+  } finally {
+    await second.stop();
+  }
+});
+
+test('one that an interrupted start left behind is shut down; stopping leaves nothing running', async () => {
+  await startDatabase(folder, { port: 15446, durable: false });
+  const left = pidOf();
+  const next = await startDatabase(folder, { port: 15446, durable: false });
+  expect(alive(left)).toBe(false);
+  const running = pidOf();
+  await next.stop();
+  expect(alive(running)).toBe(false);
+});
+
+test('a port that is taken is passed over for the next one', async () => {
+  const taken = createServer().listen(15466, '127.0.0.1');
+  await new Promise((resolve) => taken.once('listening', resolve));
+  expect(await freePort(15466)).toBe(15467);
+  await new Promise((resolve) => taken.close(resolve));
+  expect(await freePort(15466)).toBe(15466);
+});
+
+test('a secret is made once', () => {
+  const file = join(folder, 'secret');
+  const secret = secretIn(file);
+  expect(secret).toMatch(/^[0-9a-f]{48}$/);
+  expect(secretIn(file)).toBe(secret);
+});
+
+test('a database that does not answer gets one line that says what to do, and no stack', async () => {
+  const { code, said } = await new Promise<{ code: number | null; said: string }>((resolve) => {
+    execFile(
+      process.execPath,
+      [`${root}server/dist/main.mjs`],
+      { env: { ...process.env, ESTRIBO_DATABASE_URL: 'mysql://nobody:x@127.0.0.1:1/none' } },
+      (error, _out, stderr) =>
+        resolve({ code: (error?.code as number | undefined) ?? 0, said: stderr.trim() }),
+    );
+  });
+  expect(code).toBe(1);
+  expect(said.split('\n')).toHaveLength(1);
+  expect(said).toMatch(/^The database does not answer .* ESTRIBO_DATABASE_URL names it\.$/);
+});

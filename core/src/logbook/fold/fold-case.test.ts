@@ -268,3 +268,11 @@ test('reviews are gathered by the clinic’s day, over a clock change', () => {
   expect(visits).toHaveLength(1);
   expect(visits[0]).toMatchObject({ day: '2026-10-25', pain: 4, extension: 8, flexion: 84 });
 });
+
+test('a check corrected after the brace was put on anew speaks of the donning before', () => {
+  const log = testLogbook();
+  const first = log.write('check.recorded', { check: 'hinge-height', value: 9 });
+  log.write('strap.begun', {});
+  log.write('check.recorded', { check: 'hinge-height', value: 2 }, { replaces: first, reason: 'misread' });
+  expect(folded(log).checking.checks[0]!.judged.state).toBe('open');
+});

@@ -1,0 +1,82 @@
+import { checkingResult, judgeCheck } from '../../checking';
+import { windowOn, type Order } from '../../order';
+import { checksOf, type BraceModel, type Programme } from '../../programmes';
+import { padAdvice } from '../../shaping';
+import { runSequence } from '../../strapping';
+import type { LiveRecord } from './live-record';
+import type { CaseState } from './state';
+
+/** Scars, pads and bends. */
+export function foldShaping(record: LiveRecord, model: BraceModel): CaseState['shaping'] {
+  const scars = record.of('shape.scar').map(({ body }) => body);
+  return {
+    scars,
+    pads: model.pads.map((pad) => ({
+      pad,
+      advice: padAdvice(pad, scars),
+      done: record.of('shape.pad').findLast(({ body }) => body.pad === pad.id)?.body.done,
+    })),
+    bends: record.of('shape.bent').map(({ id, body }) => ({ ...body, entry: id })),
+  };
+}
+
+/** The sequence since the brace was last put on anew. */
+export function foldStrapping(record: LiveRecord, programme: Programme): CaseState['strapping'] {
+  const begun = record.last('strap.begun');
+  const done = record
+    .of('strap.done')
+    .filter((entry) => record.isAfter(entry, begun))
+    .map(({ body }) => body);
+  const walk = done.findLast(({ minutes }) => minutes !== undefined);
+  return {
+    ...runSequence(
+      programme.sequence,
+      done.map(({ step, pass }) => ({ step, pass: pass as 1 | 2 })),
+    ),
+    settled: walk && {
+      minutes: walk.minutes!,
+      ...(walk.dropped === undefined ? {} : { dropped: walk.dropped }),
+    },
+  };
+}
+
+/**
+ * The checks of the brace as it is on: a new donning asks for all of them again, other stops for the angles
+ * at them.
+ */
+export function foldChecking(
+  record: LiveRecord,
+  order: Order | undefined,
+  setting: CaseState['setting'],
+  programme: Programme,
+  model: BraceModel,
+): CaseState['checking'] {
+  const begun = record.last('strap.begun');
+  const fitting = record.last('set.stops-fitted');
+  const recorded = record.of('check.recorded').filter((entry) => record.isAfter(entry, begun));
+  const day = recorded.length > 0 ? record.dayIn(recorded.at(-1)!) : setting.fitted?.day;
+  const window = (order && day && windowOn(order, day)?.window) || {};
+  const checks = checksOf(programme, model).map((check) => {
+    const entry = recorded.findLast(
+      (one) =>
+        one.body.check === check.id && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
+    );
+    const { check: _check, ...value } = entry?.body ?? { check: check.id };
+    const judged = judgeCheck(check, entry && { check: check.id, entry: entry.id, ...value }, {
+      window,
+      stops: setting.fitted?.medial,
+    });
+    return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };
+  });
+  const result = checkingResult(checks.map(({ judged }) => judged));
+  const signed = record.last('check.signed');
+  return {
+    checks,
+    result,
+    inputs: [...checks.flatMap(({ entry }) => entry ?? []), ...(fitting ? [fitting.id] : [])],
+    signed: record.decided(
+      signed && { id: signed.id, body: { ...signed.body, by: signed.by, at: signed.observedAt } },
+      (body) => body.result !== result,
+    ),
+  };
+}

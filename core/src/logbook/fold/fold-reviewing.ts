@@ -1,0 +1,73 @@
+import { group } from 'd3-array';
+import type { Side } from '../../anatomy';
+import { meanAndDeviation } from '../../statistics';
+import type { AnyRecordedEntry } from '../entry';
+import type { LiveRecord } from './live-record';
+import type { CaseState, PlannedVisit, ReviewVisit } from './state';
+
+const motionFigures = (motion: { extension: number; flexion: number } | undefined) =>
+  motion ? { extension: -motion.extension || 0, flexion: motion.flexion } : {};
+
+/** What the reviews took, one visit a day, and the figures of the fitting they are compared with. */
+export function foldReviewing(
+  record: LiveRecord,
+  side: Side,
+  opened: { observedAt: string },
+  measuring: CaseState['measuring'],
+): CaseState['reviewing'] {
+  const atFitting = record
+    .of('motion.tested')
+    .find(({ stage, body }) => stage === 'set' && body.side === side);
+  const days = group(
+    record.all.filter(({ stage }) => stage === 'review'),
+    record.dayIn,
+  );
+  return {
+    first: {
+      day: record.dayIn(opened),
+      ...motionFigures(atFitting?.body),
+      girths: Object.fromEntries(
+        measuring.states.flatMap(({ step, side: at, assessed }) =>
+          at === side && assessed ? [[step.id, assessed.mean]] : [],
+        ),
+      ),
+    },
+    visits: [...days]
+      .map(([day, entries]) => reviewVisit(day, entries, side))
+      .filter((visit) => visit.found ?? visit.extension ?? Object.keys(visit.girths).length > 0)
+      .sort((a, b) => a.day.localeCompare(b.day)),
+  };
+}
+
+function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Side): ReviewVisit {
+  const found = entries.findLast((entry) => entry.kind === 'review.found');
+  const motion = entries.findLast((entry) => entry.kind === 'motion.tested');
+  const read = entries
+    .filter((entry) => entry.kind === 'measure.read')
+    .filter(({ body }) => body.side === side);
+  const girths = [...group(read, ({ body }) => body.step)].map(([step, taken]) => [
+    step,
+    meanAndDeviation(taken.map(({ body }) => body.value))!.mean,
+  ]);
+  const { pain, hours } = found?.body ?? {};
+  return {
+    day,
+    girths: Object.fromEntries(girths),
+    ...motionFigures(motion?.body),
+    ...(pain === undefined ? {} : { pain }),
+    ...(hours === undefined ? {} : { hours }),
+    ...(found ? { entry: found.id, found: found.body } : {}),
+  };
+}
+
+/**
+ * The visits planned, and whether each has taken place: a review with a finding on its day or later, a
+ * fitting with a signed check.
+ */
+export function foldVisits(record: LiveRecord): PlannedVisit[] {
+  const isKept = ({ day, purpose }: { day: string; purpose: 'fitting' | 'review' }) =>
+    record
+      .of(purpose === 'review' ? 'review.found' : 'check.signed')
+      .some((entry) => record.dayIn(entry) >= day);
+  return record.of('visit.planned').map(({ id, body }) => ({ entry: id, ...body, kept: isKept(body) }));
+}

@@ -1,0 +1,44 @@
+import { dayOf, type ClinicDay } from '../../calendar';
+import type { AnyRecordedEntry, RecordedEntry } from '../entry';
+import type { KindName } from '../kinds/all';
+import type { Decided } from './state';
+
+/** The entries that hold, asked by kind. */
+export interface LiveRecord {
+  all: readonly AnyRecordedEntry[];
+  of: <K extends KindName>(kind: K) => RecordedEntry<K>[];
+  last: <K extends KindName>(kind: K) => RecordedEntry<K> | undefined;
+  /** the clinic's day on which it was observed */
+  dayIn: (entry: { observedAt: string }) => ClinicDay;
+  /** whether an entry stands behind another in the record; a correction stands where the corrected one stood */
+  isAfter: (entry: { id: string }, mark: { id: string } | undefined) => boolean;
+  /** a decision with what has happened to its inputs since */
+  decided: <B extends { madeFrom: string[] }>(
+    entry: { id: string; body: B } | undefined,
+    differs: (body: B) => boolean,
+  ) => Decided<B> | undefined;
+}
+
+/**
+ * @param live entries that hold, in the order of the record
+ * @param zone the clinic's
+ */
+export function liveRecord(live: readonly AnyRecordedEntry[], zone: string): LiveRecord {
+  const place = new Map(live.map(({ id }, i) => [id, i]));
+  const of = <K extends KindName>(kind: K) =>
+    live.filter((entry) => entry.kind === kind) as unknown as RecordedEntry<K>[];
+  return {
+    all: live,
+    of,
+    last: (kind) => of(kind).at(-1),
+    dayIn: ({ observedAt }) => dayOf(observedAt, zone),
+    isAfter: ({ id }, mark) => mark === undefined || place.get(id)! > place.get(mark.id)!,
+    decided: (entry, differs) =>
+      entry && {
+        entry: entry.id,
+        decided: entry.body,
+        staleBecause: entry.body.madeFrom.filter((id) => !place.has(id)),
+        wouldDiffer: differs(entry.body),
+      },
+  };
+}

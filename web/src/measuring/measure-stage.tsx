@@ -20,6 +20,7 @@ import { ReadingField, readQuantity, useDraft } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { SizeAnswer } from '../sizing/size-answer';
 import { SizeStrips } from '../sizing/size-strips';
+import { readGirth } from './read-girth';
 import { RepeatScale } from './repeat-scale';
 
 const Table = styled.table`
@@ -162,16 +163,9 @@ function Take({
         await write('measure.marked', 'measure', { step: step.id, side });
         onTaken(true);
       });
-    const read = readQuantity(typed, step.kind === 'posture' ? 'degrees' : 'length', unit);
+    const read =
+      step.kind === 'girth' ? readGirth(typed, unit, step.plausible) : readQuantity(typed, 'degrees', unit);
     if ('problem' in read) return setProblem(read.problem);
-    if (step.kind === 'girth' && (read.value < step.plausible[0] || read.value > step.plausible[1]))
-      return setProblem(
-        t('measuring.noSuchLimb', {
-          from: formatLength(step.plausible[0], unit, language),
-          to: formatLength(step.plausible[1], unit, language),
-          unit,
-        }),
-      );
     if (step.kind === 'posture' && (read.value < -30 || read.value > 160))
       return setProblem(t('order.angleProblem'));
     // emptied at once: what is typed while this one is laid in the outbox belongs to the next

@@ -243,6 +243,7 @@ export const en = {
   },
   order: {
     question: 'What does the order say?',
+    missing: 'This follows the order, and there is none yet:',
     title: 'Order',
     new: 'A new order',
     newTitle: 'The new order',
@@ -408,7 +409,6 @@ export const en = {
   mode: { active: 'active', passive: 'passive' },
   setting: {
     question: 'How far may the knee go?',
-    needsOrder: 'The stops come from the order, and there is none yet:',
     nearestExact: 'The pieces give just what is ordered, never more.',
     nearestLost: 'Nearest pieces that never pass the order. What is lost by it is told to the prescriber.',
     beforeDayZero: 'Day zero is {{day}}; this is the first phase.',
@@ -652,7 +652,6 @@ export const en = {
   who: { patient: 'the patient', carer: 'the carer' },
   wearing: {
     question: 'How is it worn?',
-    needsOrder: 'Wearing follows the order, and there is none yet:',
     protectiveHow:
       'A protective order: worn as ordered. Neither skin nor pain shortens it; they raise an urgent call.',
     growingHow: 'Grows from a first day to a ceiling, skin looked at before each step.',

@@ -17,9 +17,11 @@ import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { NeedsOrder } from '../screening/needs-order';
 import { printDay, printWindow } from '../parts/print';
 import { ReadingField, readQuantity, useDraft } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
+import { readGirth } from '../measuring/read-girth';
 import { MotionEntry } from '../setting/motion-entry';
 import { StopsWork } from '../setting/stops-work';
 
@@ -58,16 +60,7 @@ export default function ReviewStage() {
         : figure === 'hours'
           ? `${value} h`
           : `${value}°`;
-  if (!order || !now)
-    return (
-      <>
-        <h1>{t('reviewing.question')}</h1>
-        <Notice tone="caution">
-          {t('setting.needsOrder')}{' '}
-          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
-        </Notice>
-      </>
-    );
+  if (!order || !now) return <NeedsOrder question={t('reviewing.question')} />;
   const changes = visit ? changesSince(before, visit) : [];
   const found = visit?.found;
   const knee = visit?.flexion !== undefined ? { from: visit.extension, to: visit.flexion } : undefined;
@@ -268,16 +261,8 @@ function GirthEntry({ step, plausible }: { step: string; plausible: readonly [nu
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   const take = () => {
-    const read = readQuantity(typed, 'length', unit);
+    const read = readGirth(typed, unit, plausible);
     if ('problem' in read) return setProblem(read.problem);
-    if (read.value < plausible[0] || read.value > plausible[1])
-      return setProblem(
-        t('measuring.noSuchLimb', {
-          from: formatLength(plausible[0], unit, language),
-          to: formatLength(plausible[1], unit, language),
-          unit,
-        }),
-      );
     void save(async () => {
       await write('measure.read', 'review', {
         step,

@@ -93,7 +93,7 @@ test.each([
 
 test('without an order there are no stops', async () => {
   await showStage(SetStage, testLogbook());
-  expect(screen.getByText(/The stops come from the order/)).toBeTruthy();
+  expect(screen.getByText(/This follows the order, and there is none yet/)).toBeTruthy();
 });
 
 test('a technician tests the knee and does not set', async () => {

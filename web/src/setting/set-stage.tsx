@@ -2,11 +2,11 @@ import { may } from '@estribo/core/access';
 import { decideStops, stopsFor } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { useFigureLayer, useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { NeedsOrder } from '../screening/needs-order';
 import { degrees, printDay } from '../parts/print';
 import { Why } from '../parts/why';
 import { Dial } from './dial';
@@ -26,16 +26,7 @@ export default function SetStage() {
   });
   const order = state.order?.order;
   const now = order && windowOn(order, today);
-  if (!order || !now)
-    return (
-      <>
-        <h1>{t('setting.question')}</h1>
-        <Notice tone="caution">
-          {t('setting.needsOrder')}{' '}
-          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
-        </Notice>
-      </>
-    );
+  if (!order || !now) return <NeedsOrder question={t('setting.question')} />;
   const found = stopsFor(state, today)!;
   const { choice } = found;
   const { chosen, fitted, look } = state.setting;

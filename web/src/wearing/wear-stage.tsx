@@ -1,7 +1,6 @@
 import { may } from '@estribo/core/access';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useFigureLayer, useWork } from '../case/case-context';
 import type { Token } from '../app/tokens';
@@ -12,6 +11,7 @@ import { DayField } from '../parts/day-field';
 import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { NeedsOrder } from '../screening/needs-order';
 import { printClock, printDay, printMinutes, printShortWeekday } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
@@ -31,16 +31,7 @@ export default function WearStage() {
   const order = state.order?.order;
   const { plan, taught } = state.wearing;
   const mayPlan = may(user.role, 'wearing.write');
-  if (!order)
-    return (
-      <>
-        <h1>{t('wearing.question')}</h1>
-        <Notice tone="caution">
-          {t('wearing.needsOrder')}{' '}
-          <Link to={`/cases/${state.case}/screen`}>{named('stages', 'screen')}</Link>
-        </Notice>
-      </>
-    );
+  if (!order) return <NeedsOrder question={t('wearing.question')} />;
   const kind = wearKindFor(order);
   return (
     <>

@@ -1,0 +1,83 @@
+import { color } from '../app/tokens';
+import { t } from '../messages';
+import { kneecapY, type Scale } from './projection';
+
+/** A line with a slash at each end, as on a drawing. */
+export function Dimension({
+  scale,
+  x,
+  to,
+  label,
+  now,
+  left,
+  right,
+}: {
+  scale: Scale;
+  x: number;
+  to: number;
+  label: string;
+  now: boolean;
+  left: number;
+  right: number;
+}) {
+  const [from, end] = [kneecapY, scale.y(to)];
+  const ink = now ? color('river') : color('edge');
+  return (
+    <g stroke={ink} fill="none" aria-hidden>
+      <path d={`M${left} ${end}H${right}M${left} ${from}H${right}`} strokeDasharray="1.5 4" />
+      <path d={`M${x} ${from}V${end}`} strokeWidth={now ? 2.2 : 1.2} />
+      <path d={`M${x - 5} ${from + 5}l10 -10M${x - 5} ${end + 5}l10 -10`} strokeWidth={1.6} />
+      <text x={x + 9} y={(from + end) / 2 + 4} style={{ fill: ink, fontWeight: 700, stroke: 'none' }}>
+        {label}
+      </text>
+    </g>
+  );
+}
+
+/** The goniometer: the angle read, and the one wanted. */
+export function Goniometer({
+  angle,
+  wanted,
+  x,
+  y,
+}: {
+  angle?: number;
+  wanted?: number;
+  x: number;
+  y: number;
+}) {
+  const radius = 38;
+  const arc = (from: number, to: number) => {
+    const at = (degrees: number): [number, number] => {
+      const turn = Math.PI * (1 - degrees / 180);
+      return [x + radius * Math.cos(turn), y - radius * Math.sin(turn)];
+    };
+    const [[x0, y0], [x1, y1]] = [at(from), at(to)];
+    return `M${x0} ${y0}A${radius} ${radius} 0 0 1 ${x1} ${y1}`;
+  };
+  const near = angle !== undefined && wanted !== undefined && Math.abs(angle - wanted) <= 5;
+  return (
+    <g aria-hidden fill="none" strokeWidth={7}>
+      <path d={arc(0, 180)} stroke={color('band')} />
+      {angle !== undefined && angle > 0 && (
+        <path d={arc(0, Math.min(180, angle))} stroke={near ? color('moss') : color('ochre')} />
+      )}
+      {wanted !== undefined && (
+        <path d={arc(Math.max(0, wanted - 1.5), wanted + 1.5)} stroke={color('ink')} strokeWidth={14} />
+      )}
+      <text
+        x={x}
+        y={y - 4}
+        textAnchor="middle"
+        style={{ fontSize: 18, fontWeight: 700, fill: color('ink'), stroke: 'none' }}
+      >
+        {angle === undefined ? '–' : `${angle}°`}
+      </text>
+      {wanted !== undefined && (
+        <text x={x} y={y + 17} textAnchor="middle" style={{ stroke: 'none' }}>
+          {t('figure.wanted', { angle: wanted })}
+        </text>
+      )}
+    </g>
+  );
+}

@@ -30,6 +30,11 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
   // the work goes on, and the screen says what waits
   await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
   await expect(page.getByText('Server away: 5 entries wait here')).toBeVisible();
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size M' }).click();
+  await expect(page.getByRole('heading', { name: 'Size M is chosen' })).toBeVisible();
+  await page.keyboard.press('[');
+  await expect(page.getByText('Server away: 6 entries wait here')).toBeVisible();
   await expect(
     page.getByRole('region', { name: 'Record' }).getByText('waits to be sent').first(),
   ).toBeVisible();
@@ -45,9 +50,9 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
       ({ content }) => (JSON.parse(String(content)) as { body: { value?: number } }).body.value,
     );
     // sent once each, in the order they were written
-    expect(rows).toHaveLength(before + 5);
-    expect(values.slice(-4)).toEqual([431, 434, 345, 347]);
-  }).toPass();
+    expect(rows).toHaveLength(before + 6);
+    expect(values.slice(-5)).toEqual([431, 434, 345, 347, undefined]);
+  }).toPass({ timeout: 20_000 });
 });
 
 test('what was typed and not yet taken survives a reload', async ({ page, clinic }) => {
@@ -84,4 +89,37 @@ test('an order that somebody else has changed meanwhile is shown, not overwritte
   await expect(page.getByRole('main').getByText('Mine')).toBeVisible();
   await expect(page.getByText('Another one was written meanwhile.')).toHaveCount(0);
   await other.context().close();
+});
+
+test('a person and a case written while the server is away are there when it is back', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await page.getByRole('button', { name: 'New case' }).click();
+  await page.getByRole('radio', { name: 'right' }).click({ force: true });
+  await page.getByRole('radio', { name: /Lousa/ }).click({ force: true });
+  await page.getByRole('button', { name: 'Somebody new' }).click();
+  await page.waitForLoadState('networkidle');
+  // the stages are fetched a second after the Bench was shown
+  await page.waitForTimeout(2500);
+  await clinic.goAway();
+  await page.getByLabel('Given name').fill('Sara');
+  await page.getByLabel('Family name').fill('Penedo');
+  await page.getByRole('group', { name: 'Born' }).getByRole('spinbutton').first().click();
+  await page.keyboard.type('03041987');
+  await page.getByRole('button', { name: 'Add and choose' }).click();
+  await expect(page.getByText('born 3 Apr 1987')).toBeVisible();
+  await page.getByRole('button', { name: 'Open the case' }).click();
+  await expect(page.getByRole('link', { name: 'Sara Penedo' })).toBeVisible();
+  await expect(page.getByText('Server away: 2 entries wait here')).toBeVisible();
+  await clinic.comeBack();
+  await expect(page.getByText('Server away')).toHaveCount(0, { timeout: 20_000 });
+  await expect(async () => {
+    const rows = await clinic.ask(
+      'SELECT `stage` FROM {db}.`summary` JOIN {db}.`person` ON `person`.`id` = `summary`.`person` WHERE `familyName` = ?',
+      ['Penedo'],
+    );
+    expect(rows).toEqual([{ stage: 'screen' }]);
+  }).toPass({ timeout: 20_000 });
 });

@@ -169,6 +169,15 @@ export const usePeople = (find: string) =>
     placeholderData: (before) => before,
   });
 
+/** A programme or a model by its hash: it never changes. */
+export const contentQuery = <T>(sort: 'programme' | 'model', hash: string | undefined) => ({
+  queryKey: ['content', sort, hash],
+  queryFn: () => call<T>('GET', `/catalogue/${sort}/${hash}`),
+  enabled: hash !== undefined,
+  staleTime: Infinity,
+  gcTime: Infinity,
+});
+
 export const usePerson = (id: string | undefined) =>
   useQuery({
     queryKey: ['person', id],

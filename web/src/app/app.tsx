@@ -3,18 +3,19 @@ import { lazy, Suspense, useEffect } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { outbox, queries, useSession } from '../api/clinic';
-import { locale, t } from '../messages';
+import { locale } from '../messages';
 import { Loading } from '../parts/loading';
-import { Notice } from '../parts/notice';
 import { Bench } from '../bench/bench';
 import { GlobalStyle } from './global-style';
 import { KeysHelp } from './keys-help';
+import { Net } from './net';
 import { Shell } from './shell';
 import { SignIn } from './sign-in';
 
 const Cases = lazy(() => import('../cases/cases'));
 const NewCase = lazy(() => import('../cases/new-case'));
-const CaseFrame = lazy(() => import('../case/case-frame'));
+const loadCaseFrame = () => import('../case/case-frame');
+const CaseFrame = lazy(loadCaseFrame);
 
 export function App() {
   return (
@@ -56,25 +57,26 @@ function SignedIn() {
   const { data, isPending, error } = useSession();
   const user = data?.user?.id;
   useEffect(() => (user ? outbox.start(user) : undefined), [user]);
+  useEffect(() => {
+    // fetched while the Bench is looked at, for when the server is away
+    const timer = setTimeout(() => {
+      loadCaseFrame().then(
+        ({ preloadStages }) => preloadStages(),
+        () => {},
+      );
+    }, 1000);
+    return () => clearTimeout(timer);
+  }, []);
   if (data?.user)
     return (
       <>
-        <Outlet />
+        <Net>
+          <Outlet />
+        </Net>
         <KeysHelp />
       </>
     );
   if (isPending) return <Loading away={false} />;
   if (error) return <Loading away />;
   return <Navigate to="/sign-in" replace />;
-}
-
-/** Shown when a screen fails in a way nobody foresaw: what was written is safe in the outbox. */
-export function Broken() {
-  return (
-    <div style={{ padding: 40 }}>
-      <Notice tone="stop">
-        {t('common.broken')} <a href="/bench">{t('nav.bench')}</a>
-      </Notice>
-    </div>
-  );
 }

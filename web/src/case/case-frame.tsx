@@ -3,7 +3,7 @@ import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
@@ -25,17 +25,27 @@ import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { useCase, type OpenCase } from './use-case';
 
-const screens: Record<Stage, React.LazyExoticComponent<() => React.ReactNode>> = {
-  screen: lazy(() => import('../screening/screen-stage')),
-  measure: lazy(() => import('../measuring/measure-stage')),
-  size: lazy(() => import('../sizing/size-stage')),
-  set: lazy(() => import('../setting/set-stage')),
-  shape: lazy(() => import('../shaping/shape-stage')),
-  strap: lazy(() => import('../strapping/strap-stage')),
-  check: lazy(() => import('../checking/check-stage')),
-  wear: lazy(() => import('../wearing/wear-stage')),
-  review: lazy(() => import('../reviewing/review-stage')),
+const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
+  screen: () => import('../screening/screen-stage'),
+  measure: () => import('../measuring/measure-stage'),
+  size: () => import('../sizing/size-stage'),
+  set: () => import('../setting/set-stage'),
+  shape: () => import('../shaping/shape-stage'),
+  strap: () => import('../strapping/strap-stage'),
+  check: () => import('../checking/check-stage'),
+  wear: () => import('../wearing/wear-stage'),
+  review: () => import('../reviewing/review-stage'),
 };
+
+const screens = Object.fromEntries(stages.map((stage) => [stage, lazy(loaders[stage])])) as unknown as Record<
+  Stage,
+  React.LazyExoticComponent<() => React.ReactNode>
+>;
+
+/** Fetches every stage while there is a server, so that the work goes on when it is away. */
+export function preloadStages(): void {
+  for (const load of [...Object.values(loaders), () => import('../parts/chart')]) load().catch(() => {});
+}
 
 const Frame = styled.div`
   display: grid;
@@ -111,6 +121,7 @@ const RecordPlace = styled.div`
 `;
 
 export default function CaseFrame() {
+  useEffect(preloadStages, []);
   const { caseId = '', stage } = useParams();
   const { open, missing, away } = useCase(caseId);
   if (missing)

@@ -3,7 +3,7 @@ import { foldCase } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { entriesKey, queries, usePerson, usePosted, useZone, type Person } from '../api/clinic';
+import { contentQuery, entriesKey, queries, usePerson, usePosted, useZone, type Person } from '../api/clinic';
 import { call, RefusedError } from '../api/http';
 
 /** The last seq before the first gap: entries of others may have come between those written here. */
@@ -28,14 +28,6 @@ async function fetchEntries(caseId: string): Promise<AnyRecordedEntry[]> {
     queries.setQueryData(entriesKey(caseId), all);
   }
 }
-
-const useContent = <T>(sort: 'programme' | 'model', hash: string | undefined) =>
-  useQuery({
-    queryKey: ['content', sort, hash],
-    queryFn: () => call<T>('GET', `/catalogue/${sort}/${hash}`),
-    enabled: hash !== undefined,
-    staleTime: Infinity,
-  });
 
 export interface OpenCase {
   state: CaseState;
@@ -70,8 +62,8 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
   }, [entries.data, posted]);
 
   const opened = all.find((entry) => entry.kind === 'case.opened');
-  const programme = useContent<Programme>('programme', opened?.body.programme.hash);
-  const model = useContent<BraceModel>('model', opened?.body.model.hash);
+  const programme = useQuery(contentQuery<Programme>('programme', opened?.body.programme.hash));
+  const model = useQuery(contentQuery<BraceModel>('model', opened?.body.model.hash));
   const person = usePerson(opened?.body.person);
   const personWaiting = usePosted('').find(({ path }) => path === `/people/${opened?.body.person}`);
 

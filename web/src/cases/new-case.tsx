@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import {
+  contentQuery,
   outbox,
   queries,
   useCatalogue,
@@ -69,6 +70,13 @@ export default function NewCase() {
   );
   const model = models.find(({ hash }) => hash === modelHash);
 
+  const choose = (hash: string) => {
+    setModelHash(hash);
+    // what the case will hold on to, fetched now: the server may be away when it is opened
+    const family = models.find((one) => one.hash === hash)?.family;
+    void queries.prefetchQuery(contentQuery('model', hash));
+    void queries.prefetchQuery(contentQuery('programme', family?.hash));
+  };
   const open = () => {
     if (!person || !side || !model) return setProblem(t('cases.needsAll'));
     void save(async () => {
@@ -130,7 +138,7 @@ export default function NewCase() {
               label: `${name}, ${maker}${invented ? ` (${t('common.invented')})` : ''}`,
             }))}
             value={modelHash}
-            onChange={setModelHash}
+            onChange={choose}
           />
         </Row>
         {model && <Soft style={{ marginTop: 8 }}>{named('programmes', model.family.id)}</Soft>}

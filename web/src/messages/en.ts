@@ -12,6 +12,7 @@ export const en = {
     loading: 'One moment…',
     away: 'The server does not answer. What you wrote is kept here and sent when it is back.',
     broken: 'This screen has failed. What you wrote is kept and will be sent.',
+    loadAgain: 'Load it again',
     notYourRole: 'Your role reads this; it does not write it.',
     stale: 'Something this was made from has been corrected since. Decide again.',
     typeNumber: 'Type a number.',

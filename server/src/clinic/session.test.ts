@@ -1,4 +1,5 @@
 import request from 'supertest';
+import { createApp } from '../app';
 import { sessionEntity } from '../database/entities';
 import { testClinic, testPassword, type TestClinic } from '../test-clinic';
 import { DatabaseSessionStore } from './session-store';
@@ -24,6 +25,21 @@ test('the cookie is for this site and for the server alone', async () => {
   expect(cookie).toMatch(/SameSite=Strict/);
   expect(cookie).not.toMatch(/Secure/);
   expect(answer.body.user.passwordHash).toBeUndefined();
+});
+
+test('behind a proxy that speaks TLS the cookie is Secure', async () => {
+  const { context } = clinic;
+  const app = createApp(context, {
+    store: new DatabaseSessionStore(context.db, context.now),
+    sessionSecret: 'only for tests',
+    trustProxy: 1,
+  });
+  const answer = await request(app)
+    .post('/api/session')
+    .set('X-Forwarded-Proto', 'https')
+    .send({ login: 'orthotist', password: testPassword });
+  expect(String(answer.headers['set-cookie'])).toMatch(/; Secure/);
+  expect(answer.headers['strict-transport-security']).toBeDefined();
 });
 
 test('a wrong password and an unknown login are answered alike', async () => {

@@ -91,7 +91,7 @@ const Webbing = styled.div`
   background:
     repeating-linear-gradient(90deg, ${color('sheet')} 0 5px, transparent 5px 9px) 0 2px / 100% 1px no-repeat,
     repeating-linear-gradient(90deg, ${color('sheet')} 0 5px, transparent 5px 9px) 0 9px / 100% 1px no-repeat,
-    ${color('thread')};
+    ${color('webbing')};
 `;
 
 const Leather = styled.div`

@@ -100,7 +100,7 @@ export default function ReviewStage() {
       {changes.length > 0 && (
         <Stack $gap={6}>
           <h2>{t('reviewing.changes', { day: printDay(before.day) })}</h2>
-          <Row as="ul" $gap={28}>
+          <Row as="ul" $gap={28} style={{ rowGap: 4 }}>
             {changes.map(({ figure, before: was, now: is, change }) => (
               <Change key={figure}>
                 <span>{named('figures', figure)}</span>
@@ -339,7 +339,7 @@ function Course() {
         },
         series: [
           line(t('order.flexion'), 'flexion', 'river'),
-          line(t('order.extension'), 'extension', 'saddle'),
+          line(t('order.extension'), 'extension', 'ochre'),
         ],
       };
     },

@@ -6,7 +6,7 @@ const stages = ['screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', '
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${theme}`, async ({ page, clinic }) => {
     // thirty views, each looked through whole
-    test.setTimeout(240_000);
+    test.setTimeout(480_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     const clean = async (view: string) => {
       await page.waitForLoadState('networkidle');

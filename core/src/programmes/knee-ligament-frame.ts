@@ -1,5 +1,6 @@
 import type { Programme } from './programme';
 
+// tolerance and deviations in mm: estimates until the clinic has its own (common practice, no source)
 const girth = { kind: 'girth', from: 'mid-kneecap', tolerance: 5, withinPerson: 2.5, shared: 3 } as const;
 
 /**

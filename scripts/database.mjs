@@ -89,10 +89,12 @@ export async function startDatabase(folder, { port: wanted, durable }) {
       ],
       { encoding: 'utf8' },
     );
-    if (made.status !== 0)
-      throw new Stop(
-        `The database's folder could not be made: ${(made.stderr ?? String(made.error)).trim().split('\n').at(-1)}`,
-      );
+    if (made.status !== 0) {
+      const said = `${made.stdout ?? ''}${made.stderr ?? made.error}`
+        .split('\n')
+        .filter((line) => line.includes('ERROR'));
+      throw new Stop(`The database's folder could not be made: ${said.slice(0, 3).join(' ') || made.error}`);
+    }
   }
 
   const password = secretIn(at('password'));

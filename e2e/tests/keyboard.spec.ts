@@ -21,6 +21,12 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   throw new Error(`Tab never reached ${name}`);
 }
 
+/** What was answered last has handed the focus on: Enter is enough. */
+const enterOn = async (page: Page, name: string) => {
+  await expect(page.getByRole('button', { name })).toBeFocused();
+  await page.keyboard.press('Enter');
+};
+
 const press = async (page: Page, name: string | RegExp) => {
   await page.getByRole('button', { name }).first().waitFor();
   await tabTo(page, name);
@@ -143,7 +149,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await expect(found('Hinge behind the side midline')).toBeFocused();
   await keyboard.type('5');
   await keyboard.press('Enter');
-  await press(page, 'Not twisted: Yes');
+  await enterOn(page, 'Not twisted: Yes');
   await expect(page.getByLabel('Strap 5 above the calf’s largest girth: strap')).toBeFocused();
   await keyboard.type('105');
   await keyboard.press('Tab');
@@ -153,8 +159,8 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.type('1');
   await keyboard.press('Enter');
   await expect(main.getByText('not needed: no stop ordered')).toBeVisible();
-  await press(page, 'Clear of the neck of the fibula: Yes');
-  await press(page, 'Toes warm, moving, felt: Yes');
+  await enterOn(page, 'Clear of the neck of the fibula: Yes');
+  await enterOn(page, 'Toes warm, moving, felt: Yes');
   await press(page, 'Sign as Ana Bouza: pass');
   await expect(main.getByText('Signed: all checks pass.')).toBeVisible();
   await keyboard.press(']');

@@ -9,6 +9,9 @@ import { freePort, secretIn, startDatabase } from '../../scripts/database.mjs';
 
 const root = new URL('../..', import.meta.url).pathname;
 
+// one database at a time: the other worker has enough to do
+test.describe.configure({ mode: 'default' });
+
 let folder: string;
 test.beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'estribo-start-'));

@@ -76,6 +76,7 @@ export async function startDatabase(folder, { port: wanted, durable }) {
   }
 
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
+  mkdirSync(at('tmp'), { recursive: true });
   if (!existsSync(at('db/mysql'))) {
     rmSync(at('db'), { recursive: true, force: true });
     const made = spawnSync(
@@ -84,6 +85,8 @@ export async function startDatabase(folder, { port: wanted, durable }) {
         '--no-defaults',
         ...asRoot,
         `--datadir=${at('db')}`,
+        // two that are made at the same time would meet in the machine's own
+        `--tmpdir=${at('tmp')}`,
         '--auth-root-authentication-method=normal',
         '--skip-test-db',
       ],
@@ -119,6 +122,7 @@ export async function startDatabase(folder, { port: wanted, durable }) {
       '--no-defaults',
       ...asRoot,
       `--datadir=${at('db')}`,
+      `--tmpdir=${at('tmp')}`,
       '--bind-address=127.0.0.1',
       `--port=${port}`,
       `--socket=${at('db.sock')}`,

@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 
 /** A running Estribo with the demo clinic; the server can go away and come back. */
@@ -103,6 +103,15 @@ export async function signIn(page: Page, clinic: Clinic, login = 'ana'): Promise
   await page.getByLabel('Password').fill('ribanova-demo');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL('**/bench');
+}
+
+/** Touches one of a few on its label, and again when the screen moved under the finger. */
+export async function pick(page: Page, name: { name: string | RegExp; exact?: boolean }): Promise<void> {
+  const radio = page.getByRole('radio', name);
+  await expect(async () => {
+    await page.locator('label').filter({ has: radio }).click({ timeout: 2_000 });
+    await expect(radio).toBeChecked({ timeout: 1_000 });
+  }).toPass();
 }
 
 /** The stage of a demo case, by its person's name. */

@@ -1,4 +1,4 @@
-import { expect, openStage, signIn, test } from '../clinic';
+import { expect, openStage, signIn, test, pick } from '../clinic';
 
 test('the server goes away in the middle and comes back: nothing typed and sent is lost', async ({
   page,
@@ -98,8 +98,8 @@ test('a person and a case written while the server is away are there when it is 
 }) => {
   await signIn(page, clinic);
   await page.getByRole('button', { name: 'New case' }).click();
-  await page.getByRole('radio', { name: 'right' }).click({ force: true });
-  await page.getByRole('radio', { name: /Lousa/ }).click({ force: true });
+  await pick(page, { name: 'right' });
+  await pick(page, { name: /Lousa/ });
   await page.getByRole('button', { name: 'Somebody new' }).click();
   await page.waitForLoadState('networkidle');
   // the stages are fetched a second after the Bench was shown

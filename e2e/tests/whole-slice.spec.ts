@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, signIn, test } from '../clinic';
+import { dayFromToday, expect, signIn, test, pick } from '../clinic';
 
 /** Types a day into a field of three parts. */
 export async function typeDay(page: Page, label: string, date: Date): Promise<void> {
@@ -25,8 +25,8 @@ test('a new person with a left knee, from the first look to the first review, by
   await typeDay(page, 'Born', new Date('1992-05-17'));
   await page.getByRole('button', { name: 'Add and choose' }).click();
   await expect(page.getByText('Lois Vilariño')).toBeVisible();
-  await page.getByRole('radio', { name: 'left' }).click({ force: true });
-  await page.getByRole('radio', { name: /Caneiro 4P/ }).click({ force: true });
+  await pick(page, { name: 'left' });
+  await pick(page, { name: /Caneiro 4P/ });
   await page.getByRole('button', { name: 'Open the case' }).click();
 
   // Screen: one finding, the rest not; then the order
@@ -42,7 +42,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByLabel('From day').nth(1).fill('14');
   await page.getByLabel('Extension').nth(1).fill('5');
   await page.getByLabel('Flexion').nth(1).fill('90');
-  await page.getByRole('radio', { name: 'Protective', exact: true }).click({ force: true });
+  await pick(page, { name: 'Protective', exact: true });
   await expect(page.getByRole('radio', { name: 'keep it on, call' })).toBeChecked();
   await page.getByLabel('How it is to be worn, as ordered').fill('Day and night, also in bed');
   await page.getByRole('button', { name: 'Take the order' }).click();
@@ -166,8 +166,8 @@ test('a new person with a left knee, from the first look to the first review, by
   await take(page).click();
   await page.getByLabel('Girth above', { exact: true }).fill('448');
   await page.getByRole('button', { name: 'Girth above: Take it' }).click();
-  await page.getByRole('radio', { name: 'Skin clear' }).click({ force: true });
-  await page.getByRole('radio', { name: '2', exact: true }).click({ force: true });
+  await pick(page, { name: 'Skin clear' });
+  await pick(page, { name: '2', exact: true });
   await page.getByLabel('Worn a day (may stay empty)').fill('22');
   await page.getByRole('button', { name: 'Take the review' }).click();
   await expect(page.getByText('84° → 86°')).toBeVisible();
@@ -199,8 +199,8 @@ test('a review on the day of the next phase changes the stops, and the knee is c
   await page.getByRole('link', { name: /Sabela Outeiro: Review/ }).click();
   await page.getByLabel('Knee, neutral zero').fill('0-9-80');
   await take(page).click();
-  await page.getByRole('radio', { name: 'red, fades within 30 min' }).click({ force: true });
-  await page.getByRole('radio', { name: '3', exact: true }).click({ force: true });
+  await pick(page, { name: 'red, fades within 30 min' });
+  await pick(page, { name: '3', exact: true });
   await page.getByRole('button', { name: 'Take the review' }).click();
   await expect(page.getByRole('heading', { name: 'To phase 2 of the order: 5° to 90°' })).toBeVisible();
   await page.getByText('Seen; the prescriber will be told').click();
@@ -216,8 +216,8 @@ test('a review on the day of the next phase changes the stops, and the knee is c
 test('broken skin under a protective brace raises a call and shortens nothing', async ({ page, clinic }) => {
   await signIn(page, clinic);
   await page.getByRole('link', { name: /Marta Quintela: Review/ }).click();
-  await page.getByRole('radio', { name: 'broken' }).click({ force: true });
-  await page.getByRole('radio', { name: '8', exact: true }).click({ force: true });
+  await pick(page, { name: 'broken' });
+  await pick(page, { name: '8', exact: true });
   await page.getByRole('button', { name: 'Take the review' }).click();
   await expect(page.getByText('Call the prescriber now.')).toBeVisible();
   await expect(page.getByText('The brace protects: it stays on as ordered.')).toBeVisible();

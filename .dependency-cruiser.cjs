@@ -17,6 +17,7 @@ const floors = [
   'reviewing',
   'programmes',
   'logbook',
+  'exchange',
 ];
 
 module.exports = {

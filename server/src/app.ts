@@ -6,12 +6,14 @@ import session from 'express-session';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { caseRoutes } from './cases/case-routes';
+import { fitRoutes } from './cases/fit-routes';
 import { catalogueRoutes } from './catalogue/catalogue-routes';
 import { peopleRoutes } from './clinic/people-routes';
 import { sessionRoutes, signInThrottle } from './clinic/session-routes';
 import type { DatabaseSessionStore } from './clinic/session-store';
 import { userRoutes } from './clinic/user-routes';
 import { healthRoutes } from './health';
+import { instrumentRoutes } from './instruments/instrument-routes';
 import { notFound, Problem, problemHandler } from './problem';
 import { mount, type Context, type Route } from './route';
 
@@ -33,6 +35,8 @@ export const allRoutes = (context: Context): Route[] => [
   ...peopleRoutes(context),
   ...userRoutes(context),
   ...catalogueRoutes(context),
+  ...instrumentRoutes(context),
+  ...fitRoutes(context),
   ...caseRoutes(context),
 ];
 
@@ -99,6 +103,8 @@ export function createApp(context: Context, options: AppOptions): Express {
     next();
   });
   app.use('/api', sameSiteOnly);
+  // a catalogue's file is larger than anything else that is sent
+  app.use('/api/catalogue/import', express.json({ limit: '2mb' }));
   app.use(
     '/api',
     express.json({ limit: '64kb', strict: false, type: ['application/json', 'application/*+json'] }),

@@ -8,7 +8,10 @@ import { register } from './catalogue/registry';
 import { DatabaseProblem, openDatabase } from './database/data-source';
 import { clinicEntity } from './database/entities';
 import { loadDemo } from './demo/load';
+import { dayOf } from '@estribo/core/calendar';
 import { programmes } from '@estribo/core/programmes';
+import { InstrumentHub } from './instruments/hub';
+import { shipStandIns } from './instruments/stand-ins';
 
 const log = pino({ level: process.env.ESTRIBO_LOG ?? 'info' });
 const stop = (line: string): never => {
@@ -29,7 +32,9 @@ try {
   const [clinic] = await db.getRepository(clinicEntity).find({ take: 1 });
   if (!clinic)
     stop('There is no clinic in the database yet. Start once with ESTRIBO_DEMO=1 to load the demo clinic.');
-  const context = { db, log, now, clinic: { name: clinic!.name, zone: clinic!.zone } };
+  const hub = new InstrumentHub();
+  const context = { db, log, now, hub, clinic: { name: clinic!.name, zone: clinic!.zone } };
+  await shipStandIns(db, dayOf(now().toISOString(), clinic!.zone));
   if (process.argv[2] === 'rebuild') {
     const { cases, differing, broken } = await rebuildSummaries(db, clinic!.zone);
     for (const { case: id, fields } of differing)
@@ -67,6 +72,7 @@ async function serve(context: Parameters<typeof createApp>[0]): Promise<void> {
     clearInterval(sweeping);
     // requests under way are answered; idle connections are closed; ten seconds at most
     setTimeout(() => process.exit(1), 10_000).unref();
+    context.hub.endAll();
     server.close(() => void context.db.destroy().then(() => process.exit(0)));
     server.closeIdleConnections();
   };

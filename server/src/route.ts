@@ -3,6 +3,7 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
 import type { User } from './database/entities';
+import type { InstrumentHub } from './instruments/hub';
 import { Problem } from './problem';
 
 /** What the routes work with. */
@@ -11,6 +12,7 @@ export interface Context {
   log: Logger;
   now: () => Date;
   clinic: { name: string; zone: string };
+  hub: InstrumentHub;
 }
 
 export type SignedIn = Pick<User, 'id' | 'name' | 'role'>;

@@ -13,6 +13,8 @@ import { DatabaseSessionStore } from './clinic/session-store';
 import { openDatabase } from './database/data-source';
 import { clinicEntity, personEntity, userEntity } from './database/entities';
 import { demoModels } from './demo/models';
+import { InstrumentHub } from './instruments/hub';
+import { shipStandIns } from './instruments/stand-ins';
 import type { Context } from './route';
 
 type Agent = ReturnType<typeof request.agent>;
@@ -70,10 +72,11 @@ export async function testClinic(
   const db = await openDatabase(url);
   const clinic = { name: 'Test workshop', zone: 'Europe/Madrid' };
   const now = options.now ?? (() => new Date());
-  const context: Context = { db, log: pino({ level: 'silent' }), now, clinic };
+  const context: Context = { db, log: pino({ level: 'silent' }), now, clinic, hub: new InstrumentHub() };
   await db.getRepository(clinicEntity).insert({ id: 1, ...clinic });
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
+  await shipStandIns(db, '2026-11-24');
   const passwordHash = await hashPassword(testPassword);
   const users = roles.map((role) => ({
     id: v7(),
@@ -100,7 +103,10 @@ export async function testClinic(
   });
   const userOf = (role: Role) => users.find((user) => user.role === role)!.id;
   const agents = new Map<Role, Agent>();
-  const [programme, model] = [pinOf(programmes[0]!), pinOf(demoModels[0]!)];
+  const [programme, model] = [
+    pinOf(programmes.find(({ id }) => id === demoModels[0]!.programme)!),
+    pinOf(demoModels[0]!),
+  ];
   const caseId = v7();
   const entry: TestClinic['entry'] = (kind, stage, body, more = {}, role = 'orthotist') => ({
     id: v7(),

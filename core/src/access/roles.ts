@@ -24,6 +24,8 @@ const table = {
   'wearing.write': ['orthotist'],
   'reviewing.write': ['orthotist'],
   'catalogue.read': ['orthotist', 'technician', 'reader', 'administrator'],
+  'catalogue.write': ['orthotist', 'administrator'],
+  'instruments.write': ['orthotist', 'technician', 'administrator'],
   'users.read': ['administrator'],
   'users.write': ['administrator'],
 } as const satisfies Record<string, readonly Role[]>;

@@ -3,7 +3,8 @@ import { ellipsePerimeter, semiAxes } from './ellipse';
 import { levelOf } from './landmark';
 import { legForm } from './leg-form';
 import { statureForAge } from './stature';
-import { frontOutline, outerOutline, type Point } from './leg-outline';
+import { frontOutline, outerOutline } from './leg-outline';
+import type { Point } from './outline';
 
 /** The perimeter again, by Simpson's rule over the arc's length. */
 function integrated(a: number, b: number): number {

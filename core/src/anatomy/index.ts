@@ -1,7 +1,12 @@
-export { sides, otherSide, type Side } from './side';
-export { landmarks, levelOf, type Landmark } from './landmark';
+export { otherSide, pairedSides, sides, sidesFrom, type Side } from './side';
+export { regionNames, regions, type Region } from './region';
+export { landmarkLevel, landmarks, levelOf, type Landmark } from './landmark';
 export { ellipsePerimeter, semiAxes } from './ellipse';
 export { statureForAge } from './stature';
 export { girthProfile, type GirthAt } from './limb-profile';
 export { legForm, type LegForm, type LegEdges } from './leg-form';
-export { frontOutline, outerOutline, type Outline, type Point } from './leg-outline';
+export { legFormOf } from './leg-view';
+export { frontOutline, outerOutline } from './leg-outline';
+export { crossing, type Outline, type Point } from './outline';
+export { bodyViews, levelFrom, nothingRead, type BodyReadings, type BodyView } from './body-view';
+export { arcAngle, curveFromInclinations, kyphosisIndex } from './spine-curve';

@@ -1,18 +1,7 @@
 import type { Millimetres } from '../quantity';
 import type { LegForm } from './leg-form';
+import { oval, smooth, type Outline, type Point } from './outline';
 import type { Side } from './side';
-
-/** x to the viewer's right, y along the limb (proximal positive), both in mm from the mark. */
-export type Point = readonly [x: Millimetres, y: Millimetres];
-
-export interface Outline {
-  /** the skin, from the top of one edge round the foot to the top of the other */
-  skin: Point[];
-  /** inner form lines: kneecap, muscle bellies, malleoli, toes */
-  lines: Point[][];
-  /** which way x grows: 1 when medial (front view) or the toes (outer view) lie to the viewer's right */
-  facing: 1 | -1;
-}
 
 const ankleTemplateLevel = -428;
 const stride = 4;
@@ -21,30 +10,6 @@ const stride = 4;
 function levelsBetween(from: Millimetres, to: Millimetres): Millimetres[] {
   const count = Math.ceil(Math.abs(to - from) / stride);
   return Array.from({ length: count + 1 }, (_, i) => from + ((to - from) * i) / count);
-}
-
-/** A smooth line through points (Catmull-Rom, centripetal enough for a foot), eight steps a span. */
-function smooth(points: readonly Point[]): Point[] {
-  const at = (i: number) => points[Math.min(points.length - 1, Math.max(0, i))]!;
-  const bend = (a: number, b: number, c: number, d: number, t: number) =>
-    0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t ** 3);
-  const out: Point[] = [points[0]!];
-  for (let i = 0; i + 1 < points.length; i += 1) {
-    for (let step = 1; step <= 8; step += 1) {
-      const t = step / 8;
-      const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
-      out.push([bend(a[0], b[0], c[0], d[0], t), bend(a[1], b[1], c[1], d[1], t)]);
-    }
-  }
-  return out;
-}
-
-function oval(x: number, y: number, halfWidth: number, halfHeight: number, squareness = 2): Point[] {
-  const power = (value: number) => Math.sign(value) * Math.abs(value) ** (2 / squareness);
-  return Array.from({ length: 49 }, (_, i): Point => {
-    const angle = (i / 48) * 2 * Math.PI;
-    return [x + halfWidth * power(Math.cos(angle)), y + halfHeight * power(Math.sin(angle))];
-  });
 }
 
 /**

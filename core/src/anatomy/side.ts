@@ -1,4 +1,14 @@
-export const sides = ['left', 'right'] as const;
+export const sides = ['left', 'right', 'midline'] as const;
+/** Which of a pair, or neither: the trunk and the neck are measured once. */
 export type Side = (typeof sides)[number];
 
-export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
+/** The two of a pair. */
+export const pairedSides = ['left', 'right'] as const satisfies readonly Side[];
+
+/** The other one of a pair; the midline has none but itself. */
+export const otherSide = (side: Side): Side =>
+  side === 'midline' ? 'midline' : side === 'left' ? 'right' : 'left';
+
+/** The sides that are measured, the braced one first. */
+export const sidesFrom = (braced: Side): readonly Side[] =>
+  braced === 'midline' ? ['midline'] : [braced, otherSide(braced)];

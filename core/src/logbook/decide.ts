@@ -1,6 +1,7 @@
 import type { ClinicDay } from '../calendar';
 import { windowOn } from '../order';
 import { chooseStops, type StopChoice } from '../setting';
+import { extensionEachSide } from '../sizing';
 import { engineVersion } from './engine';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds/all';
@@ -18,13 +19,16 @@ const provenance = (state: CaseState, madeFrom: string[]) => ({
 
 /**
  * The size as the chart gives it, or another one with a reason.
+ * @param other size than the computed one
+ * @param height for a size that comes in more than one
  * @returns undefined while readings are missing
  */
 export function decideSize(
   state: CaseState,
   other?: { size: string; reason: string },
+  height?: { height: NonNullable<BodyOf<'size.chosen'>['height']>; reason: string },
 ): BodyOf<'size.chosen'> | undefined {
-  const { match } = state.sizing;
+  const { match, chart, readings } = state.sizing;
   if (match.outcome === 'incomplete') return undefined;
   const computed = match.outcome === 'made-to-measure' ? undefined : match.size;
   const size = other?.size ?? computed;
@@ -33,10 +37,14 @@ export function decideSize(
     rule: match.rule,
     ...(other && computed !== undefined ? { computed } : {}),
     ...(other ? { reason: other.reason } : {}),
+    ...(height ? { height: height.height, heightReason: height.reason } : {}),
+    ...(match.rule === 'extension' && size === computed
+      ? { extension: extensionEachSide(chart, readings[chart.axes[0]!.reading]!.mean) }
+      : {}),
     probability: match.probabilities.find((entry) => entry.size === size)?.probability ?? 0,
     margin: match.margin,
     decides: match.decides,
-    chart: state.model.chart.version,
+    chart: chart.version,
     ...provenance(state, state.measuring.inputs),
   };
 }
@@ -47,12 +55,14 @@ export function stopsFor(
   day: ClinicDay,
 ): { phase: number; choice: StopChoice } | undefined {
   const now = state.order && windowOn(state.order.order, day);
-  if (!now) return undefined;
+  const { stops } = state.programme;
+  const { hinge } = state.model;
+  if (!now || !stops || !hinge) return undefined;
   const reached = state.motion?.motion;
   const joint = reached && { from: -reached.extension || 0, to: reached.flexion };
   return {
     phase: now.phase,
-    choice: chooseStops(now.window, state.model.hinge, state.programme.stops, joint),
+    choice: chooseStops(now.window, hinge, stops, joint),
   };
 }
 

@@ -81,8 +81,11 @@ export function caseRibbon(state: CaseState): Ribbon {
 
 /** The phases after the one reached on which other pieces go in; a phase with the same stops needs no visit. */
 function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reached: number): Buckle[] {
+  const { stops } = state.programme;
+  const { hinge } = state.model;
+  if (!stops || !hinge) return [];
   const pieces = (window: MotionWindow) => {
-    const choice = chooseStops(window, state.model.hinge, state.programme.stops);
+    const choice = chooseStops(window, hinge, stops);
     return choice.ok ? `${choice.stops.extension} ${choice.stops.flexion}` : 'none fits';
   };
   let before = `${fitted.extension} ${fitted.flexion}`;

@@ -25,3 +25,4 @@ export type {
 export { intentFaults, intentInForce } from './intent';
 export { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
 export type { EntryKind, EntryStage } from './kinds/kind';
+export { fitModels, type Fit, type FitModel } from './fit';

@@ -58,6 +58,7 @@ type StopsChosen = Extract<AnyEntry, { kind: 'set.stops-chosen' }>['body'];
 function stopFaults(state: CaseState, body: StopsChosen): EntryFault[] {
   const window = state.order?.order.phases[body.phase]?.window;
   if (!window) return [{ at: 'body.phase', message: 'is no phase of the order in force' }];
+  if (!state.programme.stops) return [{ at: 'kind', message: 'is not for this family: it has no stops' }];
   const { leastExtension } = state.programme.stops;
   const faults: EntryFault[] = [];
   for (const hinge of ['medial', 'lateral'] as const) {

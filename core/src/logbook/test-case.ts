@@ -50,7 +50,7 @@ export const testModel: BraceModel = {
   wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 120 },
 };
 
-const [programme] = programmes;
+const programme = programmes.find(({ id }) => id === 'knee-ligament-frame');
 
 export const testContext: FoldContext = { programme: programme!, model: testModel, zone: 'Europe/Madrid' };
 

@@ -1,18 +1,33 @@
-export {
-  resolveSteps,
-  type GirthStep,
-  type MarkStep,
-  type MeasuringStep,
-  type PostureStep,
-  type ProtocolStep,
-} from './protocol';
+export * from './protocol';
 export { assessReadings, type AssessedReading } from './reading';
 export {
   measuringProgress,
   stepAt,
+  untested,
   type MeasuringProgress,
+  type OwnPrecision,
+  type SkippedStep,
   type StepState,
+  type TakenMotion,
   type TakenReading,
 } from './progress';
 export { judgePosture } from './posture';
 export { sideDifference } from './sides';
+export { coneVolume, girthsFrom, segmentVolume } from './volume';
+export { calfPrompt } from './calf';
+export { footLength, shoeScales, shoeSize, type ShoeScale } from './shoe-size';
+export {
+  questionReading,
+  type Expectation,
+  type PlausibilityContext,
+  type Question,
+  type Slip,
+} from './plausibility';
+export {
+  ownRepeatability,
+  pairsNeeded,
+  pairsOf,
+  type OwnRepeatability,
+  type ReadingPair,
+} from './own-repeatability';
+export { bodyReadings } from './body-readings';

@@ -81,25 +81,37 @@ const take = (step: string, side: 'left' | 'right', value?: number): TakenReadin
 });
 
 test('the braced side comes first, then the other one', () => {
-  const order = measuringProgress(steps, 'left', [], []).states.map(({ step, side }) => `${side} ${step.id}`);
+  const order = measuringProgress(steps, 'left', { readings: [], skipped: [] }).states.map(
+    ({ step, side }) => `${side} ${step.id}`,
+  );
   expect(order.slice(0, 3)).toEqual(['left knee-posture', 'left mid-kneecap', 'left girth-above']);
   expect(order[3]).toBe('right knee-posture');
 });
 
 test('next is the first thing not done: a posture out of tolerance is taken again', () => {
   const taken = [take('knee-posture', 'right', 38)];
-  expect(measuringProgress(steps, 'right', taken, []).next?.step.id).toBe('knee-posture');
+  expect(measuringProgress(steps, 'right', { readings: taken, skipped: [] }).next?.step.id).toBe(
+    'knee-posture',
+  );
   expect(
-    measuringProgress(steps, 'right', [...taken, take('knee-posture', 'right', 31)], []).next?.step.id,
+    measuringProgress(steps, 'right', {
+      readings: [...taken, take('knee-posture', 'right', 31)],
+      skipped: [],
+    }).next?.step.id,
   ).toBe('mid-kneecap');
 });
 
 test('a skipped side is done with its reason; a reading taken later counts instead', () => {
   const skipped = [{ step: 'girth-above', side: 'left' as const, reason: 'in a cast', entry: 's' }];
-  const state = stepAt(measuringProgress(steps, 'right', [], skipped).states, 'girth-above', 'left');
+  const state = stepAt(
+    measuringProgress(steps, 'right', { readings: [], skipped: skipped }).states,
+    'girth-above',
+    'left',
+  );
   expect(state).toMatchObject({ done: true, skipped: { reason: 'in a cast' } });
   const later = stepAt(
-    measuringProgress(steps, 'right', [take('girth-above', 'left', 440)], skipped).states,
+    measuringProgress(steps, 'right', { readings: [take('girth-above', 'left', 440)], skipped: skipped })
+      .states,
     'girth-above',
     'left',
   );

@@ -1,13 +1,25 @@
-import { otherSide, type Side } from '../anatomy';
+import { sidesFrom, type Side } from '../anatomy';
 import { assessReadings, type AssessedReading } from './reading';
 import { judgePosture } from './posture';
-import type { MeasuringStep } from './protocol';
+import { isOfPerson, isReading, type MeasuringStep, type MotionStep, type SubstituteWay } from './protocol';
 
 export interface TakenReading {
   step: string;
   side: Side;
-  /** mm or degrees, by the step's kind; absent for a mark */
+  /** in the step's unit; absent for what is only marked or confirmed */
   value?: number;
+  entry: string;
+}
+
+/** A joint's motion as tested, flexion positive and hyperextension negative. */
+export interface TakenMotion {
+  step: string;
+  side: Side;
+  mode: 'active' | 'passive';
+  from: number;
+  to: number;
+  /** tested to the ordered limit and not beyond it */
+  limitReached: { extension: boolean; flexion: boolean };
   entry: string;
 }
 
@@ -15,6 +27,16 @@ export interface SkippedStep {
   step: string;
   side: Side;
   reason: string;
+  /** the other way in which it is taken instead */
+  substitute?: SubstituteWay;
+  entry: string;
+}
+
+/** This clinic's own deviation for a step, taken over in place of the protocol's. */
+export interface OwnPrecision {
+  step: string;
+  withinPerson: number;
+  pairs: number;
   entry: string;
 }
 
@@ -25,78 +47,126 @@ export interface StepState {
   assessed?: AssessedReading;
   /** of a posture: how far it is from the target */
   posture?: { angle: number; off: number; within: boolean };
+  motions: TakenMotion[];
   skipped?: SkippedStep;
+  /** taken another way: what it says about the reading beside its larger uncertainty */
+  substitute?: SubstituteWay;
   done: boolean;
 }
 
 export interface MeasuringProgress {
-  /** every step on the braced side, then every step on the other one */
+  /** of the person, then every step on the braced side, then every step on the other one */
   states: StepState[];
   next: StepState | undefined;
   done: boolean;
+  /** deviations of the clinic's own taken over */
+  precisions: readonly OwnPrecision[];
+}
+
+export interface MeasuringTaken {
+  /** in the order they were taken */
+  readings: readonly TakenReading[];
+  motions?: readonly TakenMotion[];
+  skipped: readonly SkippedStep[];
+  precisions?: readonly OwnPrecision[];
 }
 
 /**
- * How far the measuring is. Both sides are measured, the braced one first.
+ * How far the measuring is. Of a pair both sides are measured, the braced one first.
  * @param steps of the protocol, resolved
  * @param braced the side the brace goes on
- * @param readings in the order they were taken
- * @param skipped steps that could not be taken, with the reason
+ * @param taken what is in the record
  */
 export function measuringProgress(
   steps: readonly MeasuringStep[],
   braced: Side,
-  readings: readonly TakenReading[],
-  skipped: readonly SkippedStep[],
+  taken: MeasuringTaken,
 ): MeasuringProgress {
-  const states = [braced, otherSide(braced)].flatMap((side) =>
-    steps.map((step) => stateOf(step, side, readings, skipped)),
-  );
-  const next = states.find((state) => !state.done);
+  const places: { step: MeasuringStep; side: Side }[] = [
+    ...steps.filter(isOfPerson).map((step) => ({ step, side: 'midline' as const })),
+    ...sidesFrom(braced).flatMap((side) =>
+      steps.filter((step) => !isOfPerson(step)).map((step) => ({ step, side })),
+    ),
+  ];
+  const first = places.map(({ step, side }) => stateOf(step, side, taken));
+  const states = first.map((state) => fromOtherSide(state, first));
   return {
     states,
-    next,
-    done: next === undefined,
+    next: states.find((state) => !state.done),
+    done: states.every((state) => state.done || state.step.optional === true),
+    precisions: taken.precisions ?? [],
   };
 }
 
-/** One step on one side. */
+/** One step on one side; of the person's own steps the one there is. */
 export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>
-  states.find((state) => state.step.id === step && state.side === side);
+  states.find((state) => state.step.id === step && (state.side === side || isOfPerson(state.step)));
 
-function stateOf(
-  step: MeasuringStep,
-  side: Side,
-  allReadings: readonly TakenReading[],
-  allSkipped: readonly SkippedStep[],
-): StepState {
-  const here = (taken: { step: string; side: Side }) => taken.step === step.id && taken.side === side;
-  const readings = allReadings.filter(here);
-  const skipped = allSkipped.findLast(here);
-  const base = { step, side, readings, ...(skipped && readings.length === 0 ? { skipped } : {}) };
+function stateOf(step: MeasuringStep, side: Side, taken: MeasuringTaken): StepState {
+  const here = (one: { step: string; side: Side }) => one.step === step.id && one.side === side;
+  const readings = taken.readings.filter(here);
+  const motions = (taken.motions ?? []).filter(here);
+  const said = taken.skipped.findLast(here);
+  const substitute = said?.substitute;
+  // what is taken another way is not left out
+  const skipped =
+    said && substitute === undefined && readings.length + motions.length === 0 ? said : undefined;
+  const base = {
+    step,
+    side,
+    readings,
+    motions,
+    ...(skipped ? { skipped } : {}),
+    ...(substitute ? { substitute } : {}),
+  };
+  const left = skipped !== undefined;
+  if (isReading(step)) {
+    const own = taken.precisions?.findLast((precision) => precision.step === step.id);
+    const assessed = assessReadings(
+      {
+        ...step,
+        ...(own ? { withinPerson: own.withinPerson } : {}),
+        ...(substitute && step.substitute?.how === substitute ? { shared: step.substitute.shared } : {}),
+      },
+      readings.flatMap(({ value }) => value ?? []),
+    );
+    return {
+      ...base,
+      ...(assessed && { assessed }),
+      done: (assessed !== undefined && assessed.needs === undefined) || (left && !assessed),
+    };
+  }
   switch (step.kind) {
+    case 'stance':
     case 'mark':
-      return { ...base, done: readings.length > 0 || skipped !== undefined };
+      return { ...base, done: readings.length > 0 || left };
     case 'posture': {
       const angle = readings.at(-1)?.value;
       const posture = angle === undefined ? undefined : { angle, ...judgePosture(step, angle) };
-      return {
-        ...base,
-        ...(posture && { posture }),
-        done: posture?.within === true || skipped !== undefined,
-      };
+      return { ...base, ...(posture && { posture }), done: posture?.within === true || left };
     }
-    case 'girth': {
-      const assessed = assessReadings(
-        step,
-        readings.flatMap(({ value }) => value ?? []),
-      );
-      return {
-        ...base,
-        ...(assessed && { assessed }),
-        done:
-          (assessed !== undefined && assessed.needs === undefined) || (skipped !== undefined && !assessed),
-      };
-    }
+    case 'motion':
+      return { ...base, done: left || untested(step, motions).length === 0 };
   }
+}
+
+/** The modes in which a joint is still to be tested. */
+export const untested = (step: MotionStep, motions: readonly TakenMotion[]): MotionStep['modes'] =>
+  step.modes.filter((mode) => !motions.some((motion) => motion.mode === mode));
+
+/**
+ * A reading that the other side stands in for: its mean, with the larger shared part the protocol states
+ * for this way.
+ */
+function fromOtherSide(state: StepState, states: readonly StepState[]): StepState {
+  const { step, side, substitute } = state;
+  if (substitute !== 'other-side' || !isReading(step) || state.readings.length > 0) return state;
+  const other = states.find((one) => one.step.id === step.id && one.side !== side)?.assessed;
+  if (!other || other.needs !== undefined) return state;
+  const sharedPart = step.substitute?.shared ?? other.sharedPart;
+  return {
+    ...state,
+    assessed: { ...other, sharedPart, uncertainty: Math.hypot(other.repeatPart, sharedPart) },
+    done: true,
+  };
 }

@@ -4,12 +4,28 @@ import type { Degrees, Millimetres } from '../quantity';
 interface Step {
   /** named by the chart's axes, the record and the wording */
   id: string;
+  /** asked for, but the measuring is done without it */
+  optional?: boolean;
+  /** taken only when the model's chart has it as an axis */
+  onlyAsAxis?: boolean;
 }
+
+/** How the patient stands, sits or lies; confirmed, not read. */
+export interface StanceStep extends Step {
+  kind: 'stance';
+  stance: Stance;
+}
+
+export const stances = ['standing', 'upright-hands-supported', 'seated', 'supine', 'in-line'] as const;
+export type Stance = (typeof stances)[number];
+
+export const joints = ['knee', 'ankle', 'shoulder', 'elbow', 'neck'] as const;
+export type Joint = (typeof joints)[number];
 
 /** The joint is put at an angle and read with the goniometer. */
 export interface PostureStep extends Step {
   kind: 'posture';
-  joint: 'knee';
+  joint: Joint;
   target: Degrees;
   tolerance: Degrees;
 }
@@ -20,27 +36,167 @@ export interface MarkStep extends Step {
   landmark: Landmark;
 }
 
+export const planes = ['sagittal', 'frontal', 'transverse'] as const;
+/** Flexion and extension; abduction and adduction, or bending to either side; rotation. */
+export type Plane = (typeof planes)[number];
+
+/** A joint's motion in one plane, neutral zero, inside the ordered window only. */
+export interface MotionStep extends Step {
+  kind: 'motion';
+  joint: Joint;
+  plane: Plane;
+  modes: readonly ('active' | 'passive')[];
+}
+
+/** Another way to the same reading where the usual one is impossible, with its larger shared part. */
+export interface Substitute {
+  how: SubstituteWay;
+  /** u_B when taken this way, in the step's unit */
+  shared: number;
+}
+export const substituteWays = ['lying', 'seated', 'over-dressing', 'other-side', 'as-told'] as const;
+export type SubstituteWay = (typeof substituteWays)[number];
+
+/** What every reading of a number states. Unit: mm, degrees, kg or years by the step's kind. */
+interface Reading extends Step {
+  /** two readings further apart ask for a third */
+  tolerance: number;
+  /** s_w: deviation of one reading within a person, until the clinic has its own */
+  withinPerson: number;
+  /** u_B: what repeats share, from instrument, landmark and posture */
+  shared: number;
+  /** what such a reading usually is; beyond it is questioned */
+  plausible: readonly [number, number];
+  /** one reading is enough (common for what is told or weighed); two otherwise */
+  repeats?: 1;
+  /** of stature, what it usually is: an estimate, to question a reading by */
+  ofStature?: number;
+  substitute?: Substitute;
+}
+
 /** The tape goes round at a distance along the limb from a mark. */
-export interface GirthStep extends Step {
+export interface GirthStep extends Reading {
   kind: 'girth';
   from: Landmark;
   /** proximal positive */
   distance: Millimetres;
-  /** two readings further apart ask for a third */
-  tolerance: Millimetres;
-  /** s_w: deviation of one reading within a person, until the clinic has its own */
-  withinPerson: Millimetres;
-  /** u_B: what repeats share, from tape, landmark and posture */
-  shared: Millimetres;
-  /** outside it is no reading of a limb */
-  plausible: readonly [Millimetres, Millimetres];
 }
 
-export type MeasuringStep = PostureStep | MarkStep | GirthStep;
+/** Straight along the limb (distance), along the body's curve (curve), or plumb (height). */
+export interface LengthStep extends Reading {
+  kind: 'distance' | 'curve' | 'height';
+  from: Landmark;
+  to: Landmark;
+}
+
+/** Calliper across a place. */
+export interface WidthStep extends Reading {
+  kind: 'width';
+  at: Landmark;
+  across: 'mediolateral' | 'anteroposterior';
+}
+
+/** The inclinometer laid on the back at a share of the way along the spine; leaning forward positive. */
+export interface InclinationStep extends Reading {
+  kind: 'inclination';
+  from: Landmark;
+  to: Landmark;
+  /** 0 at `from`, 1 at `to` */
+  at: number;
+}
+
+/** Of the whole person: weight in kg, age in years, stature in mm, the foot's length in mm (ISO 9407). */
+export interface PersonStep extends Reading {
+  kind: 'mass' | 'age' | 'stature' | 'shoe';
+}
+
+export type ReadingStep = GirthStep | LengthStep | WidthStep | InclinationStep | PersonStep;
+export type MeasuringStep = StanceStep | PostureStep | MarkStep | MotionStep | ReadingStep;
 
 /** A step as a programme states it: a distance may be left to the model. */
 export type ProtocolStep =
-  PostureStep | MarkStep | (Omit<GirthStep, 'distance'> & { distance: Millimetres | 'model' });
+  Exclude<MeasuringStep, GirthStep> | (Omit<GirthStep, 'distance'> & { distance: Millimetres | 'model' });
+
+export const readingKinds = [
+  'girth',
+  'distance',
+  'curve',
+  'height',
+  'width',
+  'inclination',
+  'mass',
+  'age',
+  'stature',
+  'shoe',
+] as const satisfies readonly ReadingStep['kind'][];
+
+export const isReading = (step: MeasuringStep): step is ReadingStep =>
+  (readingKinds as readonly string[]).includes(step.kind);
+
+/** What is read once for the whole person, not for a side. */
+const ofThePerson: readonly MeasuringStep['kind'][] = ['mass', 'age', 'stature', 'stance'];
+export const isOfPerson = (step: MeasuringStep): boolean => ofThePerson.includes(step.kind);
+
+export type ReadingUnit = 'mm' | 'degrees' | 'kg' | 'years';
+
+/** The unit a step's values are kept in. */
+export function unitOf(step: Pick<MeasuringStep, 'kind'>): ReadingUnit {
+  switch (step.kind) {
+    case 'mass':
+      return 'kg';
+    case 'age':
+      return 'years';
+    case 'posture':
+    case 'motion':
+    case 'inclination':
+      return 'degrees';
+    default:
+      return 'mm';
+  }
+}
+
+export const instruments = ['tape', 'calliper', 'goniometer', 'inclinometer', 'scale', 'told'] as const;
+/** What a value was read with; `told` is what the patient says, an age or a shoe size. */
+export type Instrument = (typeof instruments)[number];
+
+/** The instrument a step is read with. */
+export function instrumentOf(step: Pick<MeasuringStep, 'kind'>): Instrument {
+  switch (step.kind) {
+    case 'width':
+    case 'height':
+      return 'calliper';
+    case 'inclination':
+      return 'inclinometer';
+    case 'posture':
+    case 'motion':
+      return 'goniometer';
+    case 'mass':
+      return 'scale';
+    case 'age':
+    case 'shoe':
+      return 'told';
+    default:
+      return 'tape';
+  }
+}
+
+/** What makes two steps the same protocol for a clinic's own repeatability: how and from where, not how far. */
+export function protocolOf(step: ReadingStep): string {
+  switch (step.kind) {
+    case 'girth':
+      return `girth ${step.from}`;
+    case 'distance':
+    case 'curve':
+    case 'height':
+      return `${step.kind} ${step.from} ${step.to}`;
+    case 'width':
+      return `width ${step.at} ${step.across}`;
+    case 'inclination':
+      return `inclination ${step.from} ${step.to}`;
+    default:
+      return step.kind;
+  }
+}
 
 /**
  * The steps with the model's own distances filled in.

@@ -1,34 +1,34 @@
-import type { Millimetres } from '../quantity';
 import { meanAndDeviation } from '../statistics';
-import type { GirthStep } from './protocol';
+import type { ReadingStep } from './protocol';
 
 export interface AssessedReading {
-  values: Millimetres[];
-  mean: Millimetres;
+  /** in the step's unit: mm, degrees, kg or years; so are all the numbers here */
+  values: number[];
+  mean: number;
   /** largest less smallest repeat */
-  range: Millimetres;
-  /** what the protocol still asks for: a second reading always, a third when two disagree */
+  range: number;
+  /** what the protocol still asks for: a second reading, a third when two disagree */
   needs: 'second' | 'third' | undefined;
   /** three readings and still apart by more than the tolerance */
   restless: boolean;
   /** s_w / sqrt(n): the part another repeat makes smaller */
-  repeatPart: Millimetres;
+  repeatPart: number;
   /** u_B: the part repeats share */
-  sharedPart: Millimetres;
+  sharedPart: number;
   /** standard uncertainty, sqrt(s_w^2/n + u_B^2) */
-  uncertainty: Millimetres;
+  uncertainty: number;
 }
 
 /**
- * The reading of a girth from its repeats. u^2 = s_w^2/n + u_B^2 (JCGM 100:2008, pooled s: 4.2.4);
- * s_w is the protocol's, never the spread of two readings that happen to agree.
+ * The reading of a step from its repeats. u^2 = s_w^2/n + u_B^2 (JCGM 100:2008, pooled s: 4.2.4);
+ * s_w is the protocol's or the clinic's own, never the spread of two readings that happen to agree.
  * @param step the protocol with tolerance and deviations
- * @param values the repeats in mm, in order
+ * @param values the repeats in the step's unit, in order
  * @returns undefined before the first repeat
  */
 export function assessReadings(
-  step: Pick<GirthStep, 'tolerance' | 'withinPerson' | 'shared'>,
-  values: readonly Millimetres[],
+  step: Pick<ReadingStep, 'tolerance' | 'withinPerson' | 'shared' | 'repeats'>,
+  values: readonly number[],
 ): AssessedReading | undefined {
   const spread = meanAndDeviation(values);
   if (!spread) return undefined;
@@ -39,7 +39,7 @@ export function assessReadings(
     values: [...values],
     mean: spread.mean,
     range: spread.range,
-    needs: count < 2 ? 'second' : count === 2 && apart ? 'third' : undefined,
+    needs: count < (step.repeats ?? 2) ? 'second' : count === 2 && apart ? 'third' : undefined,
     restless: count > 2 && apart,
     repeatPart,
     sharedPart: step.shared,

@@ -1,4 +1,3 @@
-import type { Millimetres } from '../quantity';
 import type { AssessedReading } from './reading';
 
 /**
@@ -8,4 +7,4 @@ import type { AssessedReading } from './reading';
 export const sideDifference = (
   braced: AssessedReading | undefined,
   other: AssessedReading | undefined,
-): Millimetres | undefined => (braced && other ? braced.mean - other.mean : undefined);
+): number | undefined => (braced && other ? braced.mean - other.mean : undefined);

@@ -17,10 +17,12 @@ export interface BraceModel {
   programme: string;
   /** demo models are invented, and say so */
   invented: boolean;
+  /** whether left and right are two braces; either side where it is not said */
+  sided?: boolean;
   distances: Record<string, Millimetres>;
   chart: Chart;
-  hinge: StopHardware;
-  frame: FrameLimits;
+  hinge?: StopHardware;
+  frame?: FrameLimits;
   pads: Pad[];
   straps: StrapPlace[];
   tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
@@ -29,32 +31,52 @@ export interface BraceModel {
 
 export type ModelProblem =
   | { problem: 'no-distance'; step: string }
-  | { problem: 'no-axis'; reading: string }
+  | { problem: 'foreign-axis'; reading: string }
   | { problem: 'no-tolerance'; check: string }
-  | { problem: 'no-strap-place'; strap: number };
+  | { problem: 'no-strap-place'; strap: number }
+  | { problem: 'no-hinge' };
 
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
 export function modelProblems(model: BraceModel, programme: Programme): ModelProblem[] {
   const resolved = resolveSteps(programme.measuring, model.distances);
   return [
     ...(resolved.ok ? [] : resolved.missing.map((step) => ({ problem: 'no-distance' as const, step }))),
-    ...programme.axes
-      .filter((reading) => !model.chart.axes.some((axis) => axis.reading === reading))
-      .map((reading) => ({ problem: 'no-axis' as const, reading })),
+    ...model.chart.axes
+      .filter(({ reading }) => !programme.axes.includes(reading))
+      .map(({ reading }) => ({ problem: 'foreign-axis' as const, reading })),
     ...programme.checks
       .filter((check) => 'tolerance' in check && !model.tolerances[check.id])
       .map(({ id }) => ({ problem: 'no-tolerance' as const, check: id })),
     ...programme.sequence
       .filter(({ strap }) => strap !== undefined && !model.straps.some((place) => place.strap === strap))
       .map(({ strap }) => ({ problem: 'no-strap-place' as const, strap: strap! })),
+    ...(programme.stops && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
   ];
 }
 
-/** The measuring steps of a family with a model's distances. A model with problems gives none. */
+/**
+ * The measuring steps of a family with a model's distances: what its chart asks for is not optional, what
+ * only another model's chart asks for is left out. A model with problems gives none.
+ */
 export function stepsOf(programme: Programme, model: BraceModel): MeasuringStep[] {
   const resolved = resolveSteps(programme.measuring, model.distances);
-  return resolved.ok ? resolved.steps : [];
+  const axes = axesOf(model.chart);
+  if (!resolved.ok) return [];
+  return resolved.steps
+    .filter(({ id, onlyAsAxis }) => !onlyAsAxis || axes.has(id))
+    .map((step) => (step.optional && axes.has(step.id) ? { ...step, optional: false } : step));
 }
+
+/** The readings a chart looks at: its axes and what chooses the height. */
+const axesOf = ({ axes, heights }: Chart): Set<string> =>
+  new Set([...axes, ...(heights ?? [])].flatMap(({ reading }) => reading ?? []));
+
+/** The chart with the programme's own rules, where it has any, in place of the maker's. */
+export const chartOf = ({ between, disagree }: Programme, { chart }: BraceModel): Chart => ({
+  ...chart,
+  ...(between ? { between } : {}),
+  ...(disagree ? { disagree } : {}),
+});
 
 /** The checks of a family with a model's tolerances. */
 export function checksOf(programme: Programme, model: BraceModel): FitCheck[] {

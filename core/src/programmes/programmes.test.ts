@@ -1,3 +1,5 @@
+import { group } from 'd3-array';
+import { landmarkLevel, type Landmark } from '../anatomy';
 import { programmes } from './all';
 import { contentHash, pinOf } from './pin';
 import pins from './pins.json';
@@ -16,15 +18,68 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
   '%s names only what it has',
   (_, programme) => {
     const steps = programme.measuring.map(({ id }) => id);
-    const landmarks = programme.measuring.flatMap((step) => (step.kind === 'mark' ? [step.landmark] : []));
     expect(programme.axes.every((axis) => steps.includes(axis))).toBe(true);
-    for (const step of programme.measuring) if (step.kind === 'girth') expect(landmarks).toContain(step.from);
     for (const ids of [steps, programme.sequence.map(({ id }) => id), programme.checks.map(({ id }) => id)])
       expect(new Set(ids).size).toBe(ids.length);
     const straps = programme.sequence.flatMap(({ strap }) => strap ?? []);
     expect(straps).toEqual([...straps].sort((a, b) => a - b));
+    const places = programme.measuring.flatMap((step) =>
+      ['from', 'to', 'at', 'landmark'].flatMap((field) => {
+        const place = (step as unknown as Record<string, unknown>)[field];
+        return typeof place === 'string' ? [place as Landmark] : [];
+      }),
+    );
+    for (const place of places)
+      expect([place, landmarkLevel(programme.region, place, 1700)]).not.toContain(undefined);
   },
 );
+
+test.each(programmes.map((programme) => [programme.id, programme] as const))(
+  '%s: what a reading usually is holds what stature suggests, and its numbers make sense',
+  (_, programme) => {
+    for (const step of programme.measuring) {
+      if (!('plausible' in step)) continue;
+      const [low, high] = step.plausible;
+      expect(low).toBeLessThan(high);
+      expect(step.withinPerson).toBeLessThanOrEqual(step.tolerance);
+      if (step.substitute) expect(step.substitute.shared).toBeGreaterThan(step.shared);
+      if (step.ofStature !== undefined)
+        for (const stature of [1500, 1700, 1900]) {
+          expect(step.ofStature * stature).toBeGreaterThan(low);
+          expect(step.ofStature * stature).toBeLessThan(high);
+        }
+    }
+  },
+);
+
+test('all nineteen families are there, each by its own id', () => {
+  expect(programmes).toHaveLength(19);
+  expect(new Set(programmes.map(({ id }) => id)).size).toBe(19);
+  expect(
+    Object.fromEntries(
+      [...group(programmes, ({ region }) => region)].map(([region, all]) => [region, all.length]),
+    ),
+  ).toEqual({
+    leg: 9,
+    trunk: 5,
+    neck: 2,
+    shoulder: 1,
+    ankle: 2,
+  });
+});
+
+// common practice, no source: the numbers an orthotist would look for first
+test.each([
+  ['knee-sleeve', 'girth-above', { distance: 140 }],
+  ['knee-sleeve', 'girth-below', { distance: -120 }],
+  ['unloader-frame', 'girth-above', { distance: 150 }],
+  ['spine-sternal-pad', 'girth-hips', { from: 'hips-greatest-girth', distance: 25 }],
+  ['knee-sleeve', 'knee-posture', { target: 30 }],
+  ['ankle-walker', 'ankle-posture', { target: 0 }],
+])('%s: %s is %j', (id, step, stated) => {
+  const programme = programmes.find((one) => one.id === id)!;
+  expect(programme.measuring.find((one) => one.id === step)).toMatchObject(stated);
+});
 
 // released content never changes under its version: give it a new version and a new line in pins.json
 test.each(programmes.map((programme) => [programme.id, programme] as const))(
@@ -44,7 +99,7 @@ test('content is hashed in canonical form, whatever the order of its keys', () =
 });
 
 test('a programme with something unknown or infinite in it is refused', () => {
-  const [programme] = programmes;
+  const programme = programmes.find(({ id }) => id === 'knee-ligament-frame');
   const valid = (content: unknown) => programmeSchema.isValidSync(content, { strict: true });
   expect(valid(programme)).toBe(true);
   expect(valid({ ...programme, colour: 'red' })).toBe(false);

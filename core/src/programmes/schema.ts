@@ -1,6 +1,8 @@
-import { array, boolean, lazy, mixed, number, object, string } from 'yup';
-import { landmarks, type Landmark } from '../anatomy';
+import { array, boolean, lazy, mixed, number, object, string, type ObjectShape } from 'yup';
+import { landmarks, regionNames, type Landmark } from '../anatomy';
+import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
+import { betweenRules, disagreeRules } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
 const finite = () =>
@@ -9,46 +11,71 @@ const finite = () =>
     .required()
     .test('finite', 'must be a finite number', (value) => Number.isFinite(value));
 const span = () => object({ from: finite(), to: finite() }).strict().noUnknown();
-const landmark = () =>
-  mixed<Landmark>()
-    .oneOf(Object.keys(landmarks) as Landmark[])
-    .required();
+const landmark = () => mixed<Landmark>().oneOf(landmarks).required();
+const one = (values: readonly string[]) => string().oneOf(values).required();
+const optional = { optional: boolean().strict(), onlyAsAxis: boolean().strict() };
+
+const reading = {
+  ...optional,
+  tolerance: finite().positive(),
+  withinPerson: finite().positive(),
+  shared: finite().min(0),
+  plausible: array().of(finite()).length(2).required(),
+  repeats: number().oneOf([1]),
+  ofStature: number().strict().positive(),
+  substitute: object({ how: one(substituteWays), shared: finite().min(0) })
+    .noUnknown()
+    .default(undefined),
+};
+
+/** What each kind of step states beside its kind and its id. */
+const stepShapes: Record<MeasuringStep['kind'], ObjectShape> = {
+  stance: { ...optional, stance: one(stances) },
+  posture: { ...optional, joint: one(joints), target: finite(), tolerance: finite().positive() },
+  mark: { ...optional, landmark: landmark() },
+  motion: {
+    ...optional,
+    joint: one(joints),
+    plane: one(planes),
+    modes: array()
+      .of(one(['active', 'passive']))
+      .min(1)
+      .required(),
+  },
+  girth: {
+    ...reading,
+    from: landmark(),
+    distance: lazy((value) => (value === 'model' ? string().required() : finite())),
+  },
+  distance: { ...reading, from: landmark(), to: landmark() },
+  curve: { ...reading, from: landmark(), to: landmark() },
+  height: { ...reading, from: landmark(), to: landmark() },
+  width: { ...reading, at: landmark(), across: one(['mediolateral', 'anteroposterior']) },
+  inclination: { ...reading, from: landmark(), to: landmark(), at: finite().min(0).max(1) },
+  mass: reading,
+  age: reading,
+  stature: reading,
+  shoe: reading,
+};
 
 const protocolStep = lazy((step: { kind?: unknown } | undefined) => {
-  const base = { kind: string().required(), id: name() };
-  switch (step?.kind) {
-    case 'posture':
-      return object({
-        ...base,
-        joint: string().oneOf(['knee']).required(),
-        target: finite(),
-        tolerance: finite().positive(),
-      }).noUnknown();
-    case 'mark':
-      return object({ ...base, landmark: landmark() }).noUnknown();
-    case 'girth':
-      return object({
-        ...base,
-        from: landmark(),
-        distance: lazy((value) => (value === 'model' ? string().required() : finite())),
-        tolerance: finite().positive(),
-        withinPerson: finite().positive(),
-        shared: finite().min(0),
-        plausible: array().of(finite()).length(2).required(),
-      }).noUnknown();
-    default:
-      return object({ kind: string().oneOf(['posture', 'mark', 'girth']).required() });
-  }
+  const kinds = Object.keys(stepShapes);
+  const shape = stepShapes[step?.kind as MeasuringStep['kind']] as ObjectShape | undefined;
+  return shape
+    ? object({ kind: one(kinds), id: name(), ...shape }).noUnknown()
+    : object({ kind: one(kinds) });
 });
 
 /** A brace family as data, whoever wrote it. */
 export const programmeSchema = object({
   id: name(),
   version: finite().integer().positive(),
-  region: string().oneOf(['leg']).required(),
-  joint: string().oneOf(['knee']).required(),
-  hinge: string().oneOf(['behind-midline']).required(),
-  donning: finite().min(0).max(120),
+  title: string().strict().min(3).max(80),
+  base: string().strict().max(80),
+  region: one(regionNames),
+  joint: string().oneOf(joints),
+  hinge: string().oneOf(['behind-midline', 'on-midline']),
+  donning: number().strict().min(0).max(120),
   findings: array()
     .of(
       mixed<Finding>()
@@ -59,10 +86,14 @@ export const programmeSchema = object({
     .required(),
   measuring: array().of(protocolStep).min(1).required(),
   axes: array().of(name()).min(1).required(),
+  between: string().oneOf(betweenRules),
+  disagree: string().oneOf(disagreeRules),
   stops: object({
     leastExtension: finite(),
     made: string().oneOf(['before-donning']).required(),
-  }).noUnknown(),
+  })
+    .noUnknown()
+    .default(undefined),
   sequence: array()
     .of(
       object({
@@ -73,7 +104,6 @@ export const programmeSchema = object({
         minutes: number().positive(),
       }).noUnknown(),
     )
-    .min(1)
     .required(),
   checks: array()
     .of(
@@ -86,12 +116,70 @@ export const programmeSchema = object({
         stop: string().oneOf(['extension', 'flexion']),
       }).noUnknown(),
     )
-    .min(1)
     .required(),
 })
   .strict()
   .noUnknown()
   .required();
+
+/** A size chart as data; a two-way table has a cell for every row and column. */
+const chartSchema = object({
+  version: finite().integer().positive(),
+  sizes: array().of(name()).min(1).max(40).required(),
+  axes: array()
+    .of(
+      object({
+        reading: name(),
+        resolution: finite().min(0),
+        bands: array()
+          .of(object({ size: name(), from: finite(), to: finite() }).noUnknown())
+          .min(1)
+          .max(60)
+          .required(),
+      }).noUnknown(),
+    )
+    .min(1)
+    .max(6)
+    .required(),
+  between: one(betweenRules),
+  disagree: one(disagreeRules),
+  table: array().of(array().of(string().strict().defined().max(80)).required()),
+  supply: string().oneOf(['stock', 'both', 'made-to-measure']),
+  heights: array().of(
+    object({
+      height: one(['short', 'tall', 'low', 'high']),
+      reading: string().strict().max(80),
+      from: number().strict(),
+      to: number().strict(),
+    }).noUnknown(),
+  ),
+  belt: object({
+    overlap: finite().min(0),
+    backPanel: finite().positive(),
+    marks: object({
+      first: finite(),
+      step: finite().positive(),
+      count: finite().integer().positive(),
+    }).noUnknown(),
+  })
+    .noUnknown()
+    .default(undefined),
+  extension: object({ upTo: finite().positive() }).noUnknown().default(undefined),
+})
+  .noUnknown()
+  .test(
+    'table-fits',
+    'a table needs two axes, a row for each band of the first and a cell for each of the second',
+    (chart) => {
+      const { table, axes } = chart as { table?: string[][]; axes?: { bands?: unknown[] }[] };
+      return (
+        !table ||
+        (axes?.length === 2 &&
+          table.length === axes[0]!.bands?.length &&
+          table.every((row) => row.length === axes[1]!.bands?.length))
+      );
+    },
+  );
 
 /** A brace model as data. */
 export const modelSchema = object({
@@ -101,39 +189,26 @@ export const modelSchema = object({
   maker: name(),
   programme: name(),
   invented: boolean().required(),
+  sided: boolean().strict(),
   distances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, finite()]))).required(),
   ),
-  chart: object({
-    version: finite().integer().positive(),
-    sizes: array().of(name()).min(1).required(),
-    axes: array()
-      .of(
-        object({
-          reading: name(),
-          resolution: finite().min(0),
-          bands: array()
-            .of(object({ size: name(), from: finite(), to: finite() }).noUnknown())
-            .min(1)
-            .required(),
-        }).noUnknown(),
-      )
-      .min(1)
-      .required(),
-    between: string().oneOf(['larger', 'smaller', 'nearer', 'ask']).required(),
-    disagree: string().oneOf(['primary', 'larger', 'made-to-measure']).required(),
-  }).noUnknown(),
+  chart: chartSchema,
   hinge: object({
     extension: array().of(finite()).min(1).required(),
     flexion: array().of(finite()).required(),
-  }).noUnknown(),
+  })
+    .noUnknown()
+    .default(undefined),
   frame: object({
     bendable: boolean().required(),
     hingeZone: finite().min(0),
     reach: object({ proximal: finite().positive(), distal: finite().positive() }).noUnknown(),
     increment: finite().positive(),
     total: finite().positive(),
-  }).noUnknown(),
+  })
+    .noUnknown()
+    .default(undefined),
   pads: array()
     .of(
       object({

@@ -1,2 +1,3 @@
-export type { Degrees, Millimetres, Minutes } from './unit';
+export type { Degrees, Kilograms, Millimetres, Minutes } from './unit';
+export { parseMass, type ParsedMass } from './mass';
 export { formatLength, millimetresPerInch, parseLength, type LengthUnit, type ParsedLength } from './length';

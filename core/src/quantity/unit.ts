@@ -5,3 +5,4 @@
 export type Millimetres = number & { readonly unit?: 'mm' };
 export type Degrees = number & { readonly unit?: 'deg' };
 export type Minutes = number & { readonly unit?: 'min' };
+export type Kilograms = number & { readonly unit?: 'kg' };

@@ -31,14 +31,15 @@ export type Adjustment =
  * Broken or lasting red skin and pain of 7 or more (common practice, no source for the number) come
  * first: they raise a call, and never by themselves shorten protective wearing.
  * @param setting fitted now
+ * @param hardware the hinge's pieces; a brace without stops has nothing to adjust here
  * @param joint what the joint reached, if tested
  */
 export function proposeAdjustment(
   order: Order,
   day: ClinicDay,
   setting: HingeStops | undefined,
-  hardware: StopHardware,
-  rule: StopRule,
+  hardware: StopHardware | undefined,
+  rule: StopRule | undefined,
   found: ReviewFinding | undefined,
   joint?: Arc,
 ): Adjustment {
@@ -49,6 +50,7 @@ export function proposeAdjustment(
   ];
   if (because.length > 0) return { kind: 'refer', because, protective: order.protective };
   const now = windowOn(order, day) ?? { phase: -1, window: {} };
+  if (!hardware || !rule) return { kind: 'none', phase: now.phase };
   const choice = chooseStops(now.window, hardware, rule, joint);
   const same =
     choice.ok && setting?.extension === choice.stops.extension && setting.flexion === choice.stops.flexion;

@@ -1,4 +1,4 @@
-import { assessReadings, type MeasuringStep } from '../measuring';
+import { assessReadings, isReading, type MeasuringStep } from '../measuring';
 import { matchSize, type Chart, type SizeMatch } from '../sizing';
 
 /**
@@ -14,7 +14,7 @@ export function sizeByGirths(
 ): SizeMatch {
   const readings = steps.flatMap((step) => {
     const girth = girths[step.id];
-    const assessed = step.kind === 'girth' && girth !== undefined ? assessReadings(step, [girth]) : undefined;
+    const assessed = isReading(step) && girth !== undefined ? assessReadings(step, [girth]) : undefined;
     return assessed
       ? [
           [

@@ -10,6 +10,8 @@ export const findings = {
   'new-weakness-or-numbness': { severity: 'blocks', refer: 'physician-now' },
   'cold-or-blue-toes': { severity: 'blocks', refer: 'physician-now' },
   'infected-wound': { severity: 'blocks', refer: 'physician-now' },
+  'cold-or-blue-fingers': { severity: 'blocks', refer: 'physician-now' },
+  'trouble-breathing-or-swallowing': { severity: 'blocks', refer: 'physician-now' },
   'wound-or-rash-under-brace': { severity: 'qualifies', refer: 'prescriber' },
   'allergy-to-material': { severity: 'qualifies', refer: 'prescriber' },
   'swelling-expected-to-fall': { severity: 'qualifies' },
@@ -17,6 +19,7 @@ export const findings = {
   neuropathy: { severity: 'qualifies', refer: 'prescriber' },
   'arterial-disease': { severity: 'qualifies', refer: 'prescriber' },
   diabetes: { severity: 'qualifies' },
+  stoma: { severity: 'qualifies', refer: 'prescriber' },
   pregnancy: { severity: 'qualifies' },
   'fragile-skin': { severity: 'qualifies' },
 } as const satisfies Record<string, FindingRule>;

@@ -1,3 +1,25 @@
-export type { Chart, ChartAxis, SizeBand } from './chart';
-export { bandEdges, closedUp } from './band';
-export { helpfulReading, matchSize, type AxisReading, type SizeMatch, type SizeRule } from './match';
+export {
+  betweenRules,
+  disagreeRules,
+  type Belt,
+  type BetweenRule,
+  type Chart,
+  type ChartAxis,
+  type DisagreeRule,
+  type HeightChoice,
+  type SizeBand,
+} from './chart';
+export { axisBands, bandEdges, closedUp, type BandEdges } from './band';
+export {
+  helpfulReading,
+  matchSize,
+  sizeRules,
+  type AxisReading,
+  type SizeMatch,
+  type SizeRule,
+} from './match';
+export { lintChart, type ChartFinding } from './lint';
+export { beltEnds, beltTilt, extensionEachSide, type BeltEnds } from './belt';
+export { matchHeight, type HeightMatch } from './height';
+export { girthDrift, type Drift, type GirthOnDay } from './drift';
+export { bestFit, type FitCandidate, type RankedFit } from './best-fit';

@@ -1,30 +1,35 @@
-import type { Millimetres } from '../quantity';
 import { normalDensity, normalWithin } from '../statistics';
-import { bandEdges, closedUp } from './band';
+import { axisBands, type BandEdges } from './band';
 import type { Chart, ChartAxis } from './chart';
 
-/** A reading as the match needs it. */
+/** A reading as the match needs it; all in the axis' unit. */
 export interface AxisReading {
-  mean: Millimetres;
-  /** standard deviation of the part that belongs to this reading alone */
-  repeatPart: Millimetres;
+  mean: number;
+  /** standard deviation of the part that another repeat makes smaller */
+  repeatPart: number;
   /** standard deviation of the part it shares with the other axes (same tape, same posture) */
-  sharedPart: Millimetres;
+  sharedPart: number;
+  /** standard deviation of a part that neither repeats nor other axes share in; 0 where it is not said */
+  alone?: number;
   /** repeats taken so far */
   repeats: number;
 }
 
-export type SizeRule =
-  | 'inside'
-  | 'between-larger'
-  | 'between-smaller'
-  | 'between-nearer'
-  | 'between-ask'
-  | 'disagree-primary'
-  | 'disagree-larger'
-  | 'disagree-made-to-measure'
-  | 'apart'
-  | 'outside';
+export const sizeRules = [
+  'inside',
+  'between-larger',
+  'between-smaller',
+  'between-nearer',
+  'between-ask',
+  'disagree-primary',
+  'disagree-larger',
+  'disagree-made-to-measure',
+  'apart',
+  'outside',
+  'extension',
+  'supply',
+] as const;
+export type SizeRule = (typeof sizeRules)[number];
 
 export type SizeMatch =
   | { outcome: 'incomplete'; missing: string[] }
@@ -33,26 +38,29 @@ export type SizeMatch =
       /** the size chosen by the rule; for 'ask' and 'made-to-measure' the likeliest one, if any */
       size: string | undefined;
       rule: SizeRule;
-      /** probability that the true girths get each size by the chart, in the chart's order */
+      /** probability that the true readings get each size by the chart, in the chart's order */
       probabilities: { size: string; probability: number }[];
       /** probability of `size` */
       probability: number;
-      /** of the deciding axis to its nearest other band; negative: off the chart */
-      margin: Millimetres;
+      /** of the deciding axis to its nearest other size, in its unit; negative: off the chart */
+      margin: number;
       /** the size across that margin */
       neighbour: string | undefined;
       /** the axis whose margin is smallest against its uncertainty */
       decides: string;
       /** the neighbour a reading lies close to, or the sizes that the axes point to */
       against: string | undefined;
+      /** what every axis points to by itself; undefined: off the chart */
+      pointed: { reading: string; size: string | undefined }[];
     };
 
-const uncertaintyOf = (reading: AxisReading) => Math.hypot(reading.repeatPart, reading.sharedPart);
+const uncertaintyOf = ({ repeatPart, sharedPart, alone = 0 }: AxisReading) =>
+  Math.hypot(repeatPart, sharedPart, alone);
 
 interface Axis {
   axis: ChartAxis;
   reading: AxisReading;
-  edges: { size: string; from: Millimetres; to: Millimetres }[];
+  edges: BandEdges[];
 }
 
 /**
@@ -63,10 +71,10 @@ interface Axis {
  * "Between" means that a neighbouring band lies nearer than the reading's standard uncertainty (common
  * practice leaves it to the eye; the choice is ours): the chart's rule moves each axis by that uncertainty
  * before the axes are compared, so that a larger body never gets a smaller size. Axes two sizes apart, or
- * outside, are made to measure.
+ * outside, are made to measure; above the largest size an extension may still reach.
  *
  * @param chart the model's chart
- * @param readings by the axis' reading; mm
+ * @param readings by the axis' reading, each in its axis' unit
  */
 export function matchSize(
   chart: Chart,
@@ -79,17 +87,11 @@ export function matchSize(
     size: chart.sizes[i]!,
     probability,
   }));
-  const pointed = axes.map(({ reading, edges }) =>
-    edges.find(({ from, to }) => reading.mean >= from && reading.mean < to),
-  );
-  const decision = decide(
-    chart,
-    axes,
-    pointed.map((band) => band && chart.sizes.indexOf(band.size)),
-  );
+  const pointed = axes.map(({ reading, edges }) => bandAt(edges, reading.mean));
+  const decision = supplied(chart, decide(chart, axes, pointed));
   const likeliest = probabilities.reduce((best, next) => (next.probability > best.probability ? next : best));
   const size = decision.size ?? (likeliest.probability > 0.01 ? likeliest.size : undefined);
-  const margins = axes.map((axis) => ({ axis, ...marginOf(axis) }));
+  const margins = axes.map((axis, i) => ({ axis, ...marginOf(chart, axes, pointed, i) }));
   const deciding = margins.reduce((worst, next) =>
     next.margin / uncertaintyOf(next.axis.reading) < worst.margin / uncertaintyOf(worst.axis.reading)
       ? next
@@ -105,18 +107,40 @@ export function matchSize(
     neighbour: deciding.neighbour,
     decides: deciding.axis.axis.reading,
     against: decision.against ?? deciding.neighbour,
+    pointed: axes.map(({ axis, edges }, i) => ({
+      reading: axis.reading,
+      size: chart.table ? sizeAt(chart, pointed) : edges[pointed[i]!]?.size,
+    })),
   };
 }
+
+/** A chart whose bands only say what can be made gives no stock size. */
+const supplied = (chart: Chart, decision: Decision): Decision =>
+  chart.supply === 'made-to-measure' && decision.outcome !== 'made-to-measure'
+    ? { outcome: 'made-to-measure', rule: 'supply' }
+    : decision;
+
+const bandAt = (edges: readonly BandEdges[], value: number): number | undefined => {
+  const at = edges.findIndex(({ from, to }) => value >= from && value < to);
+  return at < 0 ? undefined : at;
+};
+
+/** The size in a two-way table's cell. */
+const sizeAt = (chart: Chart, [row, column]: readonly (number | undefined)[]): string | undefined =>
+  (row === undefined || column === undefined ? '' : chart.table?.[row]?.[column]) || undefined;
 
 type Readings = Readonly<Record<string, AxisReading | undefined>>;
 
 const axesOf = (chart: Chart, readings: Readings): Axis[] =>
   chart.axes.flatMap((axis) => {
     const reading = readings[axis.reading];
-    return reading ? [{ axis, reading, edges: bandEdges(axis, chart.sizes) }] : [];
+    return reading ? [{ axis, reading, edges: axisBands(chart, axis) }] : [];
   });
 
 const product = (factors: readonly number[]) => factors.reduce((all, factor) => all * factor, 1);
+
+/** Beyond so many standard uncertainties a band is neither reached nor left. */
+const far = 8;
 
 /**
  * The probability of each size, in the chart's order. Given the shared error z, the axes are independent
@@ -125,41 +149,79 @@ const product = (factors: readonly number[]) => factors.reduce((all, factor) => 
  */
 function sizeProbabilities(chart: Chart, axes: readonly Axis[]): number[] {
   const { sizes } = chart;
-  const bands = axes.map(({ axis }) => sizes.map((size) => closedUp(axis, size)));
-  const bandProbabilities = (z: number) =>
-    axes.map(({ reading }, i) =>
-      bands[i]!.map((band) =>
-        band ? normalWithin(reading.mean + z * reading.sharedPart, reading.repeatPart, band[0], band[1]) : 0,
-      ),
+  const own = axes.map(({ reading }) => Math.hypot(reading.repeatPart, reading.alone ?? 0));
+  // only bands within reach of the reading are looked at: a catalogue is matched in one go
+  const near = axes.map(({ reading, edges }) => {
+    const reach = far * uncertaintyOf(reading);
+    return edges.flatMap((band, at) =>
+      band.to > reading.mean - reach && band.from < reading.mean + reach
+        ? [{ ...band, k: chart.table ? at : sizes.indexOf(band.size) }]
+        : [],
     );
-  const given = (z: number): number[] => {
-    const p = bandProbabilities(z);
-    const all = (k: number) => product(p.map((axis) => axis[k] ?? 0));
-    const either = (k: number, from = 0) =>
-      product(p.slice(from).map((axis) => (axis[k] ?? 0) + (axis[k + 1] ?? 0)));
-    return sizes.map((_, k) => {
-      switch (chart.disagree) {
-        case 'larger':
-          return either(k - 1) - all(k - 1);
-        case 'primary':
-          return p[0]![k]! * (either(k - 1, 1) + either(k, 1) - product(p.slice(1).map((axis) => axis[k]!)));
-        case 'made-to-measure':
-          return all(k);
-      }
-    });
+  });
+  const none = sizes.map(() => 0);
+  if (near.some((bands) => bands.length === 0)) return none;
+  const p = axes.map(({ edges }) => new Float64Array(Math.max(edges.length, sizes.length) + 1));
+  const place = (z: number) => {
+    for (let i = 0; i < axes.length; i += 1) {
+      const { mean, sharedPart } = axes[i]!.reading;
+      for (const { k, from, to } of near[i]!)
+        p[i]![k] = normalWithin(mean + z * sharedPart, own[i]!, from, to);
+    }
   };
-  if (axes.every(({ reading }) => reading.sharedPart === 0)) return given(0);
+  const at = (i: number, k: number) => (k < 0 ? 0 : p[i]![k]!);
+  const every = (k: number) => {
+    let all = 1;
+    for (let i = 0; i < axes.length; i += 1) all *= at(i, k);
+    return all;
+  };
+  const either = (k: number, from: number) => {
+    let all = 1;
+    for (let i = from; i < axes.length; i += 1) all *= at(i, k) + at(i, k + 1);
+    return all;
+  };
+  const ofSize = (k: number): number => {
+    switch (chart.disagree) {
+      case 'larger':
+        return either(k - 1, 0) - every(k - 1);
+      case 'primary': {
+        const rest = product(axes.slice(1).map((_, i) => at(i + 1, k)));
+        return at(0, k) * (axes.length === 1 ? 1 : either(k - 1, 1) + either(k, 1) - rest);
+      }
+      case 'made-to-measure':
+        return every(k);
+    }
+  };
+  const low = Math.min(...near.map((bands) => bands[0]!.k));
+  const high = Math.max(...near.map((bands) => bands.at(-1)!.k)) + 1;
+  const sums = none;
+  const add = (weight: number) => {
+    if (chart.table) {
+      for (const { k: row } of near[0]!)
+        for (const { k: column } of near[1]!) {
+          const size = sizes.indexOf(chart.table[row]![column]!);
+          if (size >= 0) sums[size]! += weight * p[0]![row]! * p[1]![column]!;
+        }
+      return;
+    }
+    for (let k = low; k <= Math.min(high, sizes.length - 1); k += 1) sums[k]! += weight * ofSize(k);
+  };
+  const shared = axes.filter(({ reading }) => reading.sharedPart > 0);
+  if (shared.length === 0) {
+    place(0);
+    add(1);
+    return sums;
+  }
   // trapezoidal rule: for a smooth integrand that falls off as a normal density it converges faster
   // than any power of the stride, as long as the stride resolves the narrower of the two errors
   const narrow = Math.min(
-    ...axes.map(({ reading }) => reading.repeatPart / Math.max(reading.sharedPart, 1e-9)),
+    ...axes.map(({ reading }, i) => (reading.sharedPart > 0 ? own[i]! / reading.sharedPart : Infinity)),
   );
   const stride = Math.min(0.5, Math.max(0.01, narrow / 2));
   const steps = Math.ceil(6.5 / stride);
-  const sums = sizes.map(() => 0);
   for (let step = -steps; step <= steps; step += 1) {
-    const weight = normalDensity(step * stride) * stride;
-    given(step * stride).forEach((probability, k) => (sums[k]! += weight * probability));
+    place(step * stride);
+    add(normalDensity(step * stride) * stride);
   }
   return sums;
 }
@@ -172,12 +234,16 @@ interface Decision {
 }
 
 function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number | undefined)[]): Decision {
+  if (reachedByExtension(chart, axes, pointed))
+    return { outcome: 'size', size: chart.sizes.at(-1)!, rule: 'extension' };
   if (pointed.some((index) => index === undefined)) return { outcome: 'made-to-measure', rule: 'outside' };
-  const indices = pointed as number[];
+  const moved = axes.map((axis, i) => movedIndex(chart, axis, pointed[i]!));
+  if (chart.table) return decideInTable(chart, axes, pointed, moved);
+  const indices = axes.map(({ edges }, i) => chart.sizes.indexOf(edges[pointed[i]!]!.size));
   const [low, high] = [Math.min(...indices), Math.max(...indices)];
   if (high - low > 1) return { outcome: 'made-to-measure', rule: 'apart', against: named(chart, low, high) };
-  const moved = axes.map((axis, i) => movedIndex(chart, axis, indices[i]!));
-  const size = chart.sizes[chart.disagree === 'primary' ? moved[0]! : Math.max(...moved)]!;
+  const sizesMoved = axes.map(({ edges }, i) => chart.sizes.indexOf(edges[moved[i]!]!.size));
+  const size = chart.sizes[chart.disagree === 'primary' ? sizesMoved[0]! : Math.max(...sizesMoved)]!;
   if (high > low) {
     const against = named(chart, low, high);
     return chart.disagree === 'made-to-measure'
@@ -185,45 +251,96 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
       : { outcome: 'size', size, rule: `disagree-${chart.disagree}`, against };
   }
   const near = axes
-    .map((axis) => nearNeighbour(chart, axis, low))
+    .map((axis, i) => nearNeighbour(axis, pointed[i]!))
     .find((neighbour) => neighbour !== undefined);
   if (near === undefined) return { outcome: 'size', size: chart.sizes[low]!, rule: 'inside' };
-  const against = size === chart.sizes[low] ? near : chart.sizes[low]!;
-  return {
-    outcome: chart.between === 'ask' ? 'ask' : 'size',
-    size,
-    rule: `between-${chart.between}`,
-    against,
-  };
+  return between(chart, size, chart.sizes[low]!, near);
 }
+
+const between = (chart: Chart, size: string, own: string, near: string): Decision => ({
+  outcome: chart.between === 'ask' ? 'ask' : 'size',
+  size,
+  rule: `between-${chart.between}`,
+  against: size === own ? near : own,
+});
+
+/** A two-way table: the cell of the two bands, each moved by the rule for readings between. */
+function decideInTable(
+  chart: Chart,
+  axes: readonly Axis[],
+  pointed: readonly (number | undefined)[],
+  moved: readonly number[],
+): Decision {
+  const own = sizeAt(chart, pointed);
+  const size = sizeAt(chart, moved);
+  if (!own || !size) return { outcome: 'made-to-measure', rule: 'outside' };
+  const near = axes
+    .map(({ reading }, i) => {
+      const { margin, neighbour } = marginOf(chart, axes, pointed, i);
+      return margin < uncertaintyOf(reading) ? neighbour : undefined;
+    })
+    .find((neighbour) => neighbour !== undefined);
+  return near === undefined && size === own
+    ? { outcome: 'size', size, rule: 'inside' }
+    : between(chart, size, own, near ?? size);
+}
+
+/** The first axis lies above the largest size, yet within what side extensions reach; the others fit. */
+const reachedByExtension = (
+  chart: Chart,
+  axes: readonly Axis[],
+  pointed: readonly (number | undefined)[],
+): boolean => {
+  const [first] = axes;
+  return (
+    chart.extension !== undefined &&
+    pointed[0] === undefined &&
+    first!.reading.mean >= first!.edges.at(-1)!.to &&
+    first!.reading.mean <= chart.extension.upTo &&
+    pointed.slice(1).every((index) => index !== undefined)
+  );
+};
 
 /** The band an axis points to once the chart's rule for readings between sizes is applied. */
 function movedIndex(chart: Chart, { reading, edges }: Axis, index: number): number {
   const shift = { larger: 1, smaller: -1, nearer: 0, ask: 0 }[chart.between] * uncertaintyOf(reading);
-  const at = edges.find(({ from, to }) => reading.mean + shift >= from && reading.mean + shift < to);
-  return at ? chart.sizes.indexOf(at.size) : index;
+  return bandAt(edges, reading.mean + shift) ?? index;
 }
 
 /** The neighbour whose band begins within the reading's uncertainty. */
-function nearNeighbour(chart: Chart, { reading, edges }: Axis, index: number): string | undefined {
-  const own = edges.find(({ size }) => size === chart.sizes[index])!;
+function nearNeighbour({ reading, edges }: Axis, index: number): string | undefined {
+  const own = edges[index]!;
   const [up, down] = [own.to - reading.mean, reading.mean - own.from];
-  const size = chart.sizes[up < down ? index + 1 : index - 1];
-  return Math.min(up, down) < uncertaintyOf(reading) ? size : undefined;
+  return Math.min(up, down) < uncertaintyOf(reading)
+    ? edges[up < down ? index + 1 : index - 1]?.size
+    : undefined;
 }
 
 const named = (chart: Chart, low: number, high: number) => `${chart.sizes[low]} – ${chart.sizes[high]}`;
 
-/** How far the reading is from the nearest other band; negative: how far off the chart. */
-function marginOf({ reading, edges }: Axis): { margin: Millimetres; neighbour: string | undefined } {
-  const index = edges.findIndex(({ from, to }) => reading.mean >= from && reading.mean < to);
-  const own = edges[index];
-  if (!own) {
+/** How far the reading is from the nearest other size; negative: how far off the chart. */
+function marginOf(
+  chart: Chart,
+  axes: readonly Axis[],
+  pointed: readonly (number | undefined)[],
+  i: number,
+): { margin: number; neighbour: string | undefined } {
+  const { reading, edges } = axes[i]!;
+  const index = pointed[i];
+  const own = index === undefined ? undefined : edges[index];
+  if (index === undefined || !own) {
     const ends = edges.flatMap(({ from, to }) => [from, to]);
     return { margin: -Math.min(...ends.map((end) => Math.abs(end - reading.mean))), neighbour: undefined };
   }
-  const [up, down] = [own.to - reading.mean, reading.mean - own.from];
-  return { margin: Math.min(up, down), neighbour: edges[up < down ? index + 1 : index - 1]?.size };
+  const sizeOf = (at: number): string | undefined =>
+    chart.table ? sizeAt(chart, pointed.with(i, at)) : edges[at]?.size;
+  const same = (at: number) => edges[at] !== undefined && sizeOf(at) === sizeOf(index);
+  // in a table the next band may still be the same size
+  let [top, bottom] = [index, index];
+  while (same(top + 1)) top += 1;
+  while (same(bottom - 1)) bottom -= 1;
+  const [up, down] = [edges[top]!.to - reading.mean, reading.mean - edges[bottom]!.from];
+  return { margin: Math.min(up, down), neighbour: sizeOf(up < down ? top + 1 : bottom - 1) };
 }
 
 /** Nodes and weights for an expectation over a standard normal: the trapezoidal rule again. */

@@ -2,3 +2,4 @@ export { normalCdf, normalWithin, normalDensity } from './normal';
 export { meanAndDeviation, type Spread } from './spread';
 export { repeatabilityCoefficient, withinPersonDeviation } from './repeatability';
 export { monotoneCurve } from './monotone';
+export { theilSen, type TheilSen } from './theil-sen';

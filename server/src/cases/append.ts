@@ -12,14 +12,14 @@ import {
   type AnyRecordedEntry,
   type CaseState,
 } from '@estribo/core/logbook';
-import { canonicalText } from '@estribo/core/programmes';
+import { canonicalText, type BraceModel, type Programme } from '@estribo/core/programmes';
 import { QueryFailedError, type EntityManager } from 'typeorm';
-import { registered } from '../catalogue/registry';
+import { fitsFamily, registered } from '../catalogue/registry';
 import { caseEntity, entryEntity, personEntity, type CaseRow } from '../database/entities';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
 import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
-import { writeSummary } from './summary';
+import { writePairs, writeSummary } from './summary';
 
 export interface Appended {
   entry: AnyRecordedEntry;
@@ -84,7 +84,7 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
   ]);
   if (!known) throw faulty([{ at: 'body.person', message: 'is no person of this clinic' }]);
   if (!programmeContent) throw faulty([{ at: 'body.programme.hash', message: 'is not registered' }]);
-  if (!modelContent || !('programme' in modelContent) || modelContent.programme !== programmeContent.id)
+  if (!modelContent || !fitsFamily(modelContent as BraceModel, programmeContent as Programme))
     throw faulty([{ at: 'body.model.hash', message: 'is no registered model of this family' }]);
   const row: CaseRow = {
     id: entry.case,
@@ -127,6 +127,7 @@ async function take(
   const after = await foldOf(manager, row, all, clinic.zone);
   if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
   await writeSummary(manager, after);
+  await writePairs(manager, state, after);
   return { entry: recorded, snapshot: { head, entries: all, state: after } };
 }
 

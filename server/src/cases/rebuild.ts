@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { DataSource } from 'typeorm';
 import { caseEntity, entryEntity, personEntity, summaryEntity } from '../database/entities';
 import { entriesAfter, foldOf } from './record';
-import { summaryOf } from './summary';
+import { summaryOf, writePairs } from './summary';
 
 export interface Rebuilt {
   cases: number;
@@ -36,6 +36,7 @@ export async function rebuildSummaries(db: DataSource, zone: string): Promise<Re
         if (!state) return;
         const { familyFirst } = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
         const summary = summaryOf(state, familyFirst);
+        await writePairs(manager, undefined, state);
         const stored = await manager.getRepository(summaryEntity).findOneBy({ case: id });
         const fields = Object.keys(summary).filter(
           (field) =>

@@ -1,6 +1,8 @@
+import { isDeepStrictEqual } from 'node:util';
 import { caseRibbon, engineVersion, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
 import type { EntityManager } from 'typeorm';
-import { personEntity, summaryEntity, type Summary } from '../database/entities';
+import { pairsOf } from '@estribo/core/measuring';
+import { pairEntity, personEntity, summaryEntity, type PairRow, type Summary } from '../database/entities';
 
 /** The row that lists show of a case, computed from its state. */
 export function summaryOf(state: CaseState, personKey: string): Summary {
@@ -12,6 +14,7 @@ export function summaryOf(state: CaseState, personKey: string): Summary {
     modelName: state.model.name,
     modelId: state.model.id,
     programme: state.programme.id,
+    region: state.programme.region,
     side: state.side,
     stage: stageAt(state),
     blockedBy: state.screening.blocking[0]?.finding ?? null,
@@ -27,4 +30,22 @@ export function summaryOf(state: CaseState, personKey: string): Summary {
 export async function writeSummary(manager: EntityManager, state: CaseState): Promise<void> {
   const person = await manager.getRepository(personEntity).findOneByOrFail({ id: state.person });
   await manager.getRepository(summaryEntity).upsert(summaryOf(state, person.familyFirst), ['case']);
+}
+
+/** The pairs of readings of a case, as the clinic's own repeatability counts them. */
+export const pairRowsOf = (state: CaseState): PairRow[] =>
+  pairsOf(state.measuring.states).map((pair) => ({ case: state.case, ...pair }));
+
+/** Writes a case's pairs of readings anew when they are not what they were. */
+export async function writePairs(
+  manager: EntityManager,
+  before: CaseState | undefined,
+  state: CaseState,
+): Promise<void> {
+  const rows = pairRowsOf(state);
+  if (before && isDeepStrictEqual(pairRowsOf(before), rows)) return;
+  if (!before && rows.length === 0) return;
+  const pairs = manager.getRepository(pairEntity);
+  await pairs.delete({ case: state.case });
+  if (rows.length > 0) await pairs.insert(rows);
 }

@@ -1,7 +1,65 @@
-import { pinOf, programmes } from '@estribo/core/programmes';
-import { notFound } from '../problem';
-import type { Context, Route } from '../route';
-import { modelsOf, registered } from './registry';
+import { chartsFromCsv, chartsToCsv } from '@estribo/core/exchange';
+import { regionNames, type Region } from '@estribo/core/anatomy';
+import {
+  contentHash,
+  modelProblems,
+  modelSchema,
+  pinOf,
+  programmeSchema,
+  programmes as shipped,
+  type BraceModel,
+  type Programme,
+} from '@estribo/core/programmes';
+import { boolean, object, string } from 'yup';
+import { Like, type FindOptionsWhere } from 'typeorm';
+import { startsWith } from '../clinic/people-routes';
+import { modelEntity, type ModelRow } from '../database/entities';
+import { faulty, notFound, Problem } from '../problem';
+import { textOf, wholeOf, type Context, type Route } from '../route';
+import { valid } from '../valid';
+import {
+  findingsOf,
+  newestProgramme,
+  newestProgrammes,
+  register,
+  registered,
+  registeredModels,
+} from './registry';
+
+const pageLength = 200;
+
+const importBody = object({ csv: string().strict().required().max(2_000_000) }).noUnknown();
+const retireBody = object({ retired: boolean().strict().required() }).noUnknown();
+
+/** The family of a region, a maker or a name, as the list asks for it. */
+function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
+  const region = textOf(query.region, 'region', 10);
+  if (region && !regionNames.includes(region as Region))
+    throw new Problem(400, 'Not valid', `region must be one of ${regionNames.join(', ')}.`);
+  const family = textOf(query.family, 'family', 80);
+  const find = textOf(query.find, 'find', 80);
+  const base: FindOptionsWhere<ModelRow> = {
+    ...(region ? { region: region as Region } : {}),
+    ...(family ? { programme: family } : {}),
+    ...(query.retired === '1' ? {} : { retired: false }),
+  };
+  return find
+    ? [
+        { ...base, name: startsWith(find) },
+        { ...base, maker: startsWith(find) },
+        { ...base, id: Like(`${find.replace(/[\\%_]/g, '\\$&')}%`) },
+      ]
+    : [base];
+}
+
+/** A version follows the newest one there is; a used one is never changed. */
+function nextVersion(sort: string, sent: { id: string; version: number }, newest: number | undefined): void {
+  const next = (newest ?? 0) + 1;
+  if (sent.version !== next)
+    throw new Problem(409, 'No longer current', `The next version of this ${sort} is ${next}.`, {
+      next,
+    });
+}
 
 export function catalogueRoutes({ db }: Context): Route[] {
   return [
@@ -10,19 +68,155 @@ export function catalogueRoutes({ db }: Context): Route[] {
       path: '/catalogue',
       who: 'catalogue.read',
       handle: async (_req, res) => {
-        const families = await Promise.all(
-          programmes.map(async (programme) => ({
-            programme: pinOf(programme),
-            models: (await modelsOf(db, programme)).map(({ pin, model }) => ({
-              ...pin,
-              name: model.name,
-              maker: model.maker,
-              invented: model.invented,
-              sizes: model.chart.sizes,
-            })),
-          })),
-        );
+        const all = await newestProgrammes(db);
+        const order = shipped.map(({ id }) => id);
+        const place = (id: string) => (order.includes(id) ? order.indexOf(id) : order.length);
+        const families = all
+          .sort((a, b) => place(a.base ?? a.id) - place(b.base ?? b.id) || a.id.localeCompare(b.id))
+          .map((programme) => ({
+            ...pinOf(programme),
+            region: programme.region,
+            ...(programme.title ? { title: programme.title } : {}),
+            ...(programme.base ? { base: programme.base } : {}),
+          }));
         res.json({ families });
+      },
+    },
+    {
+      method: 'get',
+      path: '/catalogue/models',
+      who: 'catalogue.read',
+      handle: async (req, res) => {
+        const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
+        const rows = await db.getRepository(modelEntity).find({
+          where: wanted(req.query),
+          order: { name: 'ASC', id: 'ASC' },
+          skip,
+          take: pageLength + 1,
+        });
+        res.json({ models: rows.slice(0, pageLength), more: rows.length > pageLength });
+      },
+    },
+    {
+      method: 'get',
+      path: '/catalogue/export.csv',
+      who: 'catalogue.read',
+      handle: async (req, res) => {
+        const rows = await db.getRepository(modelEntity).find({
+          where: wanted(req.query),
+          order: { name: 'ASC', id: 'ASC' },
+          take: 20_000,
+        });
+        const models = await registeredModels(
+          db.manager,
+          rows.map(({ hash }) => hash),
+        );
+        res
+          .type('text/csv')
+          .set('Content-Disposition', 'attachment; filename="charts.csv"')
+          .send(chartsToCsv(models, await newestProgrammes(db)));
+      },
+    },
+    {
+      method: 'post',
+      path: '/catalogue/import',
+      who: 'catalogue.write',
+      handle: async (req, res) => {
+        const { csv } = valid(importBody, req.body);
+        const families = await newestProgrammes(db);
+        const rows = await db.getRepository(modelEntity).find({ order: { id: 'ASC' } });
+        const known = await registeredModels(
+          db.manager,
+          rows.map(({ hash }) => hash),
+        );
+        const read = chartsFromCsv(csv, families, known);
+        if (!read.ok)
+          throw new Problem(422, 'Not imported', 'Nothing was imported. Mend the rows and send it again.', {
+            rows: read.faults.slice(0, 500),
+          });
+        // what says the same as before gets no new version
+        const changed = read.models.filter((model) => {
+          const before = known.find(({ id }) => id === model.id);
+          return !before || !sameContent(before, model);
+        });
+        await db.transaction(async (manager) => {
+          for (const model of changed) await register(manager, 'model', model);
+        });
+        res.json({ imported: changed.map(pinOf), unchanged: read.models.length - changed.length });
+      },
+    },
+    {
+      method: 'post',
+      path: '/catalogue/models',
+      who: 'catalogue.write',
+      handle: async (req, res) => {
+        const model = valid(modelSchema, req.body) as unknown as BraceModel;
+        const programme = await newestProgramme(db, model.programme);
+        if (!programme) throw faulty([{ at: 'programme', message: 'is no family here' }]);
+        const problems = modelProblems(model, programme);
+        if (problems.length > 0)
+          throw faulty(
+            problems.map(({ problem, ...which }) => ({
+              at: Object.values(which).join(' ') || 'model',
+              message: problem,
+            })),
+          );
+        const pin = await db.transaction(async (manager) => {
+          const before = await manager
+            .getRepository(modelEntity)
+            .findOne({ where: { id: model.id }, lock: { mode: 'pessimistic_write' } });
+          nextVersion('model', model, before?.version);
+          return register(manager, 'model', model);
+        });
+        res.status(201).json(pin);
+      },
+    },
+    {
+      method: 'put',
+      path: '/catalogue/models/:id/retired',
+      who: 'catalogue.write',
+      handle: async (req, res) => {
+        const { retired } = valid(retireBody, req.body);
+        const rows = db.getRepository(modelEntity);
+        const id = String(req.params.id);
+        if (!(await rows.existsBy({ id }))) throw notFound('model');
+        await rows.update({ id }, { retired });
+        res.json({ id, retired });
+      },
+    },
+    {
+      method: 'post',
+      path: '/catalogue/programmes',
+      who: 'catalogue.write',
+      handle: async (req, res) => {
+        const programme = valid(programmeSchema, req.body) as unknown as Programme;
+        const base = programme.base && (await newestProgramme(db, programme.base));
+        if (!base || !programme.title || !/^own-[a-z0-9-]{1,70}$/.test(programme.id))
+          throw faulty([
+            ...(base ? [] : [{ at: 'base', message: 'must name the family it was copied from' }]),
+            ...(programme.title ? [] : [{ at: 'title', message: 'is required' }]),
+            ...(/^own-[a-z0-9-]{1,70}$/.test(programme.id)
+              ? []
+              : [{ at: 'id', message: 'must begin with own-' }]),
+          ]);
+        if (base.region !== programme.region)
+          throw faulty([{ at: 'region', message: `must be that of its base, ${base.region}` }]);
+        const pin = await db.transaction(async (manager) => {
+          nextVersion('programme', programme, (await newestProgramme(manager, programme.id))?.version);
+          return register(manager, 'programme', programme);
+        });
+        res.status(201).json(pin);
+      },
+    },
+    {
+      method: 'get',
+      path: '/catalogue/lint/:hash',
+      who: 'catalogue.read',
+      handle: async (req, res) => {
+        const model = await registered<BraceModel>(db.manager, 'model', String(req.params.hash));
+        const programme = model && (await newestProgramme(db, model.programme));
+        if (!model || !programme) throw notFound('model');
+        res.json({ findings: findingsOf(model, programme) });
       },
     },
     {
@@ -40,4 +234,11 @@ export function catalogueRoutes({ db }: Context): Route[] {
       },
     },
   ];
+}
+
+/** The same but for its versions. */
+function sameContent(before: BraceModel, now: BraceModel): boolean {
+  const bare = (model: BraceModel) =>
+    contentHash({ ...model, version: 1, chart: { ...model.chart, version: 1 } });
+  return bare({ sided: false, ...before }) === bare({ sided: false, ...now });
 }

@@ -1,4 +1,5 @@
 import {
+  chartOf,
   modelProblems,
   modelSchema,
   pinOf,
@@ -7,16 +8,21 @@ import {
   type Pin,
   type Programme,
 } from '@estribo/core/programmes';
+import { lintChart, type ChartFinding } from '@estribo/core/sizing';
 import { LRUCache } from 'lru-cache';
 import type { DataSource, EntityManager } from 'typeorm';
-import { registeredEntity } from '../database/entities';
+import { modelEntity, registeredEntity } from '../database/entities';
+
+/** A database, or a transaction on it. */
+export type Store = Pick<EntityManager, 'getRepository'> | DataSource;
 
 /**
- * Registers content under its hash, once. The same version with other content is refused: cases hold on to it.
+ * Registers content under its hash, once. The same version with other content is refused: cases hold on to
+ * it. The newest version of a model is what the catalogue lists.
  * @throws Error when the content is not valid or its version is taken by other content
  */
 export async function register(
-  db: DataSource,
+  db: Store,
   sort: 'programme' | 'model',
   content: Programme | BraceModel,
 ): Promise<Pin> {
@@ -28,11 +34,58 @@ export async function register(
   if (taken && taken.hash !== pin.hash)
     throw new Error(`${sort} ${pin.id} version ${pin.version} has changed: give it a new version`);
   if (!taken) await rows.insert({ ...pin, sort, body: content });
+  if (sort === 'model') await list(db, content as BraceModel, pin);
   return pin;
 }
 
-// content under a hash never changes: kept for good, up to a bound
-const kept = new LRUCache<string, Programme | BraceModel>({ max: 500 });
+/** Puts a model's newest version in the catalogue's list; what is retired stays so. */
+async function list(db: Store, model: BraceModel, pin: Pin): Promise<void> {
+  const rows = db.getRepository(modelEntity);
+  const before = await rows.findOneBy({ id: model.id });
+  if (before && before.version > model.version) return;
+  const programme = await newestProgramme(db, model.programme);
+  await rows.upsert(
+    {
+      ...pin,
+      name: model.name,
+      maker: model.maker,
+      programme: model.programme,
+      region: programme?.region ?? 'leg',
+      invented: model.invented,
+      sizes: model.chart.sizes.length,
+      findings: programme ? findingsOf(model, programme).length : 0,
+      retired: before?.retired ?? false,
+    },
+    ['id'],
+  );
+}
+
+/** What the lint finds in a model's chart, its readings' usual ranges taken from the family. */
+export function findingsOf(model: BraceModel, programme: Programme): ChartFinding[] {
+  const usual = Object.fromEntries(
+    programme.measuring.flatMap((step) => ('plausible' in step ? [[step.id, step.plausible]] : [])),
+  );
+  return lintChart(chartOf(programme, model), usual);
+}
+
+/** The newest registered version of a programme. */
+export async function newestProgramme(db: Store, id: string): Promise<Programme | undefined> {
+  const [row] = await db
+    .getRepository(registeredEntity)
+    .find({ where: { sort: 'programme', id }, order: { version: 'DESC' }, take: 1 });
+  return row && (row.body as Programme);
+}
+
+/** Every family there is, in its newest version: those that ship and the clinic's own. */
+export async function newestProgrammes(db: Store): Promise<Programme[]> {
+  const rows = await db
+    .getRepository(registeredEntity)
+    .find({ where: { sort: 'programme' }, order: { id: 'ASC', version: 'DESC' } });
+  return rows.filter((row, i) => rows[i - 1]?.id !== row.id).map(({ body }) => body as Programme);
+}
+
+// content under a hash never changes: kept for good, up to a bound that holds a large catalogue
+const kept = new LRUCache<string, Programme | BraceModel>({ max: 8000 });
 
 /** @returns the content registered under a hash, if any */
 export async function registered<T extends Programme | BraceModel>(
@@ -48,16 +101,24 @@ export async function registered<T extends Programme | BraceModel>(
   return row ? (row.body as T) : undefined;
 }
 
-/** The newest version of each model of a family that leaves nothing out. */
-export async function modelsOf(
-  db: DataSource,
-  programme: Programme,
-): Promise<{ pin: Pin; model: BraceModel }[]> {
-  const rows = await db
-    .getRepository(registeredEntity)
-    .find({ where: { sort: 'model' }, order: { id: 'ASC', version: 'DESC' } });
-  const newest = rows.filter((row, i) => rows[i - 1]?.id !== row.id);
-  return newest
-    .map(({ id, version, hash, body }) => ({ pin: { id, version, hash }, model: body as BraceModel }))
-    .filter(({ model }) => model.programme === programme.id && modelProblems(model, programme).length === 0);
+/** The models under some hashes, those already known without asking the database. */
+export async function registeredModels(
+  manager: EntityManager,
+  hashes: readonly string[],
+): Promise<BraceModel[]> {
+  const missing = hashes.filter((hash) => !kept.has(`model ${hash}`));
+  for (let at = 0; at < missing.length; at += 500) {
+    const rows = await manager
+      .getRepository(registeredEntity)
+      .createQueryBuilder('registered')
+      .where('registered.hash IN (:...hashes)', { hashes: missing.slice(at, at + 500) })
+      .getMany();
+    for (const { hash, body } of rows) kept.set(`model ${hash}`, body as BraceModel);
+  }
+  return hashes.flatMap((hash) => (kept.get(`model ${hash}`) as BraceModel | undefined) ?? []);
 }
+
+/** Whether a model can be worn by a case of a family, the family's own or one copied from it. */
+export const fitsFamily = (model: BraceModel, programme: Programme): boolean =>
+  (model.programme === programme.id || model.programme === programme.base) &&
+  modelProblems(model, programme).length === 0;

@@ -1,8 +1,9 @@
 import { DataSource } from 'typeorm';
 import { entities } from './entities';
 import { TheRecord1764000000001 } from './migrations/0001-the-record';
+import { CatalogueAndInstruments1764000000002 } from './migrations/0002-catalogue-and-instruments';
 
-const migrations = [TheRecord1764000000001];
+const migrations = [TheRecord1764000000001, CatalogueAndInstruments1764000000002];
 
 /** What went wrong with the database, in one line that says what to do. */
 export class DatabaseProblem extends Error {}

@@ -1,5 +1,6 @@
 import { EntitySchema } from 'typeorm';
 import type { Role } from '@estribo/core/access';
+import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import type { Ribbon } from '@estribo/core/logbook';
 import type { Stage } from '@estribo/core/programmes';
@@ -103,6 +104,92 @@ export const registeredEntity = new EntitySchema<Registered>({
   indices: [{ name: 'registered_version', columns: ['sort', 'id', 'version'], unique: true }],
 });
 
+/** The newest version of each model, as the catalogue lists it; computed from what is registered. */
+export interface ModelRow {
+  id: string;
+  version: number;
+  hash: string;
+  name: string;
+  maker: string;
+  programme: string;
+  region: Region;
+  invented: boolean;
+  sizes: number;
+  /** findings of the chart's lint */
+  findings: number;
+  /** taken out of the choice for new cases; cases that hold on to it keep it */
+  retired: boolean;
+}
+export const modelEntity = new EntitySchema<ModelRow>({
+  name: 'model',
+  columns: {
+    id: { type: 'varchar', length: 80, primary: true },
+    version: { type: 'int' },
+    hash,
+    name: { type: 'varchar', length: 80 },
+    maker: { type: 'varchar', length: 80 },
+    programme: { type: 'varchar', length: 80 },
+    region: { type: 'varchar', length: 10 },
+    invented: { type: 'boolean' },
+    sizes: { type: 'int' },
+    findings: { type: 'int' },
+    retired: { type: 'boolean' },
+  },
+  indices: [
+    { name: 'model_programme', columns: ['programme', 'name', 'id'] },
+    { name: 'model_region', columns: ['region', 'name', 'id'] },
+    { name: 'model_name', columns: ['name', 'id'] },
+    { name: 'model_maker', columns: ['maker', 'name'] },
+  ],
+});
+
+/** A measuring instrument with its calibration. */
+export interface InstrumentRow {
+  id: string;
+  kind: string;
+  name: string;
+  calibratedOn: ClinicDay;
+  /** days until it is due again */
+  validDays: number;
+  /** read too much by this, in its unit */
+  offset: number;
+  simulated: boolean;
+}
+export const instrumentEntity = new EntitySchema<InstrumentRow>({
+  name: 'instrument',
+  columns: {
+    id: { type: 'varchar', length: 80, primary: true },
+    kind: { type: 'varchar', length: 20 },
+    name: { type: 'varchar', length: 80 },
+    calibratedOn: { type: 'date' },
+    validDays: { type: 'int' },
+    offset: { type: 'double' },
+    simulated: { type: 'boolean' },
+  },
+});
+
+/** First two readings of a step on a side of a case: what the clinic's own repeatability is computed from. */
+export interface PairRow {
+  case: string;
+  step: string;
+  side: string;
+  protocol: string;
+  first: number;
+  second: number;
+}
+export const pairEntity = new EntitySchema<PairRow>({
+  name: 'reading_pair',
+  columns: {
+    case: { ...uuid, primary: true },
+    step: { type: 'varchar', length: 80, primary: true },
+    side: { type: 'varchar', length: 8, primary: true },
+    protocol: { type: 'varchar', length: 160 },
+    first: { type: 'double' },
+    second: { type: 'double' },
+  },
+  indices: [{ name: 'reading_pair_protocol', columns: ['protocol'] }],
+});
+
 export interface CaseRow {
   id: string;
   person: string;
@@ -159,6 +246,7 @@ export interface Summary {
   modelName: string;
   modelId: string;
   programme: string;
+  region: Region;
   side: string;
   stage: Stage;
   blockedBy: string | null;
@@ -178,7 +266,8 @@ export const summaryEntity = new EntitySchema<Summary>({
     modelName: { type: 'varchar', length: 80 },
     modelId: { type: 'varchar', length: 80 },
     programme: { type: 'varchar', length: 80 },
-    side: { type: 'varchar', length: 5 },
+    region: { type: 'varchar', length: 10 },
+    side: { type: 'varchar', length: 8 },
     stage: { type: 'varchar', length: 10 },
     blockedBy: { type: 'varchar', length: 80, nullable: true },
     size: { type: 'varchar', length: 20, nullable: true },
@@ -201,6 +290,9 @@ export const entities = [
   sessionEntity,
   personEntity,
   registeredEntity,
+  modelEntity,
+  instrumentEntity,
+  pairEntity,
   caseEntity,
   entryEntity,
   summaryEntity,

@@ -1,6 +1,7 @@
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import { decideSignature, decideSize, decideStops, type BodyOf } from '@estribo/core/logbook';
+import { instrumentOf } from '@estribo/core/measuring';
 import type { Pin, Programme } from '@estribo/core/programmes';
 import type { Finding } from '@estribo/core/screening';
 import type { DemoName } from './people';
@@ -9,7 +10,8 @@ import type { CaseWriter } from './writer';
 export interface DemoCase {
   who: DemoName;
   side: Side;
-  model: 'caneiro-4p' | 'lousa-ligamento';
+  /** the id of a demo model */
+  model: string;
   write: (kit: Kit) => Promise<void>;
 }
 
@@ -22,7 +24,9 @@ export interface Kit {
   screen: (present?: Finding[]) => Promise<void>;
   order: (dayZero: ClinicDay, order?: Partial<BodyOf<'order.given'>>) => Promise<void>;
   measure: (above: number, below: number, sides?: 'both' | 'braced') => Promise<void>;
-  size: () => Promise<void>;
+  /** every step up to one, read near what is given or near what is usual */
+  measureAs: (values: Record<string, number>, upTo?: string) => Promise<void>;
+  size: (height?: { height: 'short' | 'tall' | 'low' | 'high'; reason: string }) => Promise<void>;
   motion: (extension: number, flexion: number, stage?: 'set' | 'review') => Promise<void>;
   stops: (day: ClinicDay, stage?: 'set' | 'review') => Promise<void>;
   shape: () => Promise<void>;
@@ -82,8 +86,37 @@ export function fittingKit(
         await read('girth-below', at, [below + other - 1, below + other + 2], 'tape');
       }
     },
-    size: async () => {
-      await write('size.chosen', 'size', decideSize(await state())!);
+    measureAs: async (values, upTo) => {
+      for (const { step, side: at, done } of (await state()).measuring.states) {
+        if (step.id === upTo) return;
+        if (done || (step.optional && values[step.id] === undefined)) continue;
+        const own = values[step.id];
+        const shift = at === side || at === 'midline' ? 0 : -0.012;
+        if (step.kind === 'mark' || step.kind === 'stance')
+          await write('measure.marked', 'measure', { step: step.id, side: at });
+        else if (step.kind === 'posture')
+          await write('measure.read', 'measure', {
+            step: step.id,
+            side: at,
+            value: step.target + 1,
+            instrument: 'goniometer',
+          });
+        else if (step.kind === 'motion') continue;
+        else {
+          const mean = (own ?? (step.ofStature ?? 0.2) * 1650) * (1 + shift);
+          const repeats = step.repeats === 1 ? [0] : [-0.4, 0.35];
+          for (const by of repeats)
+            await write('measure.read', 'measure', {
+              step: step.id,
+              side: at,
+              value: Math.round((mean + by * step.tolerance) * 10) / 10,
+              instrument: instrumentOf(step),
+            });
+        }
+      }
+    },
+    size: async (height) => {
+      await write('size.chosen', 'size', decideSize(await state(), undefined, height)!);
     },
     motion: async (extension, flexion, stage = 'set') => {
       await write('motion.tested', stage, {
@@ -345,6 +378,159 @@ export const demoCases: readonly DemoCase[] = [
       await kit.strap();
       await kit.check({ 'hinge-height': -9 });
       await visit(kit, 1, 'fitting', 'hinge sat low: longer upper straps');
+    },
+  },
+  {
+    // seven visits of falling swelling: where the girth is going, and when the size changes
+    who: 'Carme',
+    side: 'right',
+    model: 'barca-telescopio',
+    write: async (kit) => {
+      const day = kit.writer.at(-30, '10:10');
+      await kit.open();
+      await kit.screen(['swelling-expected-to-fall']);
+      await kit.order(kit.day(-31), { diagnosis: 'Patellar tendon repair' });
+      await kit.measureAs({ 'girth-above': 508, 'girth-below': 392, 'knee-to-malleoli': 402 });
+      await kit.size();
+      await asOrdered(kit, day);
+      await kit.teach();
+      for (const [days, girth, pain] of [
+        [-26, 505, 5],
+        [-22, 501, 4],
+        [-17, 499, 3],
+        [-12, 494, 3],
+        [-8, 492, 2],
+        [-3, 488, 2],
+      ] as const) {
+        kit.writer.at(days, '09:40');
+        await review(kit, 'clear', pain, 22);
+        await kit.writer.write('measure.read', 'review', {
+          step: 'girth-above',
+          side: 'right',
+          value: girth,
+          instrument: 'tape',
+        });
+      }
+      await visit(kit, 5, 'review');
+    },
+  },
+  {
+    who: 'Fiz',
+    side: 'right',
+    model: 'xunco-malla',
+    write: async (kit) => {
+      kit.writer.at(0, '08:30');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(-2), {
+        diagnosis: 'Patellar tracking, painful on stairs',
+        phases: [{ fromDay: 0, window: {} }],
+        protective: false,
+        wearing: 'For sport and stairs',
+        trouble: 'take-off',
+      });
+      await kit.measureAs({ 'girth-above': 442, 'girth-below': 338 }, 'calf-sign');
+    },
+  },
+  {
+    who: 'Elvira',
+    side: 'midline',
+    model: 'espiga-dorsal',
+    write: async (kit) => {
+      kit.writer.at(0, '09:00');
+      await kit.open();
+      await kit.screen(['fragile-skin']);
+      await kit.order(kit.day(-4), {
+        diagnosis: 'Osteoporosis, two vertebrae sunk',
+        phases: [{ fromDay: 0, window: {} }],
+        protective: false,
+        wearing: 'Mornings and afternoons, growing',
+        trouble: 'take-off',
+      });
+      await kit.measureAs({
+        'c7-to-sacrum': 452,
+        'inclination-0': 44,
+        'inclination-25': 26,
+        'inclination-50': 2,
+        'inclination-75': -14,
+        'inclination-100': 9,
+      });
+    },
+  },
+  {
+    who: 'Moncho',
+    side: 'midline',
+    model: 'ribeira-faixa',
+    write: async (kit) => {
+      kit.writer.at(0, '09:05');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(-1), {
+        diagnosis: 'Low back pain after lifting',
+        phases: [{ fromDay: 0, window: {} }],
+        protective: false,
+        wearing: 'For work, at most half a day',
+        trouble: 'take-off',
+      });
+      await kit.measureAs({
+        'girth-waist': 1012,
+        'girth-waist-above': 1006,
+        'girth-waist-below': 1041,
+        'l1-to-l5': 146,
+      });
+    },
+  },
+  {
+    who: 'Xián',
+    side: 'midline',
+    model: 'colo-rio-neno',
+    write: async (kit) => {
+      kit.writer.at(0, '09:10');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(0), {
+        diagnosis: 'Neck sprain, no fracture seen',
+        phases: [{ fromDay: 0, window: {} }],
+        protective: true,
+        wearing: 'Day and night until seen again',
+        trouble: 'keep-on',
+      });
+      await kit.measureAs({ age: 4.7, weight: 20.9 }, 'stature');
+    },
+  },
+  {
+    who: 'Dores',
+    side: 'left',
+    model: 'ombreira-vela',
+    write: async (kit) => {
+      kit.writer.at(0, '09:15');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(-6), {
+        diagnosis: 'Shoulder subluxation',
+        phases: [{ fromDay: 0, window: { extension: -20, flexion: 90 } }],
+        protective: false,
+        wearing: 'By day',
+        trouble: 'take-off',
+      });
+    },
+  },
+  {
+    who: 'Lois',
+    side: 'right',
+    model: 'bota-balsa',
+    write: async (kit) => {
+      kit.writer.at(0, '09:20');
+      await kit.open();
+      await kit.screen(['not-weight-bearing']);
+      await kit.order(kit.day(-9), {
+        diagnosis: 'Fracture of the fifth metatarsal',
+        phases: [{ fromDay: 0, window: { extension: -10, flexion: 20 } }],
+        protective: true,
+        wearing: 'Day and night, off to wash',
+        trouble: 'keep-on',
+      });
+      await kit.measureAs({ 'foot-length': 268 });
     },
   },
 ];

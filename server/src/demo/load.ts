@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import { register } from '../catalogue/registry';
 import { hashPassword } from '../clinic/session-routes';
 import { clinicEntity, entities, personEntity, userEntity } from '../database/entities';
+import { InstrumentHub } from '../instruments/hub';
 import type { Context } from '../route';
 import { demoCases, fittingKit } from './cases';
 import { demoModels } from './models';
@@ -33,7 +34,7 @@ export async function loadDemo(db: DataSource, { log, now }: Pick<Context, 'log'
   }));
   await db.getRepository(personEntity).insert(people);
   const personOf = (who: DemoName) => people.find(({ givenName }) => givenName === who)!;
-  const context: Context = { db, log, now, clinic: demoClinic };
+  const context: Context = { db, log, now, clinic: demoClinic, hub: new InstrumentHub() };
   const orthotist = staff.find(({ role }) => role === 'orthotist')!;
   for (const { who, side, model, write } of demoCases) {
     const content = demoModels.find(({ id }) => id === model)!;

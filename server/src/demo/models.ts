@@ -1,4 +1,5 @@
 import type { BraceModel } from '@estribo/core/programmes';
+import { otherFamilies } from './models-other-families';
 
 const bands = (edges: readonly number[], sizes: readonly string[]) =>
   sizes.map((size, i) => ({ size, from: edges[i]!, to: edges[i + 1]! }));
@@ -99,4 +100,5 @@ export const demoModels: readonly BraceModel[] = [
     tolerances: { 'hinge-height': { from: -5, to: 5 }, 'hinge-behind-midline': { from: 2, to: 10 } },
     wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 360 },
   },
+  ...otherFamilies,
 ];

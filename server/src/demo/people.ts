@@ -27,6 +27,11 @@ export const demoPeople = [
   ['Brais', 'Couto', '1988-07-11'],
   ['Carme', 'Loira', '1959-10-02'],
   ['Fiz', 'Ameneiro', '2010-05-14'],
+  ['Elvira', 'Rego', '1946-02-19'],
+  ['Moncho', 'Vilar', '1963-08-07'],
+  ['Xián', 'Pereiro', '2022-03-11'],
+  ['Dores', 'Amil', '1982-10-24'],
+  ['Lois', 'Taboada', '1999-06-15'],
 ] as const;
 
 export type DemoName = (typeof demoPeople)[number][0];

@@ -1,8 +1,10 @@
 import type { Role } from '@estribo/core/access';
 import { dayOf } from '@estribo/core/calendar';
 import type { AnyRecordedEntry, Ribbon } from '@estribo/core/logbook';
+import type { OwnRepeatability } from '@estribo/core/measuring';
 import type { Pin, Stage } from '@estribo/core/programmes';
-import type { Side } from '@estribo/core/anatomy';
+import type { SizeMatch } from '@estribo/core/sizing';
+import type { Region, Side } from '@estribo/core/anatomy';
 import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
@@ -34,6 +36,7 @@ export interface CaseSummary {
   modelName: string;
   modelId: string;
   programme: string;
+  region: Region;
   side: Side;
   stage: Stage;
   blockedBy: string | null;
@@ -42,11 +45,28 @@ export interface CaseSummary {
   ribbon: Ribbon;
 }
 
+/** A family as the catalogue lists it; a title and a base only for a clinic's own. */
+export interface Family extends Pin {
+  region: Region;
+  title?: string;
+  base?: string;
+}
+
 export interface Catalogue {
-  families: {
-    programme: Pin;
-    models: (Pin & { name: string; maker: string; invented: boolean; sizes: string[] })[];
-  }[];
+  families: Family[];
+}
+
+/** A model in its newest version, as the catalogue lists it. */
+export interface ListedModel extends Pin {
+  name: string;
+  maker: string;
+  /** the family's id */
+  programme: string;
+  region: Region;
+  invented: boolean;
+  sizes: number;
+  findings: number;
+  retired: boolean;
 }
 
 export const queries = new QueryClient({
@@ -191,4 +211,68 @@ export const useCatalogue = () =>
     queryKey: ['catalogue'],
     queryFn: () => call<Catalogue>('GET', '/catalogue'),
     staleTime: 300_000,
+  });
+
+/** This clinic's own repeatability for a protocol, once it has pairs enough. */
+export function useOwnRepeatability(protocol: string | undefined): OwnRepeatability | undefined {
+  const { data } = useQuery({
+    queryKey: ['repeatability', protocol],
+    queryFn: () =>
+      call<{ own: OwnRepeatability | null }>(
+        'GET',
+        `/repeatability?protocol=${encodeURIComponent(protocol ?? '')}`,
+      ),
+    enabled: protocol !== undefined,
+    staleTime: 300_000,
+  });
+  return data?.own ?? undefined;
+}
+
+export interface Fit {
+  model: Pin & { name: string; maker: string; invented: boolean };
+  family: { id: string; title?: string };
+  match: SizeMatch;
+  /** some of its readings were read at other distances */
+  estimated: boolean;
+  missing: string[];
+}
+
+/** Every model that the body of a case could wear, the surest first. */
+export const useBestFit = (caseId: string, seq: number, sisters: boolean, enabled: boolean) =>
+  useQuery({
+    queryKey: ['fit', caseId, seq, sisters],
+    queryFn: () =>
+      call<{ fits: Fit[]; more: boolean }>('GET', `/cases/${caseId}/fit?sisters=${sisters ? 1 : 0}`),
+    enabled,
+    placeholderData: (before) => before,
+  });
+
+export interface ModelsWanted {
+  region?: string;
+  family?: string;
+  find?: string;
+  retired?: boolean;
+}
+
+export const modelsAddress = ({
+  region = '',
+  family = '',
+  find = '',
+  retired = false,
+}: ModelsWanted): string =>
+  `region=${region}&family=${encodeURIComponent(family)}&find=${encodeURIComponent(find)}&retired=${retired ? 1 : 0}`;
+
+/** The catalogue's models, page by page. */
+export const useModels = (wanted: ModelsWanted, enabled = true) =>
+  useInfiniteQuery({
+    queryKey: ['models', wanted],
+    queryFn: ({ pageParam }) =>
+      call<{ models: ListedModel[]; more: boolean }>(
+        'GET',
+        `/catalogue/models?${modelsAddress(wanted)}&skip=${pageParam}`,
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => (last.more ? pages.length * 200 : undefined),
+    placeholderData: (before) => before,
+    enabled,
   });

@@ -14,6 +14,10 @@ import { SignIn } from './sign-in';
 
 const Cases = lazy(() => import('../cases/cases'));
 const NewCase = lazy(() => import('../cases/new-case'));
+const Catalogue = lazy(() => import('../catalogue/catalogue'));
+const ModelPage = lazy(() => import('../catalogue/model-page'));
+const FamilyPage = lazy(() => import('../catalogue/family-page'));
+const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
 const loadCaseFrame = () => import('../case/case-frame');
 const CaseFrame = lazy(loadCaseFrame);
 
@@ -42,7 +46,11 @@ function Screens() {
               <Route path="/bench" element={<Bench />} />
               <Route path="/cases" element={<Cases />} />
               <Route path="/cases/new" element={<NewCase />} />
+              <Route path="/catalogue" element={<Catalogue />} />
+              <Route path="/catalogue/families/:hash" element={<FamilyPage />} />
+              <Route path="/catalogue/:modelId" element={<ModelPage />} />
             </Route>
+            <Route path="/cases/:caseId/sheet" element={<OrderSheetPage />} />
             <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
           </Route>
           <Route path="*" element={<Navigate to="/bench" replace />} />

@@ -29,6 +29,14 @@ export const useUnit = (): [LengthUnit, () => void] => [
   unit.next,
 ];
 
+const instruments = preference<'off' | 'on'>('instruments', ['off', 'on']);
+
+/** Whether instruments are listened to here. */
+export const useInstrumentsOn = (): [boolean, (on: boolean) => void] => [
+  useSyncExternalStore(instruments.subscribe, instruments.read) === 'on',
+  (on) => instruments.set(on ? 'on' : 'off'),
+];
+
 export const useTheme = (): ['system' | 'light' | 'dark', () => void] => [
   useSyncExternalStore(theme.subscribe, theme.read),
   theme.next,

@@ -1,3 +1,4 @@
+import { may } from '@estribo/core/access';
 import { Contrast, LogOut } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
@@ -97,6 +98,7 @@ export function Shell() {
         <nav aria-label={t('nav.label')}>
           <Tab to="/bench">{t('nav.bench')}</Tab>
           <Tab to="/cases">{t('nav.cases')}</Tab>
+          {may(user.role, 'catalogue.read') && <Tab to="/catalogue">{t('nav.catalogue')}</Tab>}
         </nav>
         <Right>
           <OutboxState />

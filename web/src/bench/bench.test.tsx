@@ -12,6 +12,7 @@ const summary = (personName: string, change: Partial<CaseSummary> = {}): CaseSum
   modelName: 'Test frame',
   modelId: 'test-frame',
   programme: 'knee-ligament-frame',
+  region: 'leg',
   side: 'left',
   stage: 'review',
   blockedBy: null,

@@ -260,7 +260,7 @@ function BenchRow({
           <b>{summary.personName}</b>
         )}
         <p>
-          {named('sideKnee', summary.side)}, {summary.modelName}
+          {named('bodyPart', `${summary.side}-${summary.region}`)}, {summary.modelName}
         </p>
       </Who>
       <Lane $today={todayAt}>

@@ -25,6 +25,10 @@ export interface CaseWork {
   today: string;
   zone: string;
   unit: LengthUnit;
+  /** in mm: read, or estimated from the age */
+  stature: number;
+  /** the person's day of birth, once it is known here */
+  born: string | undefined;
   waiting: ReadonlySet<string>;
   /** a thing touched on the figure or in the work, by its id */
   selected: string | undefined;

@@ -1,5 +1,6 @@
-import { legForm, otherSide, statureForAge, type GirthAt } from '@estribo/core/anatomy';
+import { otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
+import { bodyReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
@@ -11,9 +12,10 @@ import { useUnit } from '../app/preferences';
 import { useHotkeys } from '../app/hotkeys';
 import { OutboxState, OutboxRefused } from '../app/outbox-state';
 import { color, size } from '../app/tokens';
-import { LegFigure } from '../figure/leg-figure';
+import { BodyFigure } from '../figure/body-figure';
+import type { Overlay } from '../figure/drawing';
 import { bareLimb, type FigureLayer } from '../figure/layer';
-import { named, t } from '../messages';
+import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
@@ -97,13 +99,16 @@ const FigurePlace = styled.figure`
   min-height: 0;
   padding: 8px 0 4px;
   border-right: 1px solid ${color('line')};
-  position: relative;
-  & > label {
-    position: absolute;
-    right: 12px;
-    bottom: -4px;
-    font-size: ${size.small};
-  }
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+`;
+
+const Overlays = styled.div`
+  padding-right: 12px;
+  font-size: ${size.small};
+  display: flex;
+  justify-content: flex-end;
+  gap: 14px;
 `;
 
 const Work = styled.main`
@@ -136,14 +141,10 @@ export default function CaseFrame() {
   return <OpenCaseFrame key={caseId} open={open} stage={shown} />;
 }
 
-/** The girths of a side as read so far, from the mark; a first reading alone stays out of it. */
-function girthsOf(state: CaseState, side: CaseState['side']): GirthAt[] {
-  return state.measuring.states.flatMap(({ step, side: at, assessed }) =>
-    step.kind === 'girth' && at === side && assessed && assessed.needs !== 'second'
-      ? [{ level: step.distance, girth: assessed.mean }]
-      : [],
-  );
-}
+/** The last review that read anything of the body, as means by step. */
+const lastVisit = (state: CaseState, today: string): Readonly<Record<string, number>> =>
+  state.reviewing.visits.findLast(({ day, girths }) => day < today && Object.keys(girths).length > 0)
+    ?.girths ?? {};
 
 function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: OpenCase; stage: Stage }) {
   const user = useUser();
@@ -159,15 +160,18 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
     [stage],
   );
   const [layer, showOnFigure] = useState<FigureLayer>(bareLimb);
-  const [overlay, setOverlay] = useState(false);
+  const [overlay, setOverlay] = useState<readonly Overlay[]>([]);
+  const born = person?.born;
+  const read = stepAt(state.measuring.states, 'stature', 'midline')?.assessed;
+  const stature = read?.mean ?? statureForAge(born ? daysBetween(born, today) / 365.25 : undefined);
 
   const write = useCallback<CaseWork['write']>(
     (kind, at, body, options) => writeEntry({ state, user, zone }, kind, at, body, options),
     [state, user, zone],
   );
   const work = useMemo<CaseWork>(
-    () => ({ state, user, today, zone, unit, waiting, selected, select, showOnFigure, write }),
-    [state, user, today, zone, unit, waiting, selected, select, write],
+    () => ({ state, user, today, zone, unit, stature, born, waiting, selected, select, showOnFigure, write }),
+    [state, user, today, zone, unit, stature, born, waiting, selected, select, write],
   );
 
   const move = (by: number) => {
@@ -176,15 +180,30 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   };
   useHotkeys({ '[': () => move(-1), ']': () => move(1) });
 
-  const key = JSON.stringify([girthsOf(state, state.side), girthsOf(state, otherSide(state.side))]);
-  const stature = statureForAge(person ? daysBetween(person.born, today) / 365.25 : undefined);
-  const { form, other } = useMemo(() => {
-    const [own, opposite] = JSON.parse(key) as [GirthAt[], GirthAt[]];
-    return {
-      form: legForm(own, stature),
-      other: opposite.length > 0 ? legForm(opposite, stature) : undefined,
-    };
-  }, [key, stature]);
+  const { states, steps } = state.measuring;
+  const visit = lastVisit(state, today);
+  const key = JSON.stringify([
+    bodyReadings(states, state.side),
+    bodyReadings(states, otherSide(state.side)),
+    bodyReadings(states, state.side, visit),
+  ]);
+  const figure = useMemo(() => {
+    const [own, other, last] = JSON.parse(key) as (BodyReadings & { any: boolean })[];
+    return { own: own!, other: other!, last: last! };
+  }, [key]);
+  const overlays = useMemo<Partial<Record<Overlay, BodyReadings>>>(
+    () => ({
+      ...(overlay.includes('other') ? { other: figure.other } : {}),
+      ...(overlay.includes('last') ? { last: figure.last } : {}),
+    }),
+    [overlay, figure],
+  );
+  const offered: Overlay[] = [
+    ...(state.side !== 'midline' && figure.other.any ? (['other'] as const) : []),
+    ...(Object.keys(visit).length > 0 ? (['last'] as const) : []),
+  ];
+  const part = named('bodyPart', `${state.side}-${state.programme.region}`);
+  const asked = layer.steps?.find((one) => one.state === 'now')?.step;
 
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
   const Screen = screens[stage];
@@ -197,19 +216,36 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
           <Rail caseId={state.case} current={stage} states={state.stages} />
         </div>
         <FigurePlace>
-          <LegFigure
-            form={form}
+          <BodyFigure
+            region={state.programme.region}
             side={state.side}
-            layer={layer}
-            other={overlay ? other : undefined}
+            readings={figure.own}
+            stature={stature}
+            overlays={overlays}
+            // a frame is drawn only where the model has one
+            layer={state.model.frame ? layer : { ...layer, brace: false }}
             selected={selected}
             onSelect={select}
-            description={t('figure.description', { side: named('sideLeg', state.side) })}
+            description={
+              asked && steps.some(({ id }) => id === asked.id)
+                ? t('figure.descriptionWith', { part, step: named('steps', asked.id) })
+                : t('figure.description', { part })
+            }
           />
-          {other && (
-            <Tick isSelected={overlay} onChange={setOverlay}>
-              {t('figure.otherSide')}
-            </Tick>
+          {offered.length > 0 && (
+            <Overlays>
+              {offered.map((kind) => (
+                <Tick
+                  key={kind}
+                  isSelected={overlay.includes(kind)}
+                  onChange={(on) =>
+                    setOverlay(on ? [...overlay, kind] : overlay.filter((one) => one !== kind))
+                  }
+                >
+                  {t(kind === 'other' ? 'figure.otherSide' : 'figure.lastVisit')}
+                </Tick>
+              ))}
+            </Overlays>
           )}
         </FigurePlace>
         <RecordPlace>
@@ -220,7 +256,11 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
             <OutboxRefused caseId={state.case} />
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>
-              <Screen key={stage} />
+              {state.stages[stage].status === 'not-covered' ? (
+                <NotCovered stage={stage} />
+              ) : (
+                <Screen key={stage} />
+              )}
               <OnToNext state={state} stage={stage} />
             </Suspense>
           </Stack>
@@ -230,11 +270,22 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   );
 }
 
+/** A stage that the family's programme does not carry. */
+function NotCovered({ stage }: { stage: Stage }) {
+  return (
+    <Stack $gap={8}>
+      <h1>{t('notCovered.title', { stage: named('stages', stage) })}</h1>
+      <Notice tone="caution">{t('notCovered.how')}</Notice>
+    </Stack>
+  );
+}
+
 /** The one next action of a stage that is done: the stage after it. */
 function OnToNext({ state, stage }: { state: CaseState; stage: Stage }) {
   const navigate = useNavigate();
-  const next = stages[stages.indexOf(stage) + 1];
-  if (!next || state.stages[stage].status !== 'done') return null;
+  const covered = stages.filter((name) => state.stages[name].status !== 'not-covered');
+  const next = covered.find((name) => stages.indexOf(name) > stages.indexOf(stage));
+  if (!next || !['done', 'not-covered'].includes(state.stages[stage].status)) return null;
   return (
     <div>
       <Button
@@ -269,12 +320,12 @@ function CaseHead({
         {who}
       </Link>
       <p>
-        {named('sideKnee', state.side)} · {named('programmes', state.programme.id)}
+        {named('bodyPart', `${state.side}-${state.programme.region}`)} · {programmeTitle(state.programme)}
         {size_ ? `, ${t('case.size', { size: size_ })}` : ''}
       </p>
       {order && window ? (
         <p title={order.diagnosis} style={{ color: color('soft') }}>
-          {t('case.order', {
+          {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
             window: printWindow(window.window),
             count: daysBetween(order.dayZero, today),

@@ -1,8 +1,10 @@
 import type { AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
-import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import { unitOf } from '@estribo/core/measuring';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
-import { language, named, t } from '../messages';
-import { printDay, printStops, printWindow } from '../parts/print';
+import { named, t } from '../messages';
+import { printDay, printReading, printStops, printWindow } from '../parts/print';
+import { unitOfAxis } from '../sizing/print-axis';
 
 export interface Described {
   title: string;
@@ -12,7 +14,6 @@ export interface Described {
 
 /** An entry in words, short enough for one line of the record. */
 export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
-  const length = (mm: number) => `${formatLength(mm, unit, language)} ${unit}`;
   const stops = (hinge: HingeStops) => printStops(hinge);
   switch (entry.kind) {
     case 'case.opened':
@@ -49,21 +50,40 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
       };
     case 'measure.read': {
       const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
-      const shown = step?.kind === 'posture' ? `${entry.body.value}°` : length(entry.body.value);
-      const hidden = entry.stage === 'measure' && step?.kind === 'girth' && isHidden(entry.id, state);
+      const shown = printReading(entry.body.value, step ? unitOf(step) : 'mm', unit);
+      const hidden = entry.stage === 'measure' && isHidden(entry.id, state);
       return {
         title: named('steps', entry.body.step),
         value: hidden ? t('measuring.outOfSight') : shown,
-        rest: named('side', entry.body.side),
+        rest: [
+          entry.body.side === 'midline' ? '' : named('side', entry.body.side),
+          entry.body.device ?? '',
+          entry.body.questioned ? t('entry.questioned') : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
       };
     }
     case 'measure.marked':
-      return { title: named('steps', entry.body.step), rest: named('side', entry.body.side) };
+      return {
+        title: named('steps', entry.body.step),
+        ...(entry.body.side === 'midline' ? {} : { rest: named('side', entry.body.side) }),
+      };
     case 'measure.skipped':
-      return { title: named('steps', entry.body.step), value: t('entry.skipped'), rest: entry.body.reason };
+      return {
+        title: named('steps', entry.body.step),
+        value: entry.body.substitute ? named('substituted', entry.body.substitute) : t('entry.skipped'),
+        rest: entry.body.reason,
+      };
+    case 'measure.precision':
+      return {
+        title: t('entry.precision'),
+        value: named('steps', entry.body.step),
+        rest: t('entry.precisionPairs', { pairs: entry.body.pairs }),
+      };
     case 'motion.tested':
       return {
-        title: t('entry.motion'),
+        title: entry.body.step ? named('steps', entry.body.step) : t('entry.motion'),
         value: printNeutralZero(entry.body),
         rest: named('mode', entry.body.mode),
       };
@@ -76,7 +96,7 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
           : {
               rest: t('entry.sizeRest', {
                 percent: Math.round(entry.body.probability * 100),
-                margin: length(entry.body.margin),
+                margin: printReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
               }),
             }),
       };

@@ -1,6 +1,7 @@
 import type { CaseState, RecordLine } from '@estribo/core/logbook';
 import { kinds } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
+import { unitOf } from '@estribo/core/measuring';
 import { parseLength } from '@estribo/core/quantity';
 import { Clock3, PencilLine } from 'lucide-react';
 import { useState } from 'react';
@@ -13,6 +14,7 @@ import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
 import { Row, Small } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { unitSign } from '../parts/print';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
 
@@ -138,9 +140,10 @@ function Correction({
   const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
   const numeric =
     entry.kind === 'measure.read' || (entry.kind === 'check.recorded' && entry.body.value !== undefined);
-  const isLength =
-    entry.kind === 'measure.read' &&
-    state.measuring.steps.find(({ id }) => id === entry.body.step)?.kind === 'girth';
+  const step =
+    entry.kind === 'measure.read' && state.measuring.steps.find(({ id }) => id === entry.body.step);
+  const kept = step ? unitOf(step) : 'mm';
+  const isLength = entry.kind === 'measure.read' && kept === 'mm';
   const said = describeEntry(entry, state, unit);
 
   const send = async (withdraw: boolean) => {
@@ -172,7 +175,7 @@ function Correction({
             unit: isLength
               ? unit
               : entry.kind === 'measure.read'
-                ? '°'
+                ? unitSign(kept, unit)
                 : named('checkUnit', entry.body.check),
           })}
           value={value}

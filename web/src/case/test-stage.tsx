@@ -4,6 +4,7 @@ import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState, type ComponentType } from 'react';
 import { I18nProvider } from 'react-aria-components';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import { testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
 import type { FigureLayer } from '../figure/layer';
@@ -58,6 +59,8 @@ export async function showStage(
     const [selected, select] = useState<string>();
     const work: CaseWork = {
       state: foldCase(log.entries, testContext)!,
+      stature: 1700,
+      born: undefined,
       user: { id: userId, name: 'Ana Bouza', role },
       today: testToday,
       zone: 'Europe/Madrid',
@@ -88,11 +91,13 @@ export async function showStage(
   sessionStorage.clear();
   const user = userEvent.setup();
   render(
-    <I18nProvider locale={locale}>
-      <MemoryRouter>
-        <Host />
-      </MemoryRouter>
-    </I18nProvider>,
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <I18nProvider locale={locale}>
+        <MemoryRouter>
+          <Host />
+        </MemoryRouter>
+      </I18nProvider>
+    </QueryClientProvider>,
   );
   await act(async () => {});
   return { written, user, figure: () => figure, state: () => foldCase(log.entries, testContext)! };

@@ -84,7 +84,7 @@ export default function Cases() {
                   <b>{row.personName}</b>
                 )}
                 <span>
-                  {named('sideKnee', row.side)}, {row.modelName}
+                  {named('bodyPart', `${row.side}-${row.region}`)}, {row.modelName}
                   {row.size && `, ${t('case.size', { size: row.size })}`}
                 </span>
                 <span style={row.blockedBy ? { color: color('madder'), fontWeight: 700 } : undefined}>

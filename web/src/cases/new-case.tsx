@@ -1,8 +1,8 @@
 import { may } from '@estribo/core/access';
-import { sides, type Side } from '@estribo/core/anatomy';
+import { pairedSides, regionNames, regions, type Region, type Side } from '@estribo/core/anatomy';
 import { kinds, type AnyEntry } from '@estribo/core/logbook';
 import { useDeferredValue, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import {
@@ -10,14 +10,16 @@ import {
   outbox,
   queries,
   useCatalogue,
+  useModels,
   usePeople,
+  usePerson,
   useToday,
   useUser,
   useZone,
   type Person,
 } from '../api/clinic';
 import { color } from '../app/tokens';
-import { named, t } from '../messages';
+import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
@@ -52,11 +54,16 @@ export default function NewCase() {
   const zone = useZone();
   const navigate = useNavigate();
   const catalogue = useCatalogue();
-  const [person, setPerson] = useState<Person>();
-  const [side, setSide] = useState<Side>();
-  const [modelHash, setModelHash] = useState<string>();
+  const [query] = useSearchParams();
+  const asked = usePerson(query.get('person') ?? undefined).data;
+  const [picked, setPicked] = useState<Person | null>();
+  const person = picked === undefined ? asked : (picked ?? undefined);
+  const [region, setRegion] = useState<Region>();
+  const [pairSide, setSide] = useState<Side>();
+  const [choice, setChoice] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
+  const listed = useModels({ region: region ?? '' }, region !== undefined);
   if (!may(user.role, 'cases.write'))
     return (
       <Page>
@@ -65,23 +72,31 @@ export default function NewCase() {
       </Page>
     );
   if (!catalogue.data) return <Loading away={catalogue.isError} />;
-  const models = catalogue.data.families.flatMap(({ programme, models }) =>
-    models.map((model) => ({ ...model, family: programme })),
-  );
+  const models = listed.data?.pages.flatMap((page) => page.models) ?? [];
+  // a clinic's own programme takes the models of the family it was copied from
+  const families = catalogue.data.families
+    .filter((family) => family.region === region)
+    .map((family) => ({
+      family,
+      models: models.filter(({ programme }) => programme === family.id || programme === family.base),
+    }))
+    .filter(({ models: own }) => own.length > 0);
+  const [familyHash, modelHash] = choice?.split(' ') ?? [];
+  const family = catalogue.data.families.find(({ hash }) => hash === familyHash);
   const model = models.find(({ hash }) => hash === modelHash);
+  const side = region && regions[region] === 'midline' ? ('midline' as const) : pairSide;
 
-  const choose = (hash: string) => {
-    setModelHash(hash);
+  const choose = (value: string) => {
+    setChoice(value);
     // what the case will hold on to, fetched now: the server may be away when it is opened
-    const family = models.find((one) => one.hash === hash)?.family;
+    const [programmeHash, hash] = value.split(' ');
     void queries.prefetchQuery(contentQuery('model', hash));
-    void queries.prefetchQuery(contentQuery('programme', family?.hash));
+    void queries.prefetchQuery(contentQuery('programme', programmeHash));
   };
   const open = () => {
-    if (!person || !side || !model) return setProblem(t('cases.needsAll'));
+    if (!person || !side || !model || !family) return setProblem(t('cases.needsAll'));
     void save(async () => {
       const id = v7();
-      const { family } = model;
       await outbox.postEntry({
         id: v7(),
         case: id,
@@ -94,7 +109,7 @@ export default function NewCase() {
         body: {
           person: person.id,
           side,
-          programme: family,
+          programme: { id: family.id, version: family.version, hash: family.hash },
           model: { id: model.id, version: model.version, hash: model.hash },
         },
       } as AnyEntry);
@@ -114,34 +129,56 @@ export default function NewCase() {
                 {person.givenName} {person.familyName}
               </b>
               <Soft>{t('cases.born', { born: printDate(person.born) })}</Soft>
-              <Button look="quiet" autoFocus onPress={() => setPerson(undefined)}>
+              <Button look="quiet" autoFocus onPress={() => setPicked(null)}>
                 {t('cases.another')}
               </Button>
             </Chosen>
           ) : (
-            <ChoosePerson onChosen={setPerson} />
+            <ChoosePerson onChosen={setPicked} />
           )}
         </Stack>
       </Sheet>
       <Sheet>
-        <Row $gap={40} $align="flex-start">
-          <Choice
-            label={t('cases.side')}
-            options={sides.map((value) => ({ value, label: named('side', value) }))}
-            value={side}
-            onChange={setSide}
-          />
-          <Choice
-            label={t('cases.model')}
-            options={models.map(({ hash, name, maker, invented }) => ({
-              value: hash,
-              label: `${name}, ${maker}${invented ? ` (${t('common.invented')})` : ''}`,
-            }))}
-            value={modelHash}
-            onChange={choose}
-          />
-        </Row>
-        {model && <Soft style={{ marginTop: 8 }}>{named('programmes', model.family.id)}</Soft>}
+        <Stack>
+          <Row $gap={40} $align="flex-start">
+            <Choice
+              label={t('cases.region')}
+              options={regionNames.map((value) => ({ value, label: named('regions', value) }))}
+              value={region}
+              onChange={(value) => {
+                setRegion(value);
+                setChoice(undefined);
+              }}
+            />
+            {region && regions[region] === 'pair' && (
+              <Choice
+                label={t('cases.side')}
+                options={pairedSides.map((value) => ({ value, label: named('side', value) }))}
+                value={pairSide}
+                onChange={setSide}
+              />
+            )}
+          </Row>
+          {region && listed.isPending && <Loading away={listed.isError} />}
+          {families.map((one) => (
+            <Choice
+              key={one.family.hash}
+              label={programmeTitle(one.family)}
+              options={one.models.map(({ hash, name, maker, invented }) => ({
+                value: `${one.family.hash} ${hash}`,
+                label: `${name}, ${maker}${invented ? ` (${t('common.invented')})` : ''}`,
+              }))}
+              value={choice?.startsWith(one.family.hash) ? choice : undefined}
+              onChange={choose}
+            />
+          ))}
+          {listed.hasNextPage && (
+            <Button look="quiet" onPress={() => void listed.fetchNextPage()}>
+              {t('common.more')}
+            </Button>
+          )}
+          {region && listed.data && families.length === 0 && <Soft>{t('cases.noModels')}</Soft>}
+        </Stack>
       </Sheet>
       {problem && !(person && side && model) && (
         <Notice tone="stop" live>

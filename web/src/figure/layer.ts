@@ -1,3 +1,4 @@
+import type { MeasuringStep } from '@estribo/core/measuring';
 import type { Millimetres } from '@estribo/core/quantity';
 
 export type Face = 'front' | 'back' | 'medial' | 'lateral';
@@ -16,13 +17,19 @@ export interface FigureMark {
   state: 'now' | 'done' | 'ahead' | 'bad';
 }
 
+/** A measuring step drawn where it is read. */
+export interface FigureStep {
+  step: MeasuringStep;
+  state: 'now' | 'done' | 'ahead';
+  /** its number, for what is dimensioned */
+  label?: string;
+}
+
 /** What a stage shows on the figure besides the limb. */
 export interface FigureLayer {
   marks: FigureMark[];
-  /** the middle of the kneecap is marked on the skin */
-  kneecapMark?: boolean;
-  /** distances dimensioned from the mark */
-  dimensions?: { id: string; to: Millimetres; label: string; now: boolean }[];
+  /** measuring steps: tapes, callipers, marks, lengths */
+  steps?: FigureStep[];
   /** the brace is drawn on */
   brace?: boolean;
   /** the hinge as found: mm above the kneecap's upper edge, mm behind the midline */

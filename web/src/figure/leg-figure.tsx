@@ -1,49 +1,23 @@
-import { frontOutline, outerOutline, type LegForm, type Point, type Side } from '@estribo/core/anatomy';
+import {
+  bodyViews,
+  frontOutline,
+  nothingRead,
+  outerOutline,
+  type BodyReadings,
+  type LegForm,
+  type Point,
+  type Side,
+} from '@estribo/core/anatomy';
 import { useMemo } from 'react';
-import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { t } from '../messages';
 import { Brace } from './brace';
+import { Drawing, type Overlay } from './drawing';
 import type { FigureLayer } from './layer';
 import { Mark } from './mark';
-import { Dimension, Goniometer } from './measures';
-import { height, kneecapY, scaleFor, width, type Scale, type View } from './projection';
-
-const Drawing = styled.svg`
-  display: block;
-  width: 100%;
-  height: 100%;
-  min-height: 0;
-  & text {
-    font-size: 13px;
-    fill: ${color('soft')};
-    @media (orientation: portrait) {
-      font-size: 18px;
-    }
-  }
-  & .skin {
-    fill: ${color('skin')};
-    stroke: ${color('skinLine')};
-    stroke-width: 1.5;
-    stroke-linejoin: round;
-    transition: d 260ms ease-out;
-  }
-  & .form {
-    fill: none;
-    stroke: ${color('skinForm')};
-    stroke-width: 1.2;
-    stroke-linecap: round;
-  }
-  & .other {
-    fill: none;
-    stroke: ${color('river')};
-    stroke-width: 1.2;
-    stroke-dasharray: 5 4;
-  }
-  & [data-touch] {
-    cursor: pointer;
-  }
-`;
+import { Goniometer } from './measures';
+import { height, scaleFor, width, type Scale, type View } from './projection';
+import { StepMarks, type PlacedView } from './step-marks';
 
 const path = (points: readonly Point[], axis: number, scale: Scale) =>
   points
@@ -59,17 +33,20 @@ const path = (points: readonly Point[], axis: number, scale: Scale) =>
 export function LegFigure({
   form,
   side,
+  readings = nothingRead,
   layer,
-  other,
+  overlays = [],
   selected,
   onSelect,
   description,
 }: {
   form: LegForm;
   side: Side;
+  /** what the form was made from, for the places of the measuring steps */
+  readings?: BodyReadings;
   layer: FigureLayer;
-  /** another form laid over as an outline: the other side, an earlier visit */
-  other?: LegForm | undefined;
+  /** other forms laid over as outlines: the other side, the last visit */
+  overlays?: readonly { kind: Overlay; form: LegForm }[];
   selected?: string | undefined;
   onSelect?: (id: string) => void;
   description: string;
@@ -79,14 +56,23 @@ export function LegFigure({
     [form, side],
   );
   const laid = useMemo(
-    () => (other ? { front: frontOutline(other, side), outer: outerOutline(other, side) } : undefined),
-    [other, side],
+    () =>
+      overlays.map(({ kind, form: other }) => ({
+        kind,
+        front: frontOutline(other, side).skin,
+        outer: outerOutline(other, side).skin,
+      })),
+    [overlays, side],
   );
+  const views = useMemo(() => bodyViews('leg', side, readings, form.stature), [side, readings, form.stature]);
   const front: View = { axis: 112, facing: drawn.front.facing };
   const outer: View = { axis: side === 'right' ? 292 : 372, facing: drawn.outer.facing };
   const scale = scaleFor(form);
-  const mid = width / 2 - 34;
   const top = scale.y(form.top);
+  const placed = views.map((view): PlacedView => {
+    const { axis } = view.id === 'front' ? front : outer;
+    return { view, project: ([x, y]) => [axis + x * scale.perMm, scale.y(y)] };
+  });
   return (
     <Drawing
       viewBox={`0 0 ${width} ${height}`}
@@ -94,8 +80,20 @@ export function LegFigure({
       aria-label={description}
       preserveAspectRatio="xMidYMin meet"
     >
-      <Limb scale={scale} outline={drawn.front} laid={laid?.front} axis={front.axis} top={top} />
-      <Limb scale={scale} outline={drawn.outer} laid={laid?.outer} axis={outer.axis} top={top} />
+      <Limb
+        scale={scale}
+        outline={drawn.front}
+        laid={laid.map(({ kind, front: skin }) => ({ kind, skin }))}
+        axis={front.axis}
+        top={top}
+      />
+      <Limb
+        scale={scale}
+        outline={drawn.outer}
+        laid={laid.map(({ kind, outer: skin }) => ({ kind, skin }))}
+        axis={outer.axis}
+        top={top}
+      />
       <g aria-hidden>
         <text x={front.axis - 84 * front.facing} y={top + 18} textAnchor="middle">
           L
@@ -111,25 +109,16 @@ export function LegFigure({
         </text>
       </g>
       {layer.brace && <Brace scale={scale} form={form} front={front} outer={outer} layer={layer} />}
-      {layer.kneecapMark && (
-        <path
-          d={`M${front.axis - 6} ${kneecapY}h12M${front.axis} ${kneecapY - 6}v12`}
-          stroke={color('madder')}
-          strokeWidth={2.4}
+      {layer.steps && (
+        <StepMarks
+          steps={layer.steps}
+          views={placed}
+          region="leg"
+          stature={form.stature}
+          selected={selected}
+          onSelect={onSelect}
         />
       )}
-      {layer.dimensions?.map(({ id, to, label, now }, i) => (
-        <Dimension
-          key={id}
-          scale={scale}
-          x={mid + i * 6}
-          to={to}
-          label={label}
-          now={now}
-          left={front.axis + 66}
-          right={outer.axis - 66}
-        />
-      ))}
       {layer.marks.map((mark) => (
         <Mark
           key={mark.id}
@@ -157,7 +146,7 @@ function Limb({
 }: {
   scale: Scale;
   outline: { skin: Point[]; lines: Point[][] };
-  laid: { skin: Point[] } | undefined;
+  laid: readonly { kind: Overlay; skin: Point[] }[];
   axis: number;
   top: number;
 }) {
@@ -176,7 +165,9 @@ function Limb({
       {outline.lines.map((line, i) => (
         <path key={i} className="form" d={path(line, axis, scale)} />
       ))}
-      {laid && <path className="other" d={path(laid.skin, axis, scale)} />}
+      {laid.map(({ kind, skin }) => (
+        <path key={kind} className={kind} d={path(skin, axis, scale)} />
+      ))}
     </g>
   );
 }

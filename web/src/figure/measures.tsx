@@ -1,38 +1,5 @@
 import { color } from '../app/tokens';
 import { t } from '../messages';
-import { kneecapY, type Scale } from './projection';
-
-/** A line with a slash at each end, as on a drawing. */
-export function Dimension({
-  scale,
-  x,
-  to,
-  label,
-  now,
-  left,
-  right,
-}: {
-  scale: Scale;
-  x: number;
-  to: number;
-  label: string;
-  now: boolean;
-  left: number;
-  right: number;
-}) {
-  const [from, end] = [kneecapY, scale.y(to)];
-  const ink = now ? color('river') : color('edge');
-  return (
-    <g stroke={ink} fill="none" aria-hidden>
-      <path d={`M${left} ${end}H${right}M${left} ${from}H${right}`} strokeDasharray="1.5 4" />
-      <path d={`M${x} ${from}V${end}`} strokeWidth={now ? 2.2 : 1.2} />
-      <path d={`M${x - 5} ${from + 5}l10 -10M${x - 5} ${end + 5}l10 -10`} strokeWidth={1.6} />
-      <text x={x + 9} y={(from + end) / 2 + 4} style={{ fill: ink, fontWeight: 700, stroke: 'none' }}>
-        {label}
-      </text>
-    </g>
-  );
-}
 
 /** The goniometer: the angle read, and the one wanted. */
 export function Goniometer({

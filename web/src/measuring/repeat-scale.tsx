@@ -1,8 +1,9 @@
-import type { AssessedReading, GirthStep } from '@estribo/core/measuring';
-import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import { unitOf, type AssessedReading, type ReadingStep } from '@estribo/core/measuring';
+import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
-import { language, t } from '../messages';
+import { t } from '../messages';
+import { printNumber, printReading } from '../parts/print';
 
 const Drawing = styled.svg`
   display: block;
@@ -18,19 +19,25 @@ export function RepeatScale({
   assessed,
   unit,
 }: {
-  step: GirthStep;
+  step: ReadingStep;
   assessed: AssessedReading | undefined;
   unit: LengthUnit;
 }) {
   if (!assessed) return <p style={{ maxWidth: 300 }}>{t('measuring.firstHidden')}</p>;
   if (assessed.needs === 'second') return <p style={{ maxWidth: 300 }}>{t('measuring.secondNow')}</p>;
-  const centre = Math.round(assessed.mean / 5) * 5;
-  const reach = Math.max(15, Math.ceil(assessed.range / 5) * 5 + 5);
-  const x = (mm: number) => 12 + ((mm - centre + reach) / (2 * reach)) * 286;
-  const ticks = Array.from({ length: (2 * reach) / 5 + 1 }, (_, i) => centre - reach + i * 5);
+  const kept = unitOf(step);
+  // ticks as far apart as suits what is read: 5 mm for a girth, 1 mm for a width
+  const stride = step.tolerance >= 5 ? 5 : step.tolerance >= 2 ? 1 : 0.1;
+  const centre = Math.round(assessed.mean / stride) * stride;
+  const reach = Math.max(3, Math.ceil(assessed.range / stride) + 1) * stride;
+  const x = (value: number) => 12 + ((value - centre + reach) / (2 * reach)) * 286;
+  const ticks = Array.from(
+    { length: Math.round((2 * reach) / stride) + 1 },
+    (_, i) => centre - reach + i * stride,
+  );
   const every = Math.ceil(ticks.length / 7);
-  const range = `${formatLength(assessed.range, unit, language)} ${unit}`;
-  const allowed = `${formatLength(step.tolerance, unit, language)} ${unit}`;
+  const range = printReading(assessed.range, kept, unit);
+  const allowed = printReading(step.tolerance, kept, unit);
   const said =
     assessed.needs === 'third'
       ? t('measuring.apart', { range, allowed })
@@ -43,7 +50,7 @@ export function RepeatScale({
         width={310}
         height={48}
         role="img"
-        aria-label={assessed.values.map((value) => formatLength(value, unit, language)).join(', ')}
+        aria-label={assessed.values.map((value) => printNumber(value, kept, unit)).join(', ')}
       >
         <path d={`M12 16H298`} stroke={color('line')} />
         {ticks.map((mm, i) => (
@@ -51,7 +58,7 @@ export function RepeatScale({
             <path d={`M${x(mm)} 11V21`} stroke={color('edge')} />
             {i % every === 0 && (
               <text x={x(mm)} y={42} textAnchor="middle">
-                {formatLength(mm, unit, language)}
+                {printNumber(mm, kept, unit)}
               </text>
             )}
           </g>

@@ -26,3 +26,10 @@ export const t = i18next.t;
 
 /** The wording of something the core names by id; the test of the programmes holds that there is one. */
 export const named = (group: keyof typeof en, id: string): string => t(`${group}.${id}` as never);
+
+/** A family's title: a clinic's own programme carries it, those that ship have it here. */
+export const programmeTitle = ({ id, title }: { id: string; title?: string }): string =>
+  title ?? named('programmes', id);
+
+/** What a review compares: a reading of the protocol, or one of the review's own figures. */
+export const figureTitle = (id: string): string => named(id in en.figures ? 'figures' : 'steps', id);

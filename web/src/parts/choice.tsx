@@ -30,6 +30,9 @@ const Option = styled(Radio)<{ $tight: boolean }>`
   &:last-child {
     border-radius: 0 4px 4px 0;
   }
+  &:only-child {
+    border-radius: 4px;
+  }
   /* a filled hole in the strap: told by form, not by colour alone */
   &::before {
     content: '';

@@ -1,12 +1,29 @@
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
-import type { Degrees } from '@estribo/core/quantity';
-import { locale, t } from '../messages';
+import type { ReadingUnit } from '@estribo/core/measuring';
+import { formatLength, type Degrees, type LengthUnit } from '@estribo/core/quantity';
+import { language, locale, t } from '../messages';
 
 /** A number with its minus sign as typographers set it. */
 export const signed = (value: number): string => (value < 0 ? `−${-value}` : String(value));
 
 export const degrees = (value: Degrees): string => `${signed(value)}°`;
+
+const decimal = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+
+/** A reading's number in the user's unit, without it. */
+export function printNumber(value: number, unit: ReadingUnit, length: LengthUnit): string {
+  if (unit === 'mm') return formatLength(value, length, language);
+  return unit === 'degrees' ? signed(Math.round(value)) : decimal.format(value);
+}
+
+/** What stands behind a reading's number. */
+export const unitSign = (unit: ReadingUnit, length: LengthUnit): string =>
+  unit === 'mm' ? length : unit === 'degrees' ? '°' : unit === 'kg' ? 'kg' : t('common.years');
+
+/** A reading with its unit. */
+export const printReading = (value: number, unit: ReadingUnit, length: LengthUnit): string =>
+  `${printNumber(value, unit, length)}${unit === 'degrees' ? '' : ' '}${unitSign(unit, length)}`;
 
 /** An ordered window in words: "5° to 90°", "to 90°", "free". */
 export function printWindow({ extension, flexion }: MotionWindow): string {

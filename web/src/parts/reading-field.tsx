@@ -1,4 +1,4 @@
-import { parseLength, type LengthUnit } from '@estribo/core/quantity';
+import { parseLength, parseMass, type LengthUnit } from '@estribo/core/quantity';
 import { useEffect, useRef, useState } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -55,9 +55,9 @@ const Problem = styled(FieldError)`
   max-width: 320px;
 `;
 
-export type Quantity = 'length' | 'degrees' | 'count' | 'text';
+export type Quantity = 'length' | 'degrees' | 'mass' | 'count' | 'text';
 
-/** What is typed, as a number: mm for a length whatever unit it was typed in. */
+/** What is typed, as a number: mm for a length and kg for a weight whatever unit it was typed in. */
 export function readQuantity(
   text: string,
   kind: Quantity,
@@ -69,6 +69,11 @@ export function readQuantity(
     return {
       problem: parsed.problem === 'empty' ? t('common.typeNumber') : t('common.notALength', { unit }),
     };
+  }
+  if (kind === 'mass') {
+    const parsed = parseMass(text);
+    if (parsed.ok) return { value: parsed.kilograms };
+    return { problem: t(parsed.problem === 'empty' ? 'common.typeNumber' : 'common.notAWeight') };
   }
   const trimmed = text.trim().replace(',', '.').replace('−', '-').replace(/°$/, '');
   if (trimmed === '') return { problem: t('common.typeNumber') };
@@ -87,6 +92,7 @@ export function ReadingField({
   value,
   onChange,
   onEnter,
+  onSpace,
   problem,
   small = false,
   hideLabel = false,
@@ -100,6 +106,8 @@ export function ReadingField({
   value: string;
   onChange: (text: string) => void;
   onEnter?: () => void;
+  /** Space in the field: takes the instrument's value */
+  onSpace?: (() => void) | undefined;
   problem?: string | undefined;
   small?: boolean;
   hideLabel?: boolean;
@@ -107,12 +115,22 @@ export function ReadingField({
   primary?: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
+  const space = useRef(onSpace);
+  useEffect(() => {
+    space.current = onSpace;
+  });
   useEffect(() => {
     if (!primary) return;
     input.current?.focus({ preventScroll: true });
     const typed = (event: KeyboardEvent) => {
       const target = event.target as Element;
-      if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-9]$/.test(event.key)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      // where nothing has the focus Space is the instrument's
+      if (event.key === ' ' && target === document.body && space.current) {
+        event.preventDefault();
+        return space.current();
+      }
+      if (!/^[0-9]$/.test(event.key)) return;
       if (target.matches('input, textarea, [role=spinbutton]') || target.closest('[role=dialog]')) return;
       input.current?.focus();
     };
@@ -130,9 +148,16 @@ export function ReadingField({
           inputMode={kind === 'text' ? 'text' : 'decimal'}
           autoComplete="off"
           onKeyDown={(event) => {
-            if (event.key !== 'Enter' || !onEnter) return;
+            // a space belongs to what is typed: "14 3/8 in"
+            const act =
+              event.key === 'Enter'
+                ? onEnter
+                : event.key === ' ' && value.trim() === ''
+                  ? onSpace
+                  : undefined;
+            if (!act) return;
             event.preventDefault();
-            onEnter();
+            act();
           }}
         />
         <span aria-hidden>{sign}</span>

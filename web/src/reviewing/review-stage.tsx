@@ -1,6 +1,14 @@
 import { may } from '@estribo/core/access';
 import { addDays } from '@estribo/core/calendar';
-import { decideStops } from '@estribo/core/logbook';
+import { decideStops, type CaseState } from '@estribo/core/logbook';
+import {
+  instrumentOf,
+  isReading,
+  questionReading,
+  unitOf,
+  type Question,
+  type ReadingStep,
+} from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { changesSince, proposeAdjustment, sizeByGirths, type SkinFinding } from '@estribo/core/reviewing';
 import { formatLength } from '@estribo/core/quantity';
@@ -9,7 +17,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useFigureLayer, useWork } from '../case/case-context';
 import { color, type Token } from '../app/tokens';
-import { language, named, t } from '../messages';
+import { figureTitle, language, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
@@ -21,7 +29,7 @@ import { NeedsOrder } from '../screening/needs-order';
 import { printDay, printWindow } from '../parts/print';
 import { ReadingField, readQuantity, useDraft } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
-import { readGirth } from '../measuring/read-girth';
+import { AskedReading } from '../measuring/asked-reading';
 import { MotionEntry } from '../setting/motion-entry';
 import { StopsWork } from '../setting/stops-work';
 
@@ -46,14 +54,11 @@ export default function ReviewStage() {
   const mayReview = may(user.role, 'reviewing.write');
   useFigureLayer({
     brace: true,
-    marks: state.measuring.steps.flatMap((step) =>
-      step.kind === 'girth'
-        ? [{ id: step.id, kind: 'tape' as const, level: step.distance, state: 'ahead' as const }]
-        : [],
-    ),
+    marks: [],
+    steps: followed(state).map((step) => ({ step, state: 'ahead' })),
   });
   const length = (figure: string, value: number) =>
-    figure.startsWith('girth')
+    state.measuring.steps.some(({ id }) => id === figure)
       ? `${formatLength(value, unit, language)} ${unit}`
       : figure === 'pain'
         ? String(value)
@@ -75,7 +80,7 @@ export default function ReviewStage() {
         knee,
       )
     : undefined;
-  const sizeNow = visit && sizeByGirths(state.model.chart, state.measuring.steps, visit.girths);
+  const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
   const chosenSize = state.sizing.chosen?.decided.size;
   const otherSize =
     sizeNow && sizeNow.outcome !== 'incomplete' && sizeNow.size !== chosenSize ? sizeNow : undefined;
@@ -103,7 +108,7 @@ export default function ReviewStage() {
           <Row as="ul" $gap={28} style={{ rowGap: 4 }}>
             {changes.map(({ figure, before: was, now: is, change }) => (
               <Change key={figure}>
-                <span>{named('figures', figure)}</span>
+                <span>{figureTitle(figure)}</span>
                 <b>
                   {length(figure, was)} → {length(figure, is)}
                 </b>
@@ -130,7 +135,7 @@ export default function ReviewStage() {
           {t(adjustment.protective ? 'reviewing.referProtective' : 'reviewing.referOther')}
         </Notice>
       )}
-      {adjustment?.kind === 'none' && (
+      {adjustment?.kind === 'none' && state.programme.stops && (
         <Notice tone="good">{t('reviewing.noChange', { phase: adjustment.phase + 1 })}</Notice>
       )}
       {adjustment?.kind === 'stops' && (
@@ -202,14 +207,12 @@ function Take({ onDone }: { onDone: () => void }) {
   };
   return (
     <Stack $gap={14}>
-      {visit?.flexion === undefined && <MotionEntry window={window} stage="review" primary />}
+      {state.programme.joint && visit?.flexion === undefined && (
+        <MotionEntry window={window} stage="review" primary />
+      )}
       <Row $align="flex-start">
-        {state.measuring.steps.map(
-          (step) =>
-            step.kind === 'girth' &&
-            visit?.girths[step.id] === undefined && (
-              <GirthEntry key={step.id} step={step.id} plausible={step.plausible} />
-            ),
+        {followed(state).map(
+          (step) => visit?.girths[step.id] === undefined && <FollowedEntry key={step.id} step={step} />,
         )}
       </Row>
       <Stack $gap={4}>
@@ -255,48 +258,92 @@ function Take({ onDone }: { onDone: () => void }) {
   );
 }
 
-function GirthEntry({ step, plausible }: { step: string; plausible: readonly [number, number] }) {
-  const { state, unit, write } = useWork();
-  const [typed, type] = useDraft(`${state.case}-review-${step}`);
+/** The readings a review follows: the lengths that the size was chosen by. */
+function followed({ measuring, sizing }: CaseState): ReadingStep[] {
+  return measuring.steps
+    .filter(isReading)
+    .filter(
+      (step) =>
+        sizing.chart.axes.some(({ reading }) => reading === step.id) &&
+        unitOf(step) === 'mm' &&
+        step.kind !== 'stature' &&
+        step.kind !== 'shoe',
+    );
+}
+
+function FollowedEntry({ step }: { step: ReadingStep }) {
+  const { state, unit, stature, today, write } = useWork();
+  const [typed, type] = useDraft(`${state.case}-review-${step.id}`);
   const [problem, setProblem] = useState<string>();
+  const [asked, ask] = useState<{ question: Question; value: number }>();
   const [saving, save] = useSaving();
-  const take = () => {
-    const read = readGirth(typed, unit, plausible);
-    if ('problem' in read) return setProblem(read.problem);
+  const enter = (value: number, questioned?: Question['against']) =>
     void save(async () => {
       await write('measure.read', 'review', {
-        step,
+        step: step.id,
         side: state.side,
-        value: read.value,
-        instrument: 'tape',
+        value,
+        instrument: instrumentOf(step),
+        ...(questioned ? { questioned } : {}),
       });
       type('');
     });
+  const take = () => {
+    const read = readQuantity(typed, 'length', unit);
+    if ('problem' in read) return setProblem(read.problem);
+    const { first, visits } = state.reviewing;
+    const before = [first, ...visits].findLast(
+      ({ day, girths }) => day < today && girths[step.id] !== undefined,
+    );
+    // against what was read before; the other side is not measured at a review
+    const question = questionReading({ step, side: state.side }, read.value, {
+      states: [],
+      stature,
+      braced: state.side,
+      lastVisit: before?.girths ?? {},
+    });
+    if (question && !asked) ask({ question, value: read.value });
+    else enter(read.value, question?.against);
   };
   return (
-    <Row $gap={8} $align="flex-end">
-      <ReadingField
-        small
-        label={named('steps', step)}
-        kind="length"
-        unit={unit}
-        sign={unit}
-        value={typed}
-        onChange={(text) => {
-          type(text);
-          setProblem(undefined);
-        }}
-        onEnter={take}
-        problem={problem}
-      />
-      <Button
-        onPress={take}
-        isDisabled={saving}
-        aria-label={`${named('steps', step)}: ${t('measuring.take')}`}
-      >
-        {t('measuring.take')}
-      </Button>
-    </Row>
+    <Stack $gap={8}>
+      <Row $gap={8} $align="flex-end">
+        <ReadingField
+          small
+          label={named('steps', step.id)}
+          kind="length"
+          unit={unit}
+          sign={unit}
+          value={typed}
+          onChange={(text) => {
+            type(text);
+            setProblem(undefined);
+            ask(undefined);
+          }}
+          onEnter={take}
+          problem={problem}
+        />
+        <Button
+          onPress={take}
+          isDisabled={saving}
+          aria-label={`${named('steps', step.id)}: ${t('measuring.take')}`}
+        >
+          {t('measuring.take')}
+        </Button>
+      </Row>
+      {asked && (
+        <AskedReading
+          step={step}
+          value={asked.value}
+          question={asked.question}
+          onTake={enter}
+          onChange={() => {
+            ask(undefined);
+            type('');
+          }}
+        />
+      )}
+    </Stack>
   );
 }
 

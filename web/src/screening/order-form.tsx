@@ -133,7 +133,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
     <Fill onSubmit={(event) => void submit(event)} validationBehavior="aria">
       <Stack $gap={4}>
         <h2>{before ? t('order.newTitle') : t('order.question')}</h2>
-        <Soft>{t('order.how', { side: named('sideKnee', state.side) })}</Soft>
+        <Soft>{t('order.how', { side: named('bodyPart', `${state.side}-${state.programme.region}`) })}</Soft>
       </Stack>
       <Pair>
         {text('diagnosis', t('order.diagnosis'), 400)}
@@ -152,56 +152,58 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
           />
         )}
       />
-      <Stack $gap={8}>
-        <h3>{t('order.window')}</h3>
-        {fields.map((row, i) => (
-          <Phase key={row.id}>
-            <Controller
-              control={control}
-              name={`phases.${i}.fromDay`}
-              rules={{ validate: (value) => /^\d{1,4}$/.test(value.trim()) || t('order.dayProblem') }}
-              render={({ field: { ref: _ref, ...field }, fieldState }) => (
-                <Field
-                  {...field}
-                  label={t('order.fromDay')}
-                  problem={fieldState.error?.message}
-                  isDisabled={i === 0}
-                  inputMode="numeric"
-                />
-              )}
-            />
-            {(['extension', 'flexion'] as const).map((limit) => (
+      {state.programme.joint && (
+        <Stack $gap={8}>
+          <h3>{t('order.window')}</h3>
+          {fields.map((row, i) => (
+            <Phase key={row.id}>
               <Controller
-                key={limit}
                 control={control}
-                name={`phases.${i}.${limit}`}
-                rules={{ validate: (value) => optional(value) }}
+                name={`phases.${i}.fromDay`}
+                rules={{ validate: (value) => /^\d{1,4}$/.test(value.trim()) || t('order.dayProblem') }}
                 render={({ field: { ref: _ref, ...field }, fieldState }) => (
                   <Field
                     {...field}
-                    label={t(`order.${limit}`)}
+                    label={t('order.fromDay')}
                     problem={fieldState.error?.message}
-                    placeholder={t('order.notLimited')}
-                    inputMode="text"
+                    isDisabled={i === 0}
+                    inputMode="numeric"
                   />
                 )}
               />
-            ))}
-            {i > 0 ? (
-              <IconButton aria-label={t('order.removePhase', { phase: i + 1 })} onPress={() => remove(i)}>
-                <X size={18} aria-hidden />
-              </IconButton>
-            ) : (
-              <span />
-            )}
-          </Phase>
-        ))}
-        <Row>
-          <Button look="quiet" onPress={() => append({ fromDay: '', extension: '', flexion: '' })}>
-            <Plus size={18} aria-hidden /> {t('order.addPhase')}
-          </Button>
-        </Row>
-      </Stack>
+              {(['extension', 'flexion'] as const).map((limit) => (
+                <Controller
+                  key={limit}
+                  control={control}
+                  name={`phases.${i}.${limit}`}
+                  rules={{ validate: (value) => optional(value) }}
+                  render={({ field: { ref: _ref, ...field }, fieldState }) => (
+                    <Field
+                      {...field}
+                      label={t(`order.${limit}`)}
+                      problem={fieldState.error?.message}
+                      placeholder={t('order.notLimited')}
+                      inputMode="text"
+                    />
+                  )}
+                />
+              ))}
+              {i > 0 ? (
+                <IconButton aria-label={t('order.removePhase', { phase: i + 1 })} onPress={() => remove(i)}>
+                  <X size={18} aria-hidden />
+                </IconButton>
+              ) : (
+                <span />
+              )}
+            </Phase>
+          ))}
+          <Row>
+            <Button look="quiet" onPress={() => append({ fromDay: '', extension: '', flexion: '' })}>
+              <Plus size={18} aria-hidden /> {t('order.addPhase')}
+            </Button>
+          </Row>
+        </Stack>
+      )}
       <Row $align="flex-start" $gap={24}>
         <Controller
           control={control}

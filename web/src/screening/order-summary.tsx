@@ -35,15 +35,17 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
         <dd>{order.prescriber}</dd>
         <dt>{t('order.dayZero')}</dt>
         <dd>{printDay(order.dayZero)}</dd>
-        <dt>{t('order.window')}</dt>
-        <dd>
-          {order.phases.map(({ fromDay, window }, i) => (
-            <div key={fromDay}>
-              {t('order.phaseFrom', { day: printDay(spans[i]!.from), count: fromDay })}:{' '}
-              <b>{printWindow(window)}</b>
-            </div>
-          ))}
-        </dd>
+        {state.programme.joint && <dt>{t('order.window')}</dt>}
+        {state.programme.joint && (
+          <dd>
+            {order.phases.map(({ fromDay, window }, i) => (
+              <div key={fromDay}>
+                {t('order.phaseFrom', { day: printDay(spans[i]!.from), count: fromDay })}:{' '}
+                <b>{printWindow(window)}</b>
+              </div>
+            ))}
+          </dd>
+        )}
         <dt>{t('order.protective')}</dt>
         <dd>{order.protective ? t('order.protectiveYes') : t('order.protectiveNo')}</dd>
         <dt>{t('order.wearing')}</dt>

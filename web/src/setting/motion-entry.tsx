@@ -3,7 +3,7 @@ import { motionInWindow } from '@estribo/core/reviewing';
 import { parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
-import { t } from '../messages';
+import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -53,7 +53,7 @@ export function MotionEntry({
         <ReadingField
           small
           primary={primary}
-          label={t('setting.motionLabel')}
+          label={t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'knee') })}
           kind="text"
           unit={unit}
           sign=""
@@ -69,7 +69,12 @@ export function MotionEntry({
         <Button onPress={() => take(false)} isDisabled={saving}>
           {t('measuring.take')}
         </Button>
-        <p style={{ flex: 1, minWidth: 200 }}>{t('setting.motionHow', { window: printWindow(window) })}</p>
+        <p style={{ flex: 1, minWidth: 200 }}>
+          {t('setting.motionHow', {
+            window: printWindow(window),
+            joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+          })}
+        </p>
       </Row>
       {beyond && (
         <Notice tone="stop" live>

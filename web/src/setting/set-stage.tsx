@@ -21,13 +21,14 @@ export default function SetStage() {
   useFigureLayer({
     marks: [],
     brace: true,
-    kneecapMark: false,
     hinge: { above: 0, behind: 6, label: t('figure.kneecapTop') },
   });
   const order = state.order?.order;
   const now = order && windowOn(order, today);
   if (!order || !now) return <NeedsOrder question={t('setting.question')} />;
-  const found = stopsFor(state, today)!;
+  const found = stopsFor(state, today);
+  const { hinge } = state.model;
+  if (!found || !hinge) return null;
   const { choice } = found;
   const { chosen, fitted, look } = state.setting;
   const reached = state.motion?.motion;
@@ -58,7 +59,7 @@ export default function SetStage() {
       {!choice.ok && <Notice tone="stop">{named('stopProblemDo', choice.problem)}</Notice>}
       <Dial
         window={now.window}
-        hardware={state.model.hinge}
+        hardware={hinge}
         stops={shown}
         knee={knee}
         tested={testedToday || !state.motion ? t('common.today') : printDay(state.motion.day)}
@@ -101,14 +102,14 @@ export default function SetStage() {
               t('setting.whyExtensionText', {
                 limit:
                   now.window.extension === undefined ? t('order.notLimited') : degrees(now.window.extension),
-                pieces: state.model.hinge.extension.join(', '),
+                pieces: hinge.extension.join(', '),
               }),
             ],
             [
               t('setting.whyFlexion'),
               t('setting.whyFlexionText', {
                 limit: now.window.flexion === undefined ? t('order.notLimited') : degrees(now.window.flexion),
-                pieces: state.model.hinge.flexion.join(', '),
+                pieces: hinge.flexion.join(', '),
               }),
             ],
             [t('common.source'), t('setting.whySource')],

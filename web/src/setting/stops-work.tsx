@@ -182,6 +182,7 @@ function FoundStops({
   const { state } = useWork();
   const [found, setFound] = useState({ medial: start, lateral: start });
   const { hinge } = state.model;
+  if (!hinge) return null;
   return (
     <Sheet>
       <Stack $gap={10}>

@@ -217,9 +217,9 @@ function Bends() {
   const [amount, setAmount] = useState('');
   const [problem, setProblem] = useState<{ place?: string; amount?: string }>({});
   const [saving, save] = useSaving();
-  const ledger = bendLedger(bends, frame);
-  if (!frame.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
+  if (!frame?.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
 
+  const ledger = bendLedger(bends, frame);
   const read = { place: signedLength(place, unit), amount: readQuantity(amount, 'degrees', unit) };
   const bend: Bend | undefined =
     'value' in read.place && 'value' in read.amount && read.amount.value > 0

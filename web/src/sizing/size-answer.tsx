@@ -1,10 +1,11 @@
 import type { CaseState } from '@estribo/core/logbook';
 import { helpfulReading } from '@estribo/core/sizing';
-import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { language, named, t } from '../messages';
+import { named, t } from '../messages';
 import { Big } from '../parts/layout';
+import { printAxis } from './print-axis';
 
 const Line = styled.div`
   display: grid;
@@ -15,8 +16,7 @@ const Line = styled.div`
 
 /** The size in one breath: how sure, how far from the next one, why, what would help. */
 export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit }) {
-  const { match, readings } = state.sizing;
-  const { chart } = state.model;
+  const { match, readings, chart } = state.sizing;
   const help = useMemo(() => helpfulReading(chart, readings), [chart, readings]);
   if (match.outcome === 'incomplete')
     return (
@@ -26,8 +26,15 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         })}
       </p>
     );
-  const length = `${formatLength(Math.abs(match.margin), unit, language)} ${unit}`;
-  const place = named('axes', match.decides);
+  const length = printAxis(state, match.decides, Math.abs(match.margin), unit);
+  const place = named('axisPlaces', match.decides);
+  // axes that point to different sizes are told one by one
+  const each =
+    new Set(match.pointed.map(({ size }) => size)).size > 1
+      ? match.pointed.map(({ reading, size }) =>
+          t('sizing.pointsEach', { axis: named('axes', reading), size: size ?? t('sizing.offAxis') }),
+        )
+      : [];
   return (
     <Line aria-live="polite">
       <Big>{match.outcome === 'made-to-measure' ? '–' : match.size}</Big>
@@ -35,12 +42,14 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         {match.outcome === 'made-to-measure' ? (
           <b>{t('sizing.noStockSize')} </b>
         ) : (
-          <b>{t('sizing.sure', { percent: percent(match.probability) })} </b>
+          match.rule !== 'extension' && <b>{t('sizing.sure', { percent: percent(match.probability) })} </b>
         )}
-        {match.margin < 0
-          ? t('sizing.offChart', { length, place })
-          : match.neighbour && t('sizing.margin', { length, place, against: match.neighbour })}{' '}
-        {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })}{' '}
+        {match.rule === 'extension'
+          ? ''
+          : match.margin < 0
+            ? t('sizing.offChart', { length, place })
+            : match.neighbour && t('sizing.margin', { length, place, against: match.neighbour })}{' '}
+        {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })} {each.join(' ')}{' '}
         {help &&
           match.margin >= 0 &&
           t('sizing.help', { reading: named('steps', help.reading), gain: Math.round(help.gain * 100) })}

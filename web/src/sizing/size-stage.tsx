@@ -1,9 +1,12 @@
 import { may } from '@estribo/core/access';
 import { decideSize } from '@estribo/core/logbook';
-import { formatLength } from '@estribo/core/quantity';
+import type { MeasuringStep } from '@estribo/core/measuring';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useFigureLayer, useWork } from '../case/case-context';
-import { language, named, t } from '../messages';
+import { named, t } from '../messages';
+import { figureLabel } from '../measuring/step-words';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
@@ -11,32 +14,49 @@ import { Row, Rule, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { Why } from '../parts/why';
+import { printReading, unitSign } from '../parts/print';
+import { BestFit } from './best-fit';
+import { HeightWork, heightNow, type ChosenHeight } from './height-choice';
+import { printAxis, unitOfAxis } from './print-axis';
 import { percent, SizeAnswer } from './size-answer';
+import { SizeMore } from './size-more';
 import { SizeStrips } from './size-strips';
+
+const label = (step: MeasuringStep, value: number | undefined, unit: LengthUnit) => {
+  const text = figureLabel(step, value, unit);
+  return text ? { label: text } : {};
+};
 
 export default function SizeStage() {
   const { state, unit, user, write } = useWork();
-  const { match, chosen, readings } = state.sizing;
-  const { chart } = state.model;
+  const { match, chosen, readings, chart } = state.sizing;
   const [other, setOther] = useState<string>();
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
-  const length = (mm: number) => `${formatLength(mm, unit, language)} ${unit}`;
+  const [height, setHeight] = useState<ChosenHeight>();
+  const [heightProblem, setHeightProblem] = useState<string>();
   useFigureLayer({
-    marks: state.measuring.steps.flatMap((step) =>
-      step.kind === 'girth'
-        ? [{ id: step.id, kind: 'tape' as const, level: step.distance, state: 'now' as const }]
+    marks: [],
+    steps: state.measuring.steps.flatMap((step) =>
+      chart.axes.some(({ reading }) => reading === step.id)
+        ? [{ step, state: 'now' as const, ...label(step, readings[step.id]?.mean, unit) }]
         : [],
     ),
-    kneecapMark: true,
   });
   const mayDecide = may(user.role, 'sizing.write');
   const computed =
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 
+  const tall = height ?? heightNow(state.sizing);
   const take = (different?: { size: string; reason: string }) => {
-    const body = decideSize(state, different);
+    if (state.sizing.height && (!tall.height || tall.reason.trim().length < 3))
+      return setHeightProblem(t(tall.height ? 'record.reasonNeeded' : 'sizing.sayHeight'));
+    const body = decideSize(
+      state,
+      different,
+      tall.height && { height: tall.height, reason: tall.reason.trim() },
+    );
     if (body) void save(() => write('size.chosen', 'size', body).then(() => setOther(undefined)));
   };
   const takeOther = () => {
@@ -55,6 +75,7 @@ export default function SizeStage() {
       </Stack>
       <SizeStrips state={state} unit={unit} />
       <SizeAnswer state={state} unit={unit} />
+      <SizeMore state={state} unit={unit} />
       {match.outcome !== 'incomplete' && (
         <>
           <Row $gap={20}>
@@ -73,11 +94,12 @@ export default function SizeStage() {
                 return [
                   named('steps', reading),
                   t('sizing.whyReading', {
-                    mean: length(taken.mean),
+                    mean: printAxis(state, reading, taken.mean, unit),
                     count: taken.repeats,
-                    own: taken.repeatPart.toFixed(1),
+                    own: Math.hypot(taken.repeatPart, taken.alone ?? 0).toFixed(1),
                     shared: taken.sharedPart.toFixed(1),
-                    u: Math.hypot(taken.repeatPart, taken.sharedPart).toFixed(1),
+                    u: Math.hypot(taken.repeatPart, taken.sharedPart, taken.alone ?? 0).toFixed(1),
+                    unit: unitSign(unitOfAxis(state, reading), 'mm'),
                   }),
                 ] as const;
               }),
@@ -102,6 +124,14 @@ export default function SizeStage() {
                 ? t('sizing.chosen', { size: chosen.decided.size })
                 : t('sizing.chosenMadeToMeasure')}
             </h2>
+            {chosen.decided.height && (
+              <p>
+                {named('heights', chosen.decided.height)}: {chosen.decided.heightReason}
+              </p>
+            )}
+            {chosen.decided.extension !== undefined && (
+              <p>{t('sizing.extension', { length: printReading(chosen.decided.extension, 'mm', unit) })}</p>
+            )}
             {chosen.decided.reason && <Soft>{chosen.decided.reason}</Soft>}
             {chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
             {chosen.wouldDiffer && (
@@ -113,6 +143,17 @@ export default function SizeStage() {
         </Sheet>
       )}
       {!mayDecide && <Notice tone="caution">{t('sizing.waitsForOrthotist')}</Notice>}
+      {mayDecide && match.outcome !== 'incomplete' && (
+        <HeightWork
+          state={state}
+          chosen={tall}
+          onChange={(changed) => {
+            setHeight(changed);
+            setHeightProblem(undefined);
+          }}
+          problem={heightProblem}
+        />
+      )}
       {mayDecide && match.outcome !== 'incomplete' && other === undefined && (
         <Row>
           <Button
@@ -155,6 +196,14 @@ export default function SizeStage() {
           </Row>
         </>
       )}
+      <Rule />
+      <Row>
+        <Link to={`/cases/${state.case}/sheet`}>{t('sizing.sheet')}</Link>
+        <Small>{t('sizing.sheetHow')}</Small>
+      </Row>
+      <div>
+        <BestFit />
+      </div>
     </>
   );
 }

@@ -33,7 +33,12 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   if (!opened) return undefined;
   const { side } = opened.body;
   const order = foldOrder(record);
-  const motion = record.of('motion.tested').findLast(({ body }) => body.side === side);
+  const limited = programme.measuring.flatMap((step) =>
+    step.kind === 'motion' && step.joint === programme.joint && step.plane === 'sagittal' ? [step.id] : [],
+  );
+  const motion = record
+    .of('motion.tested')
+    .findLast(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
   const measuring = foldMeasuring(record, side, programme, model);
   const setting = foldSetting(record, order?.order, programme, model);
   const state: Omit<CaseState, 'stages'> = {

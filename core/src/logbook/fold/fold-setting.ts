@@ -19,7 +19,8 @@ export function foldSetting(
   return {
     chosen: record.decided(choice, ({ phase, medial }) => {
       const window = order?.phases[phase]?.window;
-      const again = window && chooseStops(window, model.hinge, programme.stops);
+      const { stops } = programme;
+      const again = window && stops && model.hinge && chooseStops(window, model.hinge, stops);
       return !again?.ok || pairProblems(again.stops, medial).length > 0;
     }),
     fitted: fitting && {

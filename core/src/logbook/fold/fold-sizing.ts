@@ -1,7 +1,15 @@
 import type { Side } from '../../anatomy';
-import { measuringProgress, stepAt } from '../../measuring';
-import { stepsOf, type BraceModel, type Programme } from '../../programmes';
-import { matchSize, type AxisReading } from '../../sizing';
+import {
+  isReading,
+  measuringProgress,
+  stepAt,
+  unitOf,
+  instrumentOf,
+  type AssessedReading,
+  type MeasuringStep,
+} from '../../measuring';
+import { chartOf, stepsOf, type BraceModel, type Programme } from '../../programmes';
+import { matchHeight, matchSize, type AxisReading } from '../../sizing';
 import type { LiveRecord } from './live-record';
 import type { CaseState } from './state';
 
@@ -13,18 +21,50 @@ export function foldMeasuring(
   model: BraceModel,
 ): CaseState['measuring'] {
   const steps = stepsOf(programme, model);
-  const taken = [...record.of('measure.read'), ...record.of('measure.marked')]
+  const readings = [...record.of('measure.read'), ...record.of('measure.marked')]
     .filter(({ stage }) => stage === 'measure')
     .map(({ id, body }) => ({ ...body, entry: id }));
   const skipped = record.of('measure.skipped').map(({ id, body }) => ({ ...body, entry: id }));
-  const progress = measuringProgress(steps, side, taken, skipped);
+  const precisions = record.of('measure.precision').map(({ id, body }) => ({ ...body, entry: id }));
+  const motions = record
+    .of('motion.tested')
+    .flatMap(({ id, stage, body: { step, extension, flexion, ...body } }) =>
+      step === undefined || stage !== 'measure'
+        ? []
+        : [{ ...body, step, from: -extension || 0, to: flexion, entry: id }],
+    );
+  const progress = measuringProgress(steps, side, { readings, motions, skipped, precisions });
   return {
     ...progress,
     steps,
-    // what a size is made from: the braced side's readings
+    // what a size is made from: the braced side's readings and the person's own
     inputs: progress.states
-      .filter((state) => state.side === side)
-      .flatMap(({ readings }) => readings.map(({ entry }) => entry)),
+      .filter((state) => state.side === side || state.side === 'midline')
+      .flatMap((state) => state.readings.map(({ entry }) => entry)),
+  };
+}
+
+/**
+ * A reading as the chart's match takes it. What repeats share (tape, posture) is shared with another axis
+ * only when that one is read with the same instrument in the same unit.
+ */
+export function axisReading(
+  step: MeasuringStep,
+  assessed: AssessedReading,
+  axes: readonly MeasuringStep[],
+): AxisReading {
+  const { mean, repeatPart, sharedPart, values } = assessed;
+  const shares = axes.some(
+    (other) =>
+      other.id !== step.id && instrumentOf(other) === instrumentOf(step) && unitOf(other) === unitOf(step),
+  );
+  const alike = shares || axes.length === 1;
+  return {
+    mean,
+    repeatPart,
+    sharedPart: alike ? sharedPart : 0,
+    ...(alike ? {} : { alone: sharedPart }),
+    repeats: values.length,
   };
 }
 
@@ -36,18 +76,19 @@ export function foldSizing(
   model: BraceModel,
   measuring: CaseState['measuring'],
 ): CaseState['sizing'] {
-  const axisReading = (step: string): AxisReading | undefined => {
-    const assessed = stepAt(measuring.states, step, side)?.assessed;
-    if (!assessed || assessed.needs === 'second') return undefined;
-    const { mean, repeatPart, sharedPart, values } = assessed;
-    return { mean, repeatPart, sharedPart, repeats: values.length };
-  };
-  const readings = Object.fromEntries(programme.axes.map((axis) => [axis, axisReading(axis)]));
-  const match = matchSize(model.chart, readings);
+  const chart = chartOf(programme, model);
+  const axes = measuring.steps.filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
+  const readings = Object.fromEntries(
+    measuring.steps.filter(isReading).flatMap((step) => {
+      const assessed = stepAt(measuring.states, step.id, side)?.assessed;
+      return assessed && assessed.needs !== 'second' ? [[step.id, axisReading(step, assessed, axes)]] : [];
+    }),
+  );
+  const match = matchSize(chart, readings);
   const now = match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
   const chosen = record.decided(
     record.last('size.chosen'),
     ({ reason, size, computed }) => (reason === undefined ? size : computed) !== now,
   );
-  return { readings, match, chosen };
+  return { chart, readings, match, height: matchHeight(chart, readings), chosen };
 }

@@ -28,6 +28,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
     wear: state.wearing.plan !== undefined && state.wearing.taught !== undefined,
     review: state.reviewing.visits.some(({ found }) => found !== undefined),
   };
+  const covered = coveredStages(state);
   return Object.fromEntries(
     stages.map((stage): [Stage, StageState] => [
       stage,
@@ -35,10 +36,26 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
         ? stage === 'screen'
           ? { status: 'open' }
           : { status: 'blocked', because: blocker.finding }
-        : { status: done[stage] ? 'done' : 'open' },
+        : { status: !covered[stage] ? 'not-covered' : done[stage] ? 'done' : 'open' },
     ]),
   ) as Record<Stage, StageState>;
 }
+
+/** What the programme and the model carry: without stops, pads, a sequence or checks there is nothing to work on. */
+const coveredStages = ({
+  programme,
+  model,
+}: Pick<CaseState, 'programme' | 'model'>): Record<Stage, boolean> => ({
+  screen: true,
+  measure: true,
+  size: true,
+  set: programme.stops !== undefined,
+  shape: model.pads.length > 0,
+  strap: programme.sequence.length > 0,
+  check: programme.checks.length > 0,
+  wear: true,
+  review: true,
+});
 
 const sound = (decision: { staleBecause: string[]; wouldDiffer: boolean }) =>
   decision.staleBecause.length === 0 && !decision.wouldDiffer;

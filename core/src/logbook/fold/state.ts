@@ -8,7 +8,7 @@ import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { ScreeningState } from '../../screening';
 import type { HingeStops } from '../../setting';
 import type { Bend, Pad, PadAdvice, Scar } from '../../shaping';
-import type { AxisReading, SizeMatch } from '../../sizing';
+import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
 import type { RunnerState } from '../../strapping';
 import type { WearPlan } from '../../wearing';
 import type { BodyOf } from '../kinds/all';
@@ -24,7 +24,8 @@ export interface Decided<T> {
   wouldDiffer: boolean;
 }
 
-export type StageStatus = 'done' | 'open' | 'blocked' | 'not-needed';
+/** `not-covered`: Estribo does not carry this stage for the family yet; it is done by the maker's instructions */
+export type StageStatus = 'done' | 'open' | 'blocked' | 'not-needed' | 'not-covered';
 
 export interface StageState {
   status: StageStatus;
@@ -68,8 +69,12 @@ export interface CaseState {
   measuring: MeasuringProgress & { steps: MeasuringStep[]; inputs: string[] };
   motion: { entry: string; day: ClinicDay; motion: BodyOf<'motion.tested'> } | undefined;
   sizing: {
+    /** the model's chart, with the programme's own rules where it has any */
+    chart: Chart;
     readings: Record<string, AxisReading | undefined>;
     match: SizeMatch;
+    /** the height apart from the size, for a model that comes in more than one */
+    height: HeightMatch | undefined;
     chosen: Decided<BodyOf<'size.chosen'>> | undefined;
   };
   setting: {

@@ -2,7 +2,7 @@ import type { InferType } from 'yup';
 import { caseOpened, recordWithdrawn, visitPlanned } from './case';
 import { checkRecorded, checkSigned } from './check';
 import type { EntryKind } from './kind';
-import { measureMarked, measureRead, measureSkipped, motionTested } from './measure';
+import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
 import { reviewFound } from './review';
 import { orderGiven, screenLooked, screenOverridden } from './screen';
 import { stopsChosen, stopsFitted } from './set';
@@ -21,6 +21,7 @@ const all = [
   measureRead,
   measureMarked,
   measureSkipped,
+  measurePrecision,
   motionTested,
   sizeChosen,
   stopsChosen,

@@ -1,4 +1,5 @@
-import { body, finite, name, oneOf, side, text, whole, yes } from '../fields';
+import { instruments, pairsNeeded, substituteWays } from '../../measuring';
+import { body, day, finite, name, oneOf, side, text, whole, yes } from '../fields';
 import { kind } from './kind';
 
 export const measureRead = kind('measure.read', {
@@ -8,9 +9,15 @@ export const measureRead = kind('measure.read', {
   body: body({
     step: name().required(),
     side: side().required(),
-    /** mm for a girth, degrees for a posture */
-    value: finite().min(-30).max(3000).required(),
-    instrument: oneOf('tape', 'goniometer').required(),
+    /** in the step's unit: mm, degrees, kg or years */
+    value: finite().min(-180).max(3000).required(),
+    instrument: oneOf(...instruments).required(),
+    /** the instrument that gave the value, when it was calibrated, and the offset taken off the value */
+    device: name(),
+    calibrated: day(),
+    offset: finite().min(-100).max(100),
+    /** it was asked about, and taken all the same */
+    questioned: oneOf('usual', 'stature', 'other-side', 'last-visit', 'neighbours'),
   }),
 });
 
@@ -25,19 +32,39 @@ export const measureSkipped = kind('measure.skipped', {
   nature: 'fact',
   stages: ['measure'],
   permission: 'measuring.write',
-  body: body({ step: name().required(), side: side().required(), reason: text(200).min(3).required() }),
+  body: body({
+    step: name().required(),
+    side: side().required(),
+    reason: text(200).min(3).required(),
+    /** taken another way instead, with its larger uncertainty */
+    substitute: oneOf(...substituteWays),
+  }),
+});
+
+/** This clinic's own deviation in place of the protocol's, from its own pairs of readings. */
+export const measurePrecision = kind('measure.precision', {
+  nature: 'decision',
+  stages: ['measure'],
+  permission: 'measuring.write',
+  body: body({
+    step: name().required(),
+    withinPerson: finite().positive().max(1000).required(),
+    pairs: whole().min(pairsNeeded).required(),
+  }),
 });
 
 export const motionTested = kind('motion.tested', {
   nature: 'fact',
-  stages: ['set', 'review'],
+  stages: ['measure', 'set', 'review'],
   permission: 'measuring.write',
   body: body({
+    /** the measuring step; absent for the motion the order limits */
+    step: name(),
     side: side().required(),
     mode: oneOf('active', 'passive').required(),
     /** neutral zero: beyond zero positive, short of it negative */
-    extension: whole().min(-120).max(30).required(),
-    flexion: whole().min(-30).max(180).required(),
+    extension: whole().min(-120).max(180).required(),
+    flexion: whole().min(-60).max(200).required(),
     limitReached: body({ extension: yes().required(), flexion: yes().required() }),
   }),
 });

@@ -1,3 +1,4 @@
+import { sizeRules } from '../../sizing';
 import { body, finite, ids, name, oneOf, text, whole } from '../fields';
 import { kind } from './kind';
 
@@ -8,24 +9,18 @@ export const sizeChosen = kind('size.chosen', {
   body: body({
     /** absent when made to measure */
     size: text(20),
-    rule: oneOf(
-      'inside',
-      'between-larger',
-      'between-smaller',
-      'between-nearer',
-      'between-ask',
-      'disagree-primary',
-      'disagree-larger',
-      'disagree-made-to-measure',
-      'apart',
-      'outside',
-    ).required(),
+    rule: oneOf(...sizeRules).required(),
     /** what the chart gave, when another size was chosen */
     computed: text(20),
     probability: finite().min(0).max(1).required(),
     margin: finite().required(),
     decides: name().required(),
     chart: whole().positive().required(),
+    /** the height, for a size that comes in more than one, and why this one */
+    height: oneOf('short', 'tall', 'low', 'high'),
+    heightReason: text(400).min(3),
+    /** the side extension on each side, mm */
+    extension: finite().min(0).max(500),
     /** why another size than the computed one */
     reason: text(400).min(3),
     madeFrom: ids(),

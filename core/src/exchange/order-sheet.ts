@@ -1,0 +1,113 @@
+import Papa from 'papaparse';
+import { sidesFrom } from '../anatomy';
+import type { CaseState } from '../logbook';
+import { isOfPerson, isReading, stepAt, unitOf, type MeasuringStep, type ReadingUnit } from '../measuring';
+
+/** One line of the sheet a maker works from. */
+export interface SheetLine {
+  step: string;
+  kind: MeasuringStep['kind'];
+  side: 'left' | 'right' | 'midline';
+  /** places it is read at or between, by landmark */
+  landmarks: string[];
+  /** from the landmark along the limb, mm; 0 where it is read at it */
+  distance: number;
+  /** the posture it was read in, by the posture or stance step; what was read of it */
+  posture: string[];
+  mean: number;
+  unit: ReadingUnit;
+  repeats: number;
+  /** one standard uncertainty, in the unit */
+  uncertainty: number;
+  /** taken another way, with what that is */
+  substitute: string;
+}
+
+export interface OrderSheet {
+  /** format of this file */
+  format: 'estribo-order-sheet';
+  version: 1;
+  case: string;
+  model: { id: string; name: string; maker: string; version: number };
+  family: string;
+  side: 'left' | 'right' | 'midline';
+  size: string | null;
+  height: string | null;
+  lines: SheetLine[];
+  /** readings left out, with the reason */
+  left: { step: string; side: string; reason: string }[];
+}
+
+/**
+ * The order sheet of a case: every reading with its landmark, posture and uncertainty. It holds no name:
+ * the workshop writes it on the print.
+ */
+export function orderSheet(state: CaseState): OrderSheet {
+  const { measuring, side, programme, model, sizing } = state;
+  const places = measuring.steps.flatMap((step) =>
+    (isOfPerson(step) ? (['midline'] as const) : sidesFrom(side)).flatMap((at) => {
+      const found = stepAt(measuring.states, step.id, at);
+      return found ? [found] : [];
+    }),
+  );
+  const postures = (at: string) =>
+    measuring.states.flatMap(({ step, side: where, done, posture }) =>
+      where !== at && where !== 'midline'
+        ? []
+        : step.kind === 'stance' && done
+          ? [step.stance]
+          : step.kind === 'posture' && posture
+            ? [`${step.joint} ${posture.angle} deg`]
+            : [],
+    );
+  return {
+    format: 'estribo-order-sheet',
+    version: 1,
+    case: state.case,
+    model: { id: model.id, name: model.name, maker: model.maker, version: model.version },
+    family: programme.id,
+    side,
+    size: sizing.chosen?.decided.size ?? null,
+    height: sizing.chosen?.decided.height ?? null,
+    lines: places.flatMap(({ step, side: at, assessed, substitute }): SheetLine[] =>
+      !isReading(step) || !assessed || assessed.needs === 'second'
+        ? []
+        : [
+            {
+              step: step.id,
+              kind: step.kind,
+              side: at,
+              landmarks: ['from', 'to', 'at'].flatMap((field) => {
+                const place = (step as unknown as Record<string, unknown>)[field];
+                return typeof place === 'string' ? [place] : [];
+              }),
+              distance: step.kind === 'girth' ? step.distance : 0,
+              posture: postures(at),
+              mean: assessed.mean,
+              unit: unitOf(step),
+              repeats: assessed.values.length,
+              uncertainty: assessed.uncertainty,
+              substitute: substitute ?? '',
+            },
+          ],
+    ),
+    left: measuring.states.flatMap(({ step, side: at, skipped }) =>
+      skipped ? [{ step: step.id, side: at, reason: skipped.reason }] : [],
+    ),
+  };
+}
+
+const round = (value: number) => Math.round(value * 100) / 100;
+
+/** The sheet's lines as CSV (RFC 4180), a header first. */
+export const orderSheetCsv = ({ lines }: OrderSheet): string =>
+  Papa.unparse(
+    lines.map((line) => ({
+      ...line,
+      landmarks: line.landmarks.join(' to '),
+      posture: line.posture.join(', '),
+      mean: round(line.mean),
+      uncertainty: round(line.uncertainty),
+    })),
+    { newline: '\r\n' },
+  );

@@ -1,0 +1,27 @@
+import type { Programme } from './programme';
+import { girth, legFindings, motion, width } from './steps';
+
+/**
+ * Ankle stabiliser with round and figure-of-eight straps. Heel width by calliper; left and right differ. Common
+ * practice, no source.
+ */
+export const ankleStabiliser: Programme = {
+  id: 'ankle-stabiliser',
+  version: 1,
+  region: 'ankle',
+  joint: 'ankle',
+  findings: legFindings,
+  measuring: [
+    { kind: 'stance', id: 'seated', stance: 'seated' },
+    width('heel-width', 'heel', 'mediolateral', [30, 110], {
+      ofStature: 0.038,
+      substitute: { how: 'other-side', shared: 3 },
+    }),
+    width('malleoli-width', 'malleoli', 'mediolateral', [35, 120], { ofStature: 0.042, optional: true }),
+    girth('girth-malleoli', 'malleoli', 0, [140, 420], { ofStature: 0.147, optional: true }),
+    motion('ankle-motion', 'ankle', 'sagittal', ['active']),
+  ],
+  axes: ['heel-width', 'malleoli-width', 'girth-malleoli'],
+  sequence: [],
+  checks: [],
+};

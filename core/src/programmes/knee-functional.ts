@@ -1,0 +1,30 @@
+import type { Programme } from './programme';
+import { calfSign, kneeGirths, kneePosture, legFindings, mark, motion, width } from './steps';
+
+/**
+ * Functional ligament brace: six straps, screwed stops. Knee about 30 degrees, foot flat; the school gives no
+ * hinge midline. Sizing readings are the model's own. Common practice, no source.
+ */
+export const kneeFunctional: Programme = {
+  id: 'knee-functional',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  donning: 30,
+  findings: legFindings,
+  measuring: [
+    kneePosture(30),
+    mark('mid-kneecap'),
+    ...kneeGirths('model', 'model'),
+    width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064 }),
+    width('knee-depth', 'mid-kneecap', 'anteroposterior', [50, 200], {
+      ofStature: 0.068,
+      onlyAsAxis: true,
+    }),
+    motion('knee-motion', 'knee', 'sagittal', ['active', 'passive']),
+    calfSign,
+  ],
+  axes: ['girth-above', 'girth-below', 'knee-width', 'knee-depth'],
+  sequence: [],
+  checks: [],
+};

@@ -1,0 +1,25 @@
+import type { Programme } from './programme';
+import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+
+/**
+ * Elastic sleeve with a patellar pad. Standing if the leg bears weight, knee bent 30 degrees; girths 14 cm
+ * above and 12 cm below the middle of the kneecap; size from a two-way table. Common practice, no source.
+ */
+export const kneeSleeve: Programme = {
+  id: 'knee-sleeve',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  donning: 20,
+  findings: legFindings,
+  measuring: [
+    { kind: 'stance', id: 'standing', stance: 'standing' },
+    kneePosture(30),
+    mark('mid-kneecap'),
+    ...kneeGirths(140, -120),
+    calfSign,
+  ],
+  axes: ['girth-above', 'girth-below'],
+  sequence: [],
+  checks: [],
+};

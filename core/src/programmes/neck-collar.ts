@@ -1,0 +1,60 @@
+import type { Programme } from './programme';
+import { girth, length, motion, neckFindings } from './steps';
+
+/**
+ * Two-piece collar. Adult: the height from the top of the trapezius to the chin line picks the size. Child: age,
+ * weight and length pick it; the model says which leads. Common practice, no source.
+ */
+export const neckCollar: Programme = {
+  id: 'neck-collar',
+  version: 1,
+  region: 'neck',
+  findings: neckFindings,
+  measuring: [
+    { kind: 'stance', id: 'in-line', stance: 'in-line' },
+    {
+      kind: 'age',
+      id: 'age',
+      tolerance: 0.5,
+      withinPerson: 0.05,
+      shared: 0.05,
+      plausible: [0, 110],
+      repeats: 1,
+      onlyAsAxis: true,
+    },
+    {
+      kind: 'mass',
+      id: 'weight',
+      tolerance: 0.5,
+      withinPerson: 0.15,
+      shared: 0.2,
+      plausible: [2, 250],
+      repeats: 1,
+      onlyAsAxis: true,
+      substitute: { how: 'as-told', shared: 1.5 },
+    },
+    {
+      kind: 'stature',
+      id: 'stature',
+      tolerance: 10,
+      withinPerson: 4,
+      shared: 5,
+      plausible: [450, 2200],
+      onlyAsAxis: true,
+      substitute: { how: 'lying', shared: 12 },
+    },
+    length('height', 'trapezius-to-chin', 'trapezius-top', 'chin-line', [15, 190], {
+      tolerance: 5,
+      withinPerson: 2.5,
+      shared: 3,
+      ofStature: 0.052,
+      onlyAsAxis: true,
+    }),
+    girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215, optional: true }),
+    motion('neck-rotation', 'neck', 'transverse', ['active']),
+    motion('neck-bending', 'neck', 'sagittal', ['active']),
+  ],
+  axes: ['trapezius-to-chin', 'age', 'weight', 'stature'],
+  sequence: [],
+  checks: [],
+};

@@ -1,0 +1,56 @@
+import type { Programme } from './programme';
+import { girth, length, mark, trunkFindings, width } from './steps';
+
+/**
+ * Bivalve TLSO, made to measure. The injuries decide whether it is measured lying or seated; the waist groove
+ * lies just above the iliac crests. Girths and heights go to the maker. Common practice, no source.
+ */
+export const spineBivalve: Programme = {
+  id: 'spine-bivalve',
+  version: 1,
+  region: 'trunk',
+  findings: trunkFindings,
+  measuring: [
+    { kind: 'stance', id: 'supine', stance: 'supine' },
+    mark('sternal-notch'),
+    mark('waist'),
+    mark('pubic-symphysis'),
+    girth('girth-chest', 'chest', 0, [450, 1800], {
+      tolerance: 12,
+      withinPerson: 6,
+      shared: 8,
+      ofStature: 0.54,
+    }),
+    girth('girth-waist', 'waist', 0, [400, 1900], {
+      tolerance: 12,
+      withinPerson: 6,
+      shared: 8,
+      ofStature: 0.51,
+    }),
+    girth('girth-hips', 'hips-greatest-girth', 0, [500, 1900], {
+      tolerance: 12,
+      withinPerson: 6,
+      shared: 8,
+      ofStature: 0.58,
+    }),
+    length('distance', 'notch-to-symphysis', 'sternal-notch', 'pubic-symphysis', [250, 700], {
+      ofStature: 0.308,
+    }),
+    length('distance', 'axilla-to-trochanter', 'axilla', 'trochanter', [200, 600], { ofStature: 0.258 }),
+    width('chest-width', 'chest', 'mediolateral', [160, 520], {
+      tolerance: 8,
+      withinPerson: 3,
+      shared: 4,
+      ofStature: 0.175,
+    }),
+    width('hips-width', 'hips-greatest-girth', 'mediolateral', [180, 560], {
+      tolerance: 8,
+      withinPerson: 3,
+      shared: 4,
+      ofStature: 0.195,
+    }),
+  ],
+  axes: ['girth-chest', 'girth-waist', 'girth-hips', 'notch-to-symphysis'],
+  sequence: [],
+  checks: [],
+};

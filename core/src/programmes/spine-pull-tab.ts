@@ -1,0 +1,28 @@
+import type { Programme } from './programme';
+import { girth, length, mark, trunkFindings } from './steps';
+
+/**
+ * Pull-tab belt, and its shoulder-strap TLSO. Girth of the waist; side extensions reach further. Ends equal,
+ * low and centred. Common practice, no source.
+ */
+export const spinePullTab: Programme = {
+  id: 'spine-pull-tab',
+  version: 1,
+  region: 'trunk',
+  findings: trunkFindings,
+  measuring: [
+    { kind: 'stance', id: 'standing', stance: 'standing' },
+    mark('waist'),
+    girth('girth-waist', 'waist', 0, [400, 1900], {
+      tolerance: 12,
+      withinPerson: 6,
+      shared: 6,
+      ofStature: 0.51,
+      substitute: { how: 'lying', shared: 14 },
+    }),
+    length('curve', 'c7-to-sacrum', 'c7', 'sacrum', [250, 700], { ofStature: 0.3, onlyAsAxis: true }),
+  ],
+  axes: ['girth-waist', 'c7-to-sacrum'],
+  sequence: [],
+  checks: [],
+};

@@ -1,0 +1,30 @@
+import type { Programme } from './programme';
+import { calfSign, girth, kneePosture, legFindings, mark, motion } from './steps';
+
+/**
+ * Rigid-frame unloader with two coronal hinges: girth 15 cm above the middle of the knee, measured from its
+ * medial side. Common practice, no source.
+ */
+export const unloaderFrame: Programme = {
+  id: 'unloader-frame',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  hinge: 'behind-midline',
+  donning: 45,
+  findings: legFindings,
+  measuring: [
+    kneePosture(30),
+    mark('mid-kneecap'),
+    girth('girth-above', 'mid-kneecap', 150, [250, 950], {
+      ofStature: 0.279,
+      substitute: { how: 'other-side', shared: 9 },
+    }),
+    girth('girth-below', 'mid-kneecap', -150, [180, 650], { ofStature: 0.216, optional: true }),
+    motion('knee-motion', 'knee', 'sagittal', ['passive']),
+    calfSign,
+  ],
+  axes: ['girth-above', 'girth-below'],
+  sequence: [],
+  checks: [],
+};

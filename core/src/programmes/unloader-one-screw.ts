@@ -1,0 +1,21 @@
+import type { Programme } from './programme';
+import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+
+/**
+ * Single-upright unloader with one correction screw: one size, outer side, left or right; hinge level with the
+ * top of the kneecap, slightly behind the midline. The range it fits is the model's own. Common practice,
+ * no source.
+ */
+export const unloaderOneScrew: Programme = {
+  id: 'unloader-one-screw',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  hinge: 'behind-midline',
+  donning: 30,
+  findings: legFindings,
+  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  axes: ['girth-above', 'girth-below'],
+  sequence: [],
+  checks: [],
+};

@@ -1,0 +1,19 @@
+import type { Programme } from './programme';
+import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+
+/**
+ * Wrap-type unloader with a dial. Knee 30 degrees, foot flat. Sizing readings are the model's own. Common
+ * practice, no source.
+ */
+export const unloaderWrap: Programme = {
+  id: 'unloader-wrap',
+  version: 1,
+  region: 'leg',
+  joint: 'knee',
+  donning: 30,
+  findings: legFindings,
+  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  axes: ['girth-above', 'girth-below'],
+  sequence: [],
+  checks: [],
+};

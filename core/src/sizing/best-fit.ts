@@ -1,0 +1,33 @@
+import type { Chart } from './chart';
+import { matchSize, type AxisReading, type SizeMatch } from './match';
+
+/** A model as it is ranked. */
+export interface FitCandidate<M> {
+  model: M;
+  chart: Chart;
+  /** the readings as this model's own distances see them */
+  readings: Readonly<Record<string, AxisReading | undefined>>;
+}
+
+export interface RankedFit<M> {
+  model: M;
+  match: SizeMatch;
+}
+
+const rank = { size: 0, ask: 1, 'made-to-measure': 2, incomplete: 3 } as const;
+
+/**
+ * All candidates matched, the best first: a stock size by its probability, then by its margin; those out of
+ * range after them with what keeps them out, those with missing readings last.
+ */
+export function bestFit<M>(candidates: readonly FitCandidate<M>[]): RankedFit<M>[] {
+  return candidates
+    .map(({ model, chart, readings }) => ({ model, match: matchSize(chart, readings) }))
+    .sort(({ match: a }, { match: b }) => {
+      if (rank[a.outcome] !== rank[b.outcome]) return rank[a.outcome] - rank[b.outcome];
+      if (a.outcome === 'incomplete' || b.outcome === 'incomplete') return 0;
+      // over 99 % alike, the margin tells
+      const sure = Math.round(b.probability * 100) - Math.round(a.probability * 100);
+      return sure || b.margin - a.margin;
+    });
+}

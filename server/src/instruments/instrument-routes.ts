@@ -1,0 +1,196 @@
+import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
+import { addDays, clinicDay, dayOf, daysBetween } from '@estribo/core/calendar';
+import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
+import { stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
+import type { Response } from 'express';
+import { array, number, object, string } from 'yup';
+import { registered } from '../catalogue/registry';
+import {
+  caseEntity,
+  instrumentEntity,
+  pairEntity,
+  personEntity,
+  type InstrumentRow,
+} from '../database/entities';
+import { faulty, notFound, Problem } from '../problem';
+import { textOf, type Context, type Route } from '../route';
+import { valid } from '../valid';
+import { unitOfInstrument, type InstrumentReading } from './hub';
+import { hiddenValue, shownValue } from './stand-ins';
+
+const calibrationBody = object({
+  calibratedOn: string()
+    .strict()
+    .required()
+    .test('clinic-day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value),
+  offset: number().strict().required().min(-100).max(100),
+}).noUnknown();
+
+const linesBody = object({
+  lines: array()
+    .of(
+      object({
+        at: string()
+          .strict()
+          .required()
+          .test('instant', 'must be an instant', (value) => !Number.isNaN(Date.parse(value))),
+        value: number().strict().required().min(-180).max(5000),
+        unit: string().oneOf(['mm', 'degrees', 'kg', 'years']).required(),
+      }).noUnknown(),
+    )
+    .min(1)
+    .max(100)
+    .strict()
+    .required(),
+}).noUnknown();
+
+/** A stand-in reads so often, drops out after so many values and stays away so long. */
+const [everyMs, untilDrop, awayMs] = [350, 40, 1800];
+
+const send = (res: Response, event: string, data: object) =>
+  res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+
+export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
+  const line = (row: InstrumentRow, { at, value }: InstrumentReading) => ({
+    instrument: row.id,
+    name: row.name,
+    kind: row.kind,
+    at,
+    value: Math.round((value - row.offset) * 100) / 100,
+    offset: row.offset,
+    calibrated: row.calibratedOn,
+    validUntil: addDays(row.calibratedOn, row.validDays),
+    simulated: row.simulated,
+  });
+
+  /** The step a stand-in is held to, with the body it reads there. */
+  const aimed = async (caseId: string, stepId: string, side: Side) => {
+    const row = await db.getRepository(caseEntity).findOneBy({ id: caseId });
+    if (!row) throw notFound('case');
+    const [programme, model, person] = await Promise.all([
+      registered<Programme>(db.manager, 'programme', row.programmeHash),
+      registered<BraceModel>(db.manager, 'model', row.modelHash),
+      db.getRepository(personEntity).findOneByOrFail({ id: row.person }),
+    ]);
+    const step = programme && model && stepsOf(programme, model).find(({ id }) => id === stepId);
+    if (!step) throw notFound('measuring step');
+    const today = dayOf(now().toISOString(), clinic.zone);
+    const stature = statureForAge(daysBetween(person.born, today) / 365.25);
+    return { step, hidden: hiddenValue(step, caseId, side, stature) };
+  };
+
+  return [
+    {
+      method: 'get',
+      path: '/instruments',
+      who: 'record.read',
+      handle: async (_req, res) => {
+        const rows = await db.getRepository(instrumentEntity).find({ order: { kind: 'ASC', id: 'ASC' } });
+        res.json({ instruments: rows });
+      },
+    },
+    {
+      // server-sent events: what the instruments of a kind read, as it comes
+      method: 'get',
+      path: '/instruments/stream',
+      who: 'measuring.write',
+      handle: async (req, res) => {
+        const kind = textOf(req.query.kind, 'kind', 20) as Instrument;
+        const side = (textOf(req.query.side, 'side', 10) || 'midline') as Side;
+        if (!instruments.includes(kind) || !(kind in unitOfInstrument))
+          throw new Problem(400, 'Not valid', 'kind must be an instrument that sends values.');
+        if (!sides.includes(side))
+          throw new Problem(400, 'Not valid', 'side must be left, right or midline.');
+        const { step, hidden } = await aimed(
+          textOf(req.query.case, 'case', 36),
+          textOf(req.query.step, 'step', 80),
+          side,
+        );
+        const rows = await db.getRepository(instrumentEntity).findBy({ kind });
+        res.set({
+          'Content-Type': 'text/event-stream',
+          'Cache-Control': 'no-store',
+          'X-Accel-Buffering': 'no',
+        });
+        res.flushHeaders();
+        const standIn = rows.find(({ simulated }) => simulated);
+        const stop = hub.listen((reading) => {
+          const row = rows.find(({ id }) => id === reading.instrument);
+          if (row) send(res, 'reading', line(row, reading));
+        });
+        let count = 0;
+        let awayUntil = 0;
+        const timer = setInterval(() => {
+          if (!standIn) return void res.write(': nothing yet\n\n');
+          const at = Date.now();
+          if (at < awayUntil) return;
+          count += 1;
+          if (count % untilDrop === 0) {
+            awayUntil = at + awayMs;
+            return void send(res, 'lost', { instrument: standIn.id });
+          }
+          send(
+            res,
+            'reading',
+            line(standIn, {
+              instrument: standIn.id,
+              at: new Date(at).toISOString(),
+              value: shownValue(hidden, step, standIn.offset),
+              unit: unitOfInstrument[kind as keyof typeof unitOfInstrument],
+            }),
+          );
+        }, everyMs);
+        const forget = hub.opened(() => res.end());
+        res.on('close', () => {
+          clearInterval(timer);
+          stop();
+          forget();
+        });
+      },
+    },
+    {
+      // a real device: its values, a line a value
+      method: 'post',
+      path: '/instruments/:id/lines',
+      who: 'measuring.write',
+      handle: async (req, res) => {
+        const { lines } = valid(linesBody, req.body);
+        const row = await db.getRepository(instrumentEntity).findOneBy({ id: String(req.params.id) });
+        if (!row) throw notFound('instrument');
+        const unit = unitOfInstrument[row.kind as keyof typeof unitOfInstrument];
+        const wrong = lines.findIndex((one) => one.unit !== unit);
+        if (wrong >= 0)
+          throw faulty([{ at: `lines[${wrong}].unit`, message: `must be ${unit} for a ${row.kind}` }]);
+        for (const { at, value } of lines) hub.send({ instrument: row.id, at, value, unit });
+        res.status(202).json({ taken: lines.length });
+      },
+    },
+    {
+      method: 'put',
+      path: '/instruments/:id/calibration',
+      who: 'instruments.write',
+      handle: async (req, res) => {
+        const { calibratedOn, offset } = valid(calibrationBody, req.body);
+        if (calibratedOn > dayOf(now().toISOString(), clinic.zone))
+          throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+        const rows = db.getRepository(instrumentEntity);
+        const id = String(req.params.id);
+        if (!(await rows.existsBy({ id }))) throw notFound('instrument');
+        await rows.update({ id }, { calibratedOn, offset });
+        res.json(await rows.findOneByOrFail({ id }));
+      },
+    },
+    {
+      method: 'get',
+      path: '/repeatability',
+      who: 'record.read',
+      handle: async (req, res) => {
+        const protocol = textOf(req.query.protocol, 'protocol', 160);
+        const pairs = await db
+          .getRepository(pairEntity)
+          .find({ where: { protocol }, order: { case: 'DESC' }, take: 2000 });
+        res.json({ own: ownRepeatability(pairs) ?? null, pairs: pairs.length, needed: pairsNeeded });
+      },
+    },
+  ];
+}

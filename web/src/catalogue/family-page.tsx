@@ -1,0 +1,235 @@
+import { may } from '@estribo/core/access';
+import { unitOf, type ProtocolStep } from '@estribo/core/measuring';
+import type { Programme } from '@estribo/core/programmes';
+import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { contentQuery, queries, useUser } from '../api/clinic';
+import { call, RefusedError } from '../api/http';
+import { useUnit } from '../app/preferences';
+import { color, size } from '../app/tokens';
+import { named, programmeTitle, t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Field } from '../parts/field';
+import { Loading } from '../parts/loading';
+import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printNumber, unitSign } from '../parts/print';
+import { readQuantity } from '../parts/reading-field';
+
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  & th,
+  & td {
+    text-align: left;
+    padding: 4px 14px 4px 0;
+    border-bottom: 1px solid ${color('line')};
+    vertical-align: top;
+  }
+  & th {
+    font-weight: 400;
+  }
+  & thead th {
+    font-size: ${size.small};
+    color: ${color('soft')};
+  }
+  & input {
+    width: 110px;
+    min-height: 44px;
+    border: 1px solid ${color('edge')};
+    border-radius: 4px;
+    padding: 4px 10px;
+    background: ${color('sheet')};
+    color: ${color('ink')};
+    font: inherit;
+  }
+  & input[aria-invalid='true'] {
+    border: 2px solid ${color('madder')};
+  }
+`;
+
+/** A family copied and changed into the clinic's own: distances, tolerances, the rule between sizes. No code. */
+export default function FamilyPage() {
+  const { hash } = useParams();
+  const user = useUser();
+  const programme = useQuery(contentQuery<Programme>('programme', hash));
+  if (!may(user.role, 'catalogue.write'))
+    return (
+      <Page>
+        <Soft>{t('common.notYourRole')}</Soft>
+      </Page>
+    );
+  if (programme.error instanceof RefusedError)
+    return (
+      <Page>
+        <Notice tone="stop">{t('catalogue.noSuchFamily')}</Notice>
+        <Link to="/catalogue">{t('nav.catalogue')}</Link>
+      </Page>
+    );
+  if (!programme.data) return <Loading away={programme.isError} />;
+  return <Edit key={hash} programme={programme.data} />;
+}
+
+type Editable = 'distance' | 'tolerance';
+type Reading = Extract<ProtocolStep, { tolerance: number; plausible: readonly [number, number] }>;
+const isReadingStep = (step: ProtocolStep): step is Reading => 'plausible' in step;
+
+function Edit({ programme }: { programme: Programme }) {
+  const navigate = useNavigate();
+  const [unit] = useUnit();
+  const own = programme.base !== undefined;
+  const [title, setTitle] = useState(
+    own ? programmeTitle(programme) : t('catalogue.ownTitle', { family: programmeTitle(programme) }),
+  );
+  const [between, setBetween] = useState<BetweenRule | 'chart'>(programme.between ?? 'chart');
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [wrong, setWrong] = useState<readonly string[]>([]);
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const steps = programme.measuring.filter(isReadingStep);
+  const shown = (step: Reading, field: Editable): string => {
+    const value = field === 'distance' ? (step as { distance?: number | 'model' }).distance : step.tolerance;
+    return value === 'model' || value === undefined ? '' : printNumber(value, unitOf(step), unit);
+  };
+  const keyOf = (step: Reading, field: Editable) => `${step.id} ${field}`;
+
+  const save = async () => {
+    const faults: string[] = [];
+    const measuring = programme.measuring.map((step): ProtocolStep => {
+      if (!isReadingStep(step)) return step;
+      const read = (field: Editable): number | undefined => {
+        const text = typed[keyOf(step, field)]?.trim();
+        if (text === undefined || text === '') return undefined;
+        const minus = /^[-−]/.test(text);
+        const kept = unitOf(step);
+        const value = readQuantity(
+          minus ? text.slice(1) : text,
+          kept === 'mm' ? 'length' : kept === 'kg' ? 'mass' : 'count',
+          unit,
+        );
+        if ('value' in value && (field === 'distance' || value.value > 0))
+          return minus ? -value.value : value.value;
+        faults.push(keyOf(step, field));
+        return undefined;
+      };
+      const [distance, tolerance] = [step.kind === 'girth' ? read('distance') : undefined, read('tolerance')];
+      return {
+        ...step,
+        ...(distance === undefined ? {} : { distance }),
+        ...(tolerance === undefined ? {} : { tolerance }),
+      } as ProtocolStep;
+    });
+    setWrong(faults);
+    if (title.trim().length < 3) return setProblem(t('catalogue.titleNeeded'));
+    if (faults.length > 0) return setProblem(t('common.notANumber'));
+    const { between: _between, ...rest } = programme;
+    const content: Programme = {
+      ...rest,
+      id: own ? programme.id : `own-${programme.id.slice(0, 40)}-${Date.now().toString(36)}`,
+      version: own ? programme.version + 1 : 1,
+      base: programme.base ?? programme.id,
+      title: title.trim(),
+      measuring,
+      ...(between === 'chart' ? {} : { between }),
+    };
+    setBusy(true);
+    try {
+      await call('POST', '/catalogue/programmes', content);
+      await queries.invalidateQueries({ queryKey: ['catalogue'] });
+      await navigate('/catalogue');
+    } catch (error) {
+      setProblem(error instanceof RefusedError ? error.problem.detail : t('catalogue.notSaved'));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Page>
+      <Stack $gap={2}>
+        <Link to="/catalogue">{t('nav.catalogue')}</Link>
+        <h1>
+          {t(own ? 'catalogue.changeTitle' : 'catalogue.copyTitle', { family: programmeTitle(programme) })}
+        </h1>
+        <Soft>{t('catalogue.copyHow')}</Soft>
+      </Stack>
+      <Sheet>
+        <Stack>
+          <Field label={t('catalogue.title')} value={title} onChange={setTitle} maxLength={80} />
+          <Table>
+            <thead>
+              <tr>
+                <th scope="col">{t('measuring.taken')}</th>
+                <th scope="col">{t('catalogue.distanceFrom')}</th>
+                <th scope="col">{t('catalogue.tolerance')}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {steps.map((step) => (
+                <tr key={step.id}>
+                  <th scope="row">
+                    {named('steps', step.id)}
+                    {step.kind === 'girth' && (
+                      <>
+                        <br />
+                        <small style={{ color: color('soft') }}>
+                          {t('catalogue.fromLandmark', { landmark: named('landmarks', step.from) })}
+                        </small>
+                      </>
+                    )}
+                  </th>
+                  {(['distance', 'tolerance'] as const).map((field) => (
+                    <td key={field}>
+                      {(field === 'tolerance' || step.kind === 'girth') && (
+                        <label>
+                          <input
+                            aria-label={`${named('steps', step.id)}, ${t(field === 'distance' ? 'catalogue.distanceFrom' : 'catalogue.tolerance')}`}
+                            aria-invalid={wrong.includes(keyOf(step, field))}
+                            placeholder={field === 'distance' ? t('catalogue.modelsOwn') : ''}
+                            value={typed[keyOf(step, field)] ?? shown(step, field)}
+                            onChange={({ target }) =>
+                              setTyped({ ...typed, [keyOf(step, field)]: target.value })
+                            }
+                          />{' '}
+                          {unitSign(unitOf(step), unit)}
+                        </label>
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+          <Choice
+            label={t('catalogue.between')}
+            options={[
+              { value: 'chart' as const, label: t('catalogue.chartsOwn') },
+              ...betweenRules.map((value) => ({ value, label: named('between', value) })),
+            ]}
+            value={between}
+            onChange={setBetween}
+          />
+          <Notice tone="caution">{t('catalogue.ownCaution')}</Notice>
+          {problem && (
+            <Notice tone="stop" live>
+              {problem}
+            </Notice>
+          )}
+          <Row>
+            <Button look="main" isDisabled={busy} onPress={() => void save()}>
+              {t(own ? 'catalogue.saveFamilyVersion' : 'catalogue.saveFamily', {
+                version: programme.version + 1,
+              })}
+            </Button>
+            <Button look="quiet" onPress={() => void navigate('/catalogue')}>
+              {t('common.cancel')}
+            </Button>
+          </Row>
+        </Stack>
+      </Sheet>
+    </Page>
+  );
+}

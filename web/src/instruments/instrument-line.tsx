@@ -1,0 +1,84 @@
+import type { Instrument, ReadingUnit } from '@estribo/core/measuring';
+import { Bluetooth, Radio } from 'lucide-react';
+import styled from 'styled-components';
+import { useInstrumentsOn } from '../app/preferences';
+import { color, size } from '../app/tokens';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { printDay, printReading, signed, unitSign } from '../parts/print';
+import type { ConnectedInstrument } from './use-instrument';
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  font-size: ${size.small};
+  color: ${color('soft')};
+  & b {
+    color: ${color('river')};
+    font-variant-numeric: tabular-nums;
+  }
+  & em {
+    font-style: normal;
+    color: ${color('ochre')};
+    font-weight: 700;
+  }
+`;
+
+/** The instrument a step is read with: what it says now, how it is calibrated, and that Space takes it. */
+export function InstrumentLine({
+  kind,
+  instrument: { state, line },
+  unit,
+  onTake,
+}: {
+  kind: Instrument;
+  instrument: ConnectedInstrument;
+  unit: ReadingUnit;
+  onTake: () => void;
+}) {
+  const [on, turn] = useInstrumentsOn();
+  const { unit: length, today } = useWork();
+  if (kind === 'told') return null;
+  if (!on)
+    return (
+      <Line>
+        <Button look="quiet" onPress={() => turn(true)}>
+          <Bluetooth size={16} aria-hidden />
+          {t('instruments.connect')}
+        </Button>
+      </Line>
+    );
+  const name = line
+    ? `${line.name}${line.simulated ? ` (${t('instruments.simulated')})` : ''}`
+    : named('instruments', kind);
+  return (
+    <Line data-instrument={state}>
+      <Radio size={16} aria-hidden />
+      {state === 'reading' && line ? (
+        <>
+          <span>
+            {name}: <b>{printReading(line.value, unit, length)}</b>
+          </span>
+          <Button onPress={onTake} keycap="␣">
+            {t('instruments.space')}
+          </Button>
+          <span>
+            {t('instruments.calibrated', {
+              day: printDay(line.calibrated),
+              offset: `${signed(line.offset)} ${unitSign(unit, 'mm')}`,
+            })}
+          </span>
+          {line.validUntil < today && <em>{t('instruments.overdue', { day: printDay(line.validUntil) })}</em>}
+        </>
+      ) : (
+        <span>{t(state === 'lost' ? 'instruments.lost' : 'instruments.waits', { name })}</span>
+      )}
+      <Button look="quiet" onPress={() => turn(false)}>
+        {t('instruments.disconnect')}
+      </Button>
+    </Line>
+  );
+}

@@ -1,0 +1,85 @@
+import {
+  isReading,
+  unitOf,
+  type MeasuringStep,
+  type MotionStep,
+  type ReadingStep,
+} from '@estribo/core/measuring';
+import { formatLength, type LengthUnit } from '@estribo/core/quantity';
+import { en } from '../messages/en';
+import { language, named, t } from '../messages';
+import { printReading } from '../parts/print';
+
+/** What a step is called while it is asked for. */
+export function titleOf(step: MeasuringStep, unit: LengthUnit): string {
+  if (step.kind !== 'girth' || step.distance === 0) return named('stepTitles', step.id);
+  const length = `${formatLength(Math.abs(step.distance), unit, language)} ${unit}`;
+  return t(step.distance > 0 ? 'measuring.girthAboveTitle' : 'measuring.girthBelowTitle', {
+    length,
+    landmark:
+      step.from === 'mid-kneecap' || step.from === 'waist'
+        ? t('measuring.theMark')
+        : named('landmarks', step.from),
+  });
+}
+
+/** The two ends of a joint's motion in a plane, as they are called at this joint. */
+export const motionEnds = ({ joint, plane }: Pick<MotionStep, 'joint' | 'plane'>): string => {
+  const own = `${joint}-${plane}`;
+  return named('motionEnds', own in en.motionEnds ? own : plane);
+};
+
+/** How a step is taken, with its numbers. */
+export function instruction(step: MeasuringStep, unit: LengthUnit, known?: string): string {
+  switch (step.kind) {
+    case 'stance':
+      return t(`measuring.stanceHow.${step.stance}`);
+    case 'posture':
+      return t('measuring.postureHow', {
+        joint: named('joints', step.joint).toLowerCase(),
+        angle: step.target,
+        tolerance: step.tolerance,
+      });
+    case 'mark':
+      return named('landmarkHow', step.landmark);
+    case 'motion': {
+      const [first, last] = motionEnds(step).split(', ');
+      return t('measuring.motionHow', { first: first ?? '', last: last ?? '' });
+    }
+    default:
+      return [howToRead(step, known), repeatsOf(step, unit)].join(' ');
+  }
+}
+
+function howToRead(step: ReadingStep, known: string | undefined): string {
+  const places =
+    'from' in step && 'to' in step
+      ? { from: named('landmarks', step.from), to: named('landmarks', step.to) }
+      : { from: '', to: '' };
+  return t(`measuring.how.${step.kind}`, {
+    ...places,
+    known: known === undefined ? '' : t('measuring.how.ageKnown', { age: known }),
+  });
+}
+
+const repeatsOf = (step: ReadingStep, unit: LengthUnit): string =>
+  step.repeats === 1
+    ? t('measuring.onceHow')
+    : t('measuring.repeatsHow', { tolerance: printReading(step.tolerance, unitOf(step), unit) });
+
+/** Why the step is taken. */
+export const reasonOf = (step: MeasuringStep): string => named('stepWhy', step.id);
+
+/** The caution that is due at the step, if any. */
+export const cautionOf = (step: MeasuringStep): string | undefined =>
+  step.id in en.stepCaution ? named('stepCaution', step.id) : undefined;
+
+/** A reading's number for the figure's dimension: the distance of a tape, the value of what is read. */
+export function figureLabel(
+  step: MeasuringStep,
+  value: number | undefined,
+  unit: LengthUnit,
+): string | undefined {
+  if (step.kind === 'girth') return formatLength(Math.abs(step.distance), unit, language);
+  return value === undefined || !isReading(step) ? undefined : printReading(value, unitOf(step), unit);
+}

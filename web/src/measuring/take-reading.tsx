@@ -1,0 +1,373 @@
+import { bodyPartSide } from './body-part-side';
+import { daysBetween } from '@estribo/core/calendar';
+import {
+  footLength,
+  instrumentOf,
+  isReading,
+  questionReading,
+  shoeScales,
+  stepAt,
+  unitOf,
+  untested,
+  type MotionStep,
+  type PostureStep,
+  type Question,
+  type ReadingStep,
+  type ShoeScale,
+  type StepState,
+} from '@estribo/core/measuring';
+import type { BodyOf } from '@estribo/core/logbook';
+import { windowOn } from '@estribo/core/order';
+import { motionInWindow } from '@estribo/core/reviewing';
+import { otherSide } from '@estribo/core/anatomy';
+import { parseNeutralZero } from '@estribo/core/setting';
+import { useState } from 'react';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printNumber, printReading, printWindow, unitSign } from '../parts/print';
+import { ReadingField, readQuantity, useDraft, type Quantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+import { InstrumentLine } from '../instruments/instrument-line';
+import { useInstrument, type FromInstrument } from '../instruments/use-instrument';
+import { motionEnds } from './step-words';
+import { AskedReading } from './asked-reading';
+import { RepeatScale } from './repeat-scale';
+import { Skip } from './skip';
+import { Reject } from './reject';
+
+interface TakeProps {
+  at: StepState;
+  onTaken: (done: boolean) => void;
+  onTurn: () => void;
+}
+
+/** One step taken: typed or read from an instrument, entered, and on to the next thing. */
+export function Take(props: TakeProps) {
+  const { step } = props.at;
+  switch (step.kind) {
+    case 'mark':
+    case 'stance':
+      return <Confirm {...props} />;
+    case 'motion':
+      return <Motion {...props} step={step} />;
+    default:
+      return <Value {...props} step={step} />;
+  }
+}
+
+/** The ways on from a step: the other side, leaving it out, taking a reading back. */
+function OtherWays({ at, onTaken, onTurn }: TakeProps) {
+  const { state } = useWork();
+  const [open, setOpen] = useState<'skip' | 'reject'>();
+  const seen = at.assessed !== undefined && at.assessed.needs !== 'second' && at.readings.length > 0;
+  return (
+    <>
+      {state.side !== 'midline' && at.side !== 'midline' && (
+        <Button onPress={onTurn} keycap="B">
+          {bodyPartSide('otherPart', otherSide(at.side), state.programme.region)}
+        </Button>
+      )}
+      <Button look="quiet" onPress={() => setOpen('skip')}>
+        {t('measuring.cannot')}
+      </Button>
+      {seen && (
+        <Button look="quiet" onPress={() => setOpen('reject')}>
+          {t('measuring.reject')}
+        </Button>
+      )}
+      {open === 'skip' && (
+        <Skip
+          at={at}
+          onClose={(skipped) => {
+            setOpen(undefined);
+            if (skipped !== 'no') onTaken(skipped === 'left-out');
+          }}
+        />
+      )}
+      {open === 'reject' && <Reject at={at} onClose={() => setOpen(undefined)} />}
+    </>
+  );
+}
+
+/** A mark on the skin, or the way the patient stands: done or not. */
+function Confirm(props: TakeProps) {
+  const { write } = useWork();
+  const { step, side, readings } = props.at;
+  const [saving, save] = useSaving();
+  const mark = step.kind === 'mark';
+  const done = readings.length > 0;
+  const take = () => {
+    if (saving) return;
+    void save(async () => {
+      await write('measure.marked', 'measure', { step: step.id, side });
+      props.onTaken(true);
+    });
+  };
+  return (
+    <>
+      {(mark || done) && (
+        <Notice tone={done ? 'good' : 'plain'}>
+          {done ? t(mark ? 'measuring.marked' : 'measuring.stood') : t('measuring.markStays')}
+        </Notice>
+      )}
+      <Row>
+        <Button key={step.id} look="main" onPress={take} autoFocus>
+          {t(mark ? 'measuring.isMarked' : 'measuring.isSo')}
+        </Button>
+        <OtherWays {...props} />
+      </Row>
+    </>
+  );
+}
+
+const quantityOf: Record<ReturnType<typeof unitOf>, Quantity> = {
+  mm: 'length',
+  degrees: 'degrees',
+  kg: 'mass',
+  years: 'count',
+};
+
+/** A reading of a number, asked about when it is odd, never refused. */
+function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureStep }) {
+  const { state, unit, stature, born, today, write } = useWork();
+  const { side, readings, assessed, substitute } = at;
+  const [typed, type] = useDraft(`${state.case}-measure`);
+  const [problem, setProblem] = useState<string>();
+  const [asked, ask] = useState<{ question: Question; value: number; from?: FromInstrument }>();
+  const [scale, setScale] = useState<ShoeScale>('iso');
+  const [saving, save] = useSaving();
+  const kept = unitOf(step);
+  const reads = isReading(step);
+  const count = readings.length + 1;
+  const instrument = useInstrument(instrumentOf(step), { case: state.case, step: step.id, side });
+
+  const enter = (value: number, from?: FromInstrument, questioned?: Question['against']) => {
+    // emptied at once: what is typed while this one is laid in the outbox belongs to the next
+    type('');
+    ask(undefined);
+    void save(async () => {
+      const body: BodyOf<'measure.read'> = {
+        step: step.id,
+        side,
+        value,
+        instrument: from?.kind ?? (substitute === 'as-told' ? 'told' : instrumentOf(step)),
+        ...(from ? { device: from.device, calibrated: from.calibrated, offset: from.offset } : {}),
+        ...(questioned ? { questioned } : {}),
+      };
+      await write('measure.read', 'measure', body);
+      rest.onTaken(reads ? isEnough(step, [...(assessed?.values ?? []), value]) : isWithin(step, value));
+    });
+  };
+  const consider = (value: number, from?: FromInstrument) => {
+    const question = questionReading(at, value, {
+      states: state.measuring.states,
+      stature,
+      braced: state.side,
+      lastVisit:
+        state.reviewing.visits.findLast(({ day, girths }) => day < today && girths[step.id] !== undefined)
+          ?.girths ?? {},
+    });
+    if (question) ask({ question, value, ...(from ? { from } : {}) });
+    else enter(value, from);
+  };
+  const take = () => {
+    if (saving) return;
+    if (asked && typed.trim() !== '') return enter(asked.value, asked.from, asked.question.against);
+    const onScale = step.kind === 'shoe' && scale !== 'iso';
+    const read = readQuantity(typed, onScale ? 'count' : quantityOf[kept], unit);
+    if ('problem' in read) return setProblem(read.problem);
+    consider(onScale ? footLength(read.value, scale) : read.value);
+  };
+  const fromInstrument = () => {
+    if (saving) return;
+    const taken = instrument.take();
+    if (!taken) return setProblem(t('instruments.nothingYet'));
+    setProblem(undefined);
+    type(printNumber(taken.value, kept, unit));
+    consider(taken.value, taken);
+  };
+
+  const age = step.kind === 'age' && born ? daysBetween(born, today) / 365.25 : undefined;
+  const what = named(reads ? 'steps' : 'joints', reads ? step.id : step.joint);
+  const sided = {
+    what,
+    joint: what,
+    side: named('side', side),
+    ordinal: named('ordinals', String(Math.min(count, 4))),
+  };
+  const label = !reads
+    ? t('measuring.angleLabel', sided)
+    : step.repeats === 1
+      ? t(side === 'midline' ? 'measuring.readingOnce' : 'measuring.readingOnceSide', sided)
+      : t(side === 'midline' ? 'measuring.readingLabel' : 'measuring.readingLabelSide', sided);
+  return (
+    <>
+      <Row $gap={28} $align="flex-start">
+        <Stack $gap={8}>
+          <ReadingField
+            primary
+            label={label}
+            kind={quantityOf[kept]}
+            unit={unit}
+            sign={
+              step.kind === 'shoe' && scale !== 'iso'
+                ? t(`measuring.shoeScales.${scale}`)
+                : unitSign(kept, unit)
+            }
+            value={typed}
+            onChange={(text) => {
+              type(text);
+              setProblem(undefined);
+              ask(undefined);
+            }}
+            onEnter={take}
+            onSpace={instrument.state === 'off' ? undefined : fromInstrument}
+            problem={problem}
+          />
+          {step.kind === 'shoe' && (
+            <Choice
+              label={t('measuring.scale')}
+              options={shoeScales.map((value) => ({ value, label: t(`measuring.shoeScales.${value}`) }))}
+              value={scale}
+              onChange={(chosen) => {
+                setScale(chosen);
+                ask(undefined);
+              }}
+            />
+          )}
+        </Stack>
+        {reads && step.repeats !== 1 && <RepeatScale step={step} assessed={assessed} unit={unit} />}
+        {age !== undefined && readings.length === 0 && (
+          <Button onPress={() => enter(Math.round(age * 10) / 10)}>
+            {t('measuring.how.ageKnown', { age: printReading(age, 'years', unit) })}
+          </Button>
+        )}
+        {!reads && at.posture && !at.posture.within && (
+          <Notice tone="caution" live>
+            {t('measuring.postureOff', { angle: at.posture.angle, off: Math.abs(at.posture.off) })}
+          </Notice>
+        )}
+        {step.kind === 'shoe' &&
+          scale !== 'iso' &&
+          Number.isFinite(Number(typed.replace(',', '.'))) &&
+          typed !== '' && (
+            <Soft style={{ maxWidth: 300 }}>
+              {t('measuring.shoeEstimate', {
+                length: printReading(footLength(Number(typed.replace(',', '.')), scale), 'mm', unit),
+              })}
+            </Soft>
+          )}
+      </Row>
+      {substitute && <Soft>{named('substituted', substitute)}</Soft>}
+      {asked && (
+        <AskedReading
+          step={step}
+          value={asked.value}
+          question={asked.question}
+          onTake={(value, questioned) => enter(value, asked.from, questioned)}
+          onChange={() => {
+            ask(undefined);
+            type('');
+          }}
+        />
+      )}
+      <InstrumentLine kind={instrumentOf(step)} instrument={instrument} unit={kept} onTake={fromInstrument} />
+      <Row>
+        <Button key={step.kind} look="main" onPress={take} keycap="⏎">
+          {t('measuring.take')}
+        </Button>
+        <OtherWays at={at} {...rest} />
+      </Row>
+    </>
+  );
+}
+
+const isWithin = (step: PostureStep, value: number) => Math.abs(value - step.target) <= step.tolerance;
+
+/** Whether the protocol asks for no further reading. */
+const isEnough = ({ tolerance, repeats }: ReadingStep, values: number[]) =>
+  values.length > 2 ||
+  (values.length >= (repeats ?? 2) && (values.length < 2 || Math.abs(values[0]! - values[1]!) <= tolerance));
+
+/** A joint's motion by neutral zero, mode by mode, inside the ordered window only. */
+function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
+  const { state, unit, today, write } = useWork();
+  const [typed, type] = useDraft(`${state.case}-motion-measure`);
+  const [problem, setProblem] = useState<string>();
+  const [beyond, setBeyond] = useState(false);
+  const [saving, save] = useSaving();
+  const now = stepAt(state.measuring.states, step.id, at.side) ?? at;
+  const mode = untested(step, now.motions)[0] ?? step.modes[0]!;
+  const limited = step.joint === state.programme.joint && step.plane === 'sagittal' && at.side === state.side;
+  const window = (limited && state.order && windowOn(state.order.order, today)?.window) || {};
+  const ordered = window.extension !== undefined || window.flexion !== undefined;
+  const take = (knowingly: boolean) => {
+    if (saving) return;
+    const reached = parseNeutralZero(typed);
+    if (!reached) return setProblem(t('setting.neutralZeroHow'));
+    const tested = motionInWindow(reached, window);
+    if (tested.beyond && !knowingly) return setBeyond(true);
+    type('');
+    setBeyond(false);
+    void save(async () => {
+      await write('motion.tested', 'measure', {
+        step: step.id,
+        side: at.side,
+        mode,
+        ...reached,
+        limitReached: tested.test.limitReached,
+      });
+      rest.onTaken(untested(step, now.motions).filter((one) => one !== mode).length === 0);
+    });
+  };
+  return (
+    <>
+      <Row $gap={28} $align="flex-start">
+        <ReadingField
+          primary
+          label={t('measuring.motionLabel', {
+            what: named('steps', step.id),
+            mode: `${named('mode', mode)}${at.side === 'midline' ? '' : `, ${named('side', at.side)}`}`,
+          })}
+          kind="text"
+          unit={unit}
+          sign=""
+          value={typed}
+          onChange={(text) => {
+            type(text);
+            setProblem(undefined);
+            setBeyond(false);
+          }}
+          onEnter={() => take(false)}
+          problem={problem}
+        />
+        <Stack $gap={4} style={{ maxWidth: 300 }}>
+          <p>{motionEnds(step)}</p>
+          {ordered && <p>{t('measuring.motionWindow', { window: printWindow(window) })}</p>}
+        </Stack>
+      </Row>
+      {beyond && (
+        <Notice tone="stop" live>
+          <Stack $gap={8}>
+            {t('setting.motionBeyond', { window: printWindow(window) })}
+            <Row>
+              <Button look="stop" onPress={() => take(true)}>
+                {t('setting.motionHappened')}
+              </Button>
+            </Row>
+          </Stack>
+        </Notice>
+      )}
+      <Row>
+        <Button look="main" onPress={() => take(false)} keycap="⏎">
+          {t('measuring.take')}
+        </Button>
+        <OtherWays at={at} {...rest} />
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import type { CaseState } from '@estribo/core/logbook';
+import { unitOf, type ReadingUnit } from '@estribo/core/measuring';
+import type { LengthUnit } from '@estribo/core/quantity';
+import { printReading } from '../parts/print';
+
+/** The unit an axis of the chart is in: that of the step it means. */
+export function unitOfAxis(state: Pick<CaseState, 'measuring'>, reading: string): ReadingUnit {
+  const step = state.measuring.steps.find(({ id }) => id === reading);
+  return step ? unitOf(step) : 'mm';
+}
+
+/** A value of an axis with its unit. */
+export const printAxis = (
+  state: Pick<CaseState, 'measuring'>,
+  reading: string,
+  value: number,
+  unit: LengthUnit,
+): string => printReading(value, unitOfAxis(state, reading), unit);

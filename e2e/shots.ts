@@ -62,10 +62,10 @@ for (const [reading, value] of [
   ['first', '431'],
   ['second', '438'],
 ] as const) {
-  await page.getByLabel(`Girth right, ${reading} reading`).fill(value);
+  await page.getByLabel(`Girth above right, ${reading} reading`).fill(value);
   await page.getByRole('button', { name: 'Take it' }).click();
 }
-await page.getByLabel('Girth right, third reading').waitFor();
+await page.getByLabel('Girth above right, third reading').waitFor();
 await shoot(page, 'measure');
 
 const dark = await visit({ dark: true });

@@ -97,7 +97,7 @@ test('changing a girth moves the outline', async ({ page, clinic }) => {
   const outline = () => page.locator('svg[role=img] path.skin').first().getAttribute('d');
   const before = await outline();
   await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await page.getByLabel('Girth right, third reading').fill('520');
+  await page.getByLabel('Girth above right, third reading').fill('520');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect.poll(outline).not.toBe(before);
 });

@@ -29,7 +29,7 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
     await page.keyboard.press('Enter');
   }
   // the work goes on, and the screen says what waits
-  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await expect(page.getByText('Server away: 5 entries wait here')).toBeVisible();
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size M' }).click();
@@ -43,7 +43,7 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
   await clinic.comeBack();
   await page.reload();
   await expect(page.getByText('Server away')).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Girth below, right: 346 ± 7' })).toBeVisible();
   await expect(async () => {
     const rows = await clinic.ask('SELECT `content` FROM {db}.`entry` WHERE `case` = ? ORDER BY `seq`', [id]);
@@ -60,10 +60,10 @@ test('what was typed and not yet taken survives a reload', async ({ page, clinic
   await signIn(page, clinic);
   await openStage(page, clinic, 'Noa Pazos', 'measure');
   await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await page.getByLabel('Girth right, third reading').fill('449');
+  await page.getByLabel('Girth above right, third reading').fill('449');
   await page.reload();
   await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await expect(page.getByLabel('Girth right, third reading')).toHaveValue('449');
+  await expect(page.getByLabel('Girth above right, third reading')).toHaveValue('449');
 });
 
 test('an order that somebody else has changed meanwhile is shown, not overwritten', async ({

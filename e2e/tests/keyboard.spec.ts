@@ -91,18 +91,18 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
     await keyboard.press('Enter');
     await expect(page.getByRole('button', { name: 'It is marked' })).toBeFocused();
     await keyboard.press('Enter');
-    for (const [reading, value] of [
-      ['first', '440'],
-      ['second', '442'],
-      ['first', '350'],
-      ['second', '352'],
+    for (const [girth, reading, value] of [
+      ['above', 'first', '440'],
+      ['above', 'second', '442'],
+      ['below', 'first', '350'],
+      ['below', 'second', '352'],
     ] as const) {
-      await expect(page.getByLabel(`Girth ${side}, ${reading} reading`)).toBeFocused();
+      await expect(page.getByLabel(`Girth ${girth} ${side}, ${reading} reading`)).toBeFocused();
       await keyboard.type(value);
       await keyboard.press('Enter');
     }
   }
-  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await keyboard.press('u');
   await expect(main.getByText('44.1 ± 0.7').first()).toBeVisible();
   await keyboard.press(']');

@@ -57,22 +57,22 @@ test('a new person with a left knee, from the first look to the first review, by
     await page.getByLabel(`Knee angle, ${side}`).fill('31');
     await take(page).click();
     await page.getByRole('button', { name: 'It is marked' }).click();
-    await page.getByLabel(`Girth ${side}, first reading`).fill(first);
+    await page.getByLabel(`Girth above ${side}, first reading`).fill(first);
     await take(page).click();
     await expect(page.getByText('First reading taken, out of sight.')).toBeVisible();
     await expect(page.getByRole('main').getByText(first)).toHaveCount(0);
     await expect(page.getByRole('region', { name: 'Record' }).getByText(first)).toHaveCount(0);
-    await page.getByLabel(`Girth ${side}, second reading`).fill(second);
+    await page.getByLabel(`Girth above ${side}, second reading`).fill(second);
     await take(page).click();
     await expect(page.getByText('7 mm apart, more than the 5 mm allowed: take a third.')).toBeVisible();
-    await page.getByLabel(`Girth ${side}, third reading`).fill(third);
+    await page.getByLabel(`Girth above ${side}, third reading`).fill(third);
     await take(page).click();
-    await page.getByLabel(`Girth ${side}, first reading`).fill('357');
+    await page.getByLabel(`Girth below ${side}, first reading`).fill('357');
     await take(page).click();
-    await page.getByLabel(`Girth ${side}, second reading`).fill('14 1/8 in');
+    await page.getByLabel(`Girth below ${side}, second reading`).fill('14 1/8 in');
     await take(page).click();
   }
-  await expect(page.getByRole('heading', { name: 'Both legs are measured' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await page.getByRole('button', { name: 'On to Size' }).click();
 
   // Size

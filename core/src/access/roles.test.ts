@@ -11,12 +11,13 @@ test('only the orthotist orders, overrides, sets and decides', () => {
     expect(roles.filter((role) => may(role, permission))).toEqual(['orthotist']);
 });
 
-test('a technician measures, shapes, straps and checks, and writes nothing else but visits', () => {
+test('a technician measures, shapes, straps and checks, and writes nothing else but visits and calibrations', () => {
   const writes = permissions.filter(
     (permission) => permission.endsWith('.write') && may('technician', permission),
   );
   expect(writes.sort()).toEqual([
     'checking.write',
+    'instruments.write',
     'measuring.write',
     'shaping.write',
     'strapping.write',

@@ -1,9 +1,10 @@
 import { current, readEntry, upcastBody } from './entry';
 import { foldCase } from './fold/fold-case';
 import frozen from './frozen/version-1.json';
+import frozen2 from './frozen/version-2.json';
 import { kinds } from './kinds/all';
 import { stepAt } from '../measuring';
-import { testContext, testLogbook } from './test-case';
+import { beltContext, foldedBelt, testContext, testLogbook } from './test-case';
 import type { AnyRecordedEntry } from './entry';
 
 const sound = () => {
@@ -74,10 +75,17 @@ test('upcasters run in turn from the version the body was written in', () => {
 });
 
 // entries written by the released version 1: they live for ever, and fold to the same case
+const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
+
+test('every kind is in a frozen set', () => {
+  expect(new Set([...kindsOf(frozen.entries), ...kindsOf(frozen2.entries)])).toEqual(
+    new Set(Object.keys(kinds)),
+  );
+});
+
 test('the frozen entries of version 1 still read and fold as they did', () => {
   for (const { seq: _seq, receivedAt: _at, ...entry } of frozen.entries) expect(faultsOf(entry)).toEqual([]);
   const entries = frozen.entries as unknown as AnyRecordedEntry[];
-  expect(new Set(entries.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
   expect(entries.map(current).every(({ kind, v }) => v === kinds[kind].v)).toBe(true);
   const state = foldCase(entries, testContext)!;
   expect({
@@ -89,4 +97,11 @@ test('the frozen entries of version 1 still read and fold as they did', () => {
     visits: state.visits,
     reviews: state.reviewing.visits,
   }).toEqual(frozen.folded);
+});
+
+test('the frozen entries of version 2, a belt on a trunk, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen2.entries) expect(faultsOf(entry)).toEqual([]);
+  const entries = frozen2.entries as unknown as AnyRecordedEntry[];
+  const state = foldCase(entries, beltContext)!;
+  expect(foldedBelt(state)).toEqual(frozen2.folded);
 });

@@ -1,7 +1,9 @@
+import type { Side } from '../anatomy';
 import type { BraceModel } from '../programmes';
 import { pinOf, programmes } from '../programmes';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
+import type { CaseState } from './fold/state';
 import { kinds, type BodyOf, type KindName } from './kinds/all';
 
 /** A model for tests of the fold: round numbers, nothing of a real maker. */
@@ -54,11 +56,66 @@ const programme = programmes.find(({ id }) => id === 'knee-ligament-frame');
 
 export const testContext: FoldContext = { programme: programme!, model: testModel, zone: 'Europe/Madrid' };
 
+/** A belt for tests: one girth, low or tall, marks on both ends, extensions. */
+const testBelt: BraceModel = {
+  id: 'test-belt',
+  version: 1,
+  name: 'Test belt',
+  maker: 'nobody',
+  programme: 'spine-belt',
+  invented: true,
+  distances: { 'girth-waist-above': 80, 'girth-waist-below': -80 },
+  chart: {
+    version: 1,
+    sizes: ['1', '2'],
+    axes: [
+      {
+        reading: 'girth-waist',
+        resolution: 0,
+        bands: [
+          { size: '1', from: 700, to: 850 },
+          { size: '2', from: 850, to: 1000 },
+        ],
+      },
+    ],
+    between: 'larger',
+    disagree: 'primary',
+    heights: [
+      { height: 'low', reading: 'l1-to-l5', from: 100, to: 190 },
+      { height: 'tall', reading: 't9-to-sacrococcygeal', from: 260, to: 400 },
+    ],
+    belt: { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } },
+    extension: { upTo: 1200 },
+  },
+  pads: [],
+  straps: [],
+  tolerances: {},
+  wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 240 },
+};
+
+export const beltContext: FoldContext = {
+  programme: programmes.find(({ id }) => id === 'spine-belt')!,
+  model: testBelt,
+  zone: 'Europe/Madrid',
+};
+
+/** What the frozen belt is compared by. */
+export const foldedBelt = (state: CaseState) => ({
+  stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
+  readings: state.sizing.readings,
+  match: state.sizing.match,
+  height: state.sizing.height,
+  chosen: state.sizing.chosen?.decided,
+  substitutes: state.measuring.states.flatMap(({ step, substitute }) =>
+    substitute ? [[step.id, substitute]] : [],
+  ),
+});
+
 const caseId = '0192c3d4-0000-7000-8000-00000000c0de';
 export const userId = '0192c3d4-0000-7000-8000-0000000000aa';
 
 /** A logbook written by hand: each call adds an entry with the next seq. */
-export function testLogbook() {
+export function testLogbook(context: FoldContext = testContext, braced: Side = 'right') {
   const entries: AnyRecordedEntry[] = [];
   const write = <K extends KindName>(
     kind: K,
@@ -86,14 +143,14 @@ export function testLogbook() {
   };
   write('case.opened', {
     person: userId,
-    side: 'right',
-    programme: pinOf(programme!),
-    model: pinOf(testModel),
+    side: braced,
+    programme: pinOf(context.programme),
+    model: pinOf(context.model),
   });
   return {
     entries,
     write,
-    read: (step: string, side: 'left' | 'right', ...values: number[]) =>
+    read: (step: string, side: Side, ...values: number[]) =>
       values.map((value) =>
         write('measure.read', {
           step,
@@ -125,7 +182,10 @@ export function testLogbook() {
       ),
     looked: (...present: BodyOf<'screen.looked'>['answers'][number]['finding'][]) =>
       write('screen.looked', {
-        answers: programme!.findings.map((finding) => ({ finding, present: present.includes(finding) })),
+        answers: context.programme.findings.map((finding) => ({
+          finding,
+          present: present.includes(finding),
+        })),
       }),
   };
 }

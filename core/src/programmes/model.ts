@@ -60,16 +60,14 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
  */
 export function stepsOf(programme: Programme, model: BraceModel): MeasuringStep[] {
   const resolved = resolveSteps(programme.measuring, model.distances);
-  const axes = axesOf(model.chart);
   if (!resolved.ok) return [];
+  const { axes, heights = [] } = model.chart;
+  const isAxis = (id: string) => axes.some(({ reading }) => reading === id);
+  const isWanted = (id: string) => isAxis(id) || heights.some(({ reading }) => reading === id);
   return resolved.steps
-    .filter(({ id, onlyAsAxis }) => !onlyAsAxis || axes.has(id))
-    .map((step) => (step.optional && axes.has(step.id) ? { ...step, optional: false } : step));
+    .filter(({ id, onlyAsAxis }) => !onlyAsAxis || isWanted(id))
+    .map((step) => (step.optional && isAxis(step.id) ? { ...step, optional: false } : step));
 }
-
-/** The readings a chart looks at: its axes and what chooses the height. */
-const axesOf = ({ axes, heights }: Chart): Set<string> =>
-  new Set([...axes, ...(heights ?? [])].flatMap(({ reading }) => reading ?? []));
 
 /** The chart with the programme's own rules, where it has any, in place of the maker's. */
 export const chartOf = ({ between, disagree }: Programme, { chart }: BraceModel): Chart => ({

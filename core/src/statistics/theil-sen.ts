@@ -45,8 +45,9 @@ function kendallTail(n: number, s: number): number {
 
 /**
  * Slope through points as the median of all pairwise slopes, with Sen's distribution-free interval
- * (Sen, JASA 63, 1968): the slopes of rank (N - C)/2 and (N + C)/2 + 1, C the critical value of Kendall's S,
- * exact up to ten points, normal beyond.
+ * (Sen, JASA 63, 1968): the slopes of rank (N - C)/2 and (N + C)/2 + 1, or the outermost ones, C the critical
+ * value of Kendall's S, exact up to ten points, normal beyond. It covers the true slope at least as often as
+ * asked.
  * @param xs rising or not, at least two different
  * @param ys as many as xs
  * @param confidence two-sided, 0.95 where it is not said
@@ -66,20 +67,22 @@ export function theilSen(
   const slope = median(slopes);
   const n = xs.length;
   const critical = criticalS(n, (1 - confidence) / 2);
-  const [low, high] = [(slopes.length - (critical ?? 0)) / 2, (slopes.length + (critical ?? 0)) / 2];
-  const [below, above] = [slopes[Math.round(low) - 1], slopes[Math.round(high)]];
+  const rank = (at: number) => slopes[Math.min(slopes.length, Math.max(1, at)) - 1]!;
+  const half = (by: number) => (slopes.length + by) / 2;
   return {
     slope,
     intercept: median(xs.map((x, i) => ys[i]! - slope * x).sort((a, b) => a - b)),
     interval:
-      critical === undefined || below === undefined || above === undefined ? undefined : [below, above],
+      critical === undefined
+        ? undefined
+        : [rank(Math.floor(half(-critical))), rank(Math.ceil(half(critical)) + 1)],
   };
 }
 
-/** The smallest S whose upper tail is at most alpha, less two: what Sen's ranks are counted with. */
+/** The smallest S whose upper tail is at most alpha; none when even a perfect order is likelier than that. */
 function criticalS(n: number, alpha: number): number | undefined {
   const pairs = (n * (n - 1)) / 2;
   if (n > 10) return normalQuantile(1 - alpha) * Math.sqrt((n * (n - 1) * (2 * n + 5)) / 18);
-  for (let s = pairs % 2; s <= pairs; s += 2) if (kendallTail(n, s) <= alpha) return s - 2;
+  for (let s = pairs % 2; s <= pairs; s += 2) if (kendallTail(n, s) <= alpha) return s;
   return undefined;
 }

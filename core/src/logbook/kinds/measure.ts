@@ -55,7 +55,7 @@ export const measurePrecision = kind('measure.precision', {
 
 export const motionTested = kind('motion.tested', {
   nature: 'fact',
-  stages: ['measure', 'set', 'review'],
+  stages: ['set', 'review', 'measure'],
   permission: 'measuring.write',
   body: body({
     /** the measuring step; absent for the motion the order limits */

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
+import { programmes } from '@estribo/core/programmes';
 import { entryEntity } from './database/entities';
+import { demoModels } from './demo/models';
 import { soundOrder, testClinic, type SentEntry, type TestClinic } from './test-clinic';
 
 let clinic: TestClinic;
@@ -185,4 +187,32 @@ test('an oversized body is 413, broken JSON 400, no JSON 422', async () => {
   const broken = await ana.post(path).set('Content-Type', 'application/json').send('{"a":');
   expect([broken.status, broken.body.title]).toEqual([400, 'Not JSON']);
   expect((await ana.post(path).set('Content-Type', 'text/plain').send('hello')).status).toBe(422);
+});
+
+const model = demoModels.find(({ id }) => id === 'xunco-malla')!;
+const own = {
+  ...programmes.find(({ id }) => id === 'spine-belt')!,
+  id: 'own-belt',
+  title: 'our belt',
+  base: 'spine-belt',
+};
+const anything = fc.oneof(
+  fc.jsonValue(),
+  fc.constantFrom(null, '', -1, 1e308, [], {}, '\u0000', 'x'.repeat(3000), [[null]], { bands: 1 }),
+);
+
+test.each([
+  ['/catalogue/models', model],
+  ['/catalogue/programmes', own],
+  ['/catalogue/import', { csv: 'model,name\r\na,b' }],
+  ['/instruments/stand-in-tape/lines', { lines: [{ at: '2026-11-24T09:00:00Z', value: 400, unit: 'mm' }] }],
+] as const)('%s: any JSON, and a sound body with one value spoilt, is never a 500', async (path, sound) => {
+  const paths = pathsIn(sound);
+  await fc.assert(
+    fc.asyncProperty(anything, fc.constantFrom(...paths), async (by, at) => {
+      for (const body of [by, spoilt(sound, at, by)])
+        expect((await post(path, body)).status).toBeLessThan(500);
+    }),
+    { numRuns: 120 },
+  );
 });

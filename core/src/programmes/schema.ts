@@ -171,12 +171,18 @@ const chartSchema = object({
     'table-fits',
     'a table needs two axes, a row for each band of the first and a cell for each of the second',
     (chart) => {
-      const { table, axes } = chart as { table?: string[][]; axes?: { bands?: unknown[] }[] };
+      const { table, axes } = (chart ?? {}) as { table?: unknown; axes?: unknown };
+      if (table === undefined) return true;
+      const bandsAt = (at: number): number =>
+        Array.isArray(axes) && Array.isArray((axes[at] as { bands?: unknown } | null)?.bands)
+          ? (axes[at] as { bands: unknown[] }).bands.length
+          : 0;
       return (
-        !table ||
-        (axes?.length === 2 &&
-          table.length === axes[0]!.bands?.length &&
-          table.every((row) => row.length === axes[1]!.bands?.length))
+        Array.isArray(table) &&
+        Array.isArray(axes) &&
+        axes.length === 2 &&
+        table.length === bandsAt(0) &&
+        table.every((row) => Array.isArray(row) && row.length === bandsAt(1))
       );
     },
   );

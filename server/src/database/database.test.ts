@@ -49,12 +49,12 @@ test('loading again changes nothing', async () => {
 
 test('a rebuild of sound summaries finds nothing; a spoilt one and a broken chain are reported', async () => {
   const zone = 'Europe/Madrid';
-  expect(await rebuildSummaries(db, zone)).toEqual({ cases: 10, differing: [], broken: [] });
+  expect(await rebuildSummaries(db, zone)).toEqual({ cases: 17, differing: [], broken: [] });
   const [first, second] = await db.getRepository(caseEntity).find({ order: { id: 'ASC' }, take: 2 });
   await db.getRepository(summaryEntity).update({ case: first!.id }, { stage: 'wear', size: 'Z' });
   await db.getRepository(entryEntity).update({ case: second!.id, seq: 3 }, { salted: 'f'.repeat(64) });
   expect(await rebuildSummaries(db, zone)).toEqual({
-    cases: 10,
+    cases: 17,
     differing: [{ case: first!.id, fields: ['stage', 'size'] }],
     broken: [{ case: second!.id, seq: 3 }],
   });
@@ -88,6 +88,10 @@ test.each([
   ['people by name', 'SELECT * FROM person WHERE givenFirst LIKE ? OR familyFirst LIKE ?', ['ca%', 'ca%']],
   ['cases of people', 'SELECT * FROM summary WHERE person IN (?, ?)', [v7(), v7()]],
   ['cases by model', 'SELECT * FROM summary WHERE modelName LIKE ?', ['Lousa%']],
+  ['models of a family', 'SELECT * FROM model WHERE programme = ? ORDER BY name, id', ['knee-sleeve']],
+  ['models of a region', 'SELECT * FROM model WHERE region = ? ORDER BY name, id', ['neck']],
+  ['models by name', 'SELECT * FROM model WHERE name LIKE ?', ['Xun%']],
+  ['pairs of readings', 'SELECT * FROM reading_pair WHERE protocol = ?', ['girth waist']],
   ['expired sessions', 'SELECT * FROM session WHERE expiresAt < ?', ['2026-01-01']],
 ])('%s are found by an index', async (_, sql, values) => {
   const plan: { key: string | null }[] = await db.query(`EXPLAIN ${sql}`, values);

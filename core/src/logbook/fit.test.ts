@@ -1,0 +1,52 @@
+import type { BraceModel } from '../programmes';
+import { foldCase } from './fold/fold-case';
+import { fitModels } from './fit';
+import { testContext, testLogbook } from './test-case';
+
+const { model, programme } = testContext;
+const log = testLogbook();
+log.read('girth-above', 'right', 444, 446);
+log.read('girth-below', 'right', 347, 349);
+const state = foldCase(log.entries, testContext)!;
+const at = (above: number, id: string, shift = 0): { model: BraceModel; programme: typeof programme } => ({
+  programme,
+  model: {
+    ...model,
+    id,
+    distances: { 'girth-above': above, 'girth-below': -150 },
+    chart: {
+      ...model.chart,
+      axes: model.chart.axes.map((axis) => ({
+        ...axis,
+        bands: axis.bands.map((band) => ({ ...band, from: band.from + shift, to: band.to + shift })),
+      })),
+    },
+  },
+});
+
+test('read at the model’s own distance it is as it was read; at another it is estimated and less certain', () => {
+  const fits = fitModels(state, [at(170, 'other distance'), at(150, 'same distance')], 1700);
+  expect(fits.map(({ model: { model: one }, estimated }) => [one.id, estimated])).toEqual([
+    ['same distance', false],
+    ['other distance', true],
+  ]);
+  expect(fits[0]!.match).toEqual(state.sizing.match);
+  const [same, other] = fits.map(({ match }) => (match.outcome === 'incomplete' ? 0 : match.probability));
+  expect(other!).toBeLessThan(same!);
+});
+
+test('too far from where a girth was read nothing is estimated', () => {
+  const [fit] = fitModels(state, [at(300, 'far')], 1700);
+  expect(fit!.match).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+});
+
+test('what the body does not fit comes last and says by how much', () => {
+  const fits = fitModels(state, [at(150, 'small', -200), at(150, 'fits')], 1700);
+  expect(fits.map(({ model: { model: one } }) => one.id)).toEqual(['fits', 'small']);
+  expect(fits[1]!.match).toMatchObject({
+    outcome: 'made-to-measure',
+    rule: 'outside',
+    margin: -163,
+    decides: 'girth-below',
+  });
+});

@@ -1,0 +1,231 @@
+import { EventEmitter } from 'node:events';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { v7 } from 'uuid';
+import { testClinic, testPassword, type TestClinic } from '../test-clinic';
+
+let clinic: TestClinic;
+let server: Server;
+let address: string;
+let cookie: string;
+const caseId = v7();
+beforeAll(async () => {
+  clinic = await testClinic({ now: () => new Date('2026-11-24T09:00:00Z') });
+  server = createServer(clinic.app).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const signedIn = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ login: 'technician', password: testPassword }),
+  });
+  cookie = signedIn.headers.getSetCookie()[0]!.split(';')[0]!;
+  await (
+    await clinic.as('orthotist')
+  )
+    .post(`/api/cases/${caseId}/entries`)
+    .send(clinic.opened(caseId))
+    .expect(201);
+});
+afterAll(async () => {
+  clinic.context.hub.endAll();
+  await new Promise((resolve) => server.close(resolve));
+  await clinic.close();
+});
+
+const step = 'girth-above';
+
+/** Events of a stream as they come, until it is closed. */
+async function listen(
+  query: string,
+): Promise<{ next: () => Promise<{ event: string; data: Record<string, unknown> }>; close: () => void }> {
+  const away = new AbortController();
+  const response = await fetch(`${address}/api/instruments/stream?${query}`, {
+    headers: { cookie },
+    signal: away.signal,
+  });
+  expect(response.headers.get('content-type')).toContain('text/event-stream');
+  const events = new EventEmitter();
+  const waiting: { event: string; data: Record<string, unknown> }[] = [];
+  void (async () => {
+    let text = '';
+    for await (const chunk of response.body!.pipeThrough(new TextDecoderStream())) {
+      text += chunk;
+      for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
+        const [first, second] = text.slice(0, end).split('\n');
+        text = text.slice(end + 2);
+        if (!first?.startsWith('event: ')) continue;
+        waiting.push({
+          event: first.slice(7),
+          data: JSON.parse(second!.slice(6)) as Record<string, unknown>,
+        });
+        events.emit('more');
+      }
+    }
+  })().catch(() => {});
+  return {
+    next: async () => {
+      while (waiting.length === 0) await new Promise((resolve) => events.once('more', resolve));
+      return waiting.shift()!;
+    },
+    close: () => away.abort(),
+  };
+}
+
+test('the tape streams a hidden body with noise, its offset taken off, and says how it is calibrated', async () => {
+  const stream = await listen(`kind=tape&case=${caseId}&step=${step}&side=right`);
+  const values: number[] = [];
+  for (let i = 0; i < 4; i += 1) {
+    const { event, data } = await stream.next();
+    expect(event).toBe('reading');
+    expect(data).toMatchObject({
+      instrument: 'stand-in-tape',
+      kind: 'tape',
+      offset: 0.6,
+      calibrated: '2026-09-25',
+      validUntil: '2027-09-25',
+      simulated: true,
+    });
+    values.push(data.value as number);
+  }
+  stream.close();
+  expect(new Set(values).size).toBeGreaterThan(1);
+  expect(Math.max(...values) - Math.min(...values)).toBeLessThan(25);
+  for (const value of values) expect(value).toBeGreaterThan(300);
+});
+
+test('a real device writes lines to the open endpoint, and whoever listens gets them', async () => {
+  const stream = await listen(`kind=calliper&case=${caseId}&step=${step}&side=right`);
+  const agent = await clinic.as('technician');
+  await agent
+    .post('/api/instruments/stand-in-calliper/lines')
+    .send({ lines: [{ at: '2026-11-24T09:00:01Z', value: 111.3, unit: 'mm' }] })
+    .expect(202);
+  for (;;) {
+    const { event, data } = await stream.next();
+    if (event === 'reading' && data.at === '2026-11-24T09:00:01Z') {
+      // read too small by 0.2: the offset is taken off
+      expect(data.value).toBe(111.5);
+      break;
+    }
+  }
+  stream.close();
+});
+
+test.each([
+  ['/instruments/none/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] }, 404],
+  [
+    '/instruments/stand-in-tape/lines',
+    { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'kg' }] },
+    422,
+  ],
+  ['/instruments/stand-in-tape/lines', { lines: [] }, 422],
+  ['/instruments/stand-in-tape/lines', { lines: [{ at: 'now', value: '1', unit: 'mm' }] }, 422],
+  ['/instruments/stand-in-tape/lines', 'x', 422],
+])('%s with %j is a %d', async (path, body, status) => {
+  await (
+    await clinic.as('technician')
+  )
+    .post(`/api${path}`)
+    .set('Content-Type', 'application/json')
+    .send(JSON.stringify(body))
+    .expect(status);
+});
+
+test.each([
+  ['kind=told', 400],
+  ['kind=tape&side=up', 400],
+  [`kind=tape&case=${v7()}&step=${step}&side=right`, 404],
+  [`kind=tape&case=${caseId}&step=ear&side=right`, 404],
+])('a stream asked for with %s is a %d', async (query, status) => {
+  await (await clinic.as('technician')).get(`/api/instruments/stream?${query}`).expect(status);
+});
+
+test('a calibration is taken with its day and offset, not from the future', async () => {
+  const agent = await clinic.as('technician');
+  const put = (body: object) => agent.put('/api/instruments/stand-in-inclinometer/calibration').send(body);
+  await put({ calibratedOn: '2026-11-24', offset: -0.5 }).expect(200);
+  await put({ calibratedOn: '2026-12-24', offset: 0 }).expect(422);
+  await put({ calibratedOn: '2026-02-30', offset: 0 }).expect(422);
+  const { body } = await agent.get('/api/instruments').expect(200);
+  expect(body.instruments.find(({ id }: { id: string }) => id === 'stand-in-inclinometer')).toMatchObject({
+    calibratedOn: '2026-11-24',
+    offset: -0.5,
+  });
+});
+
+describe('the clinic’s own repeatability', () => {
+  const write = async (id: string, entry: object) =>
+    (await clinic.as('technician')).post(`/api/cases/${id}/entries`).send({ ...entry, case: id });
+  const measured = async (pairs: number) => {
+    for (let n = 0; n < pairs; n += 1) {
+      const id = v7();
+      await (
+        await clinic.as('orthotist')
+      )
+        .post(`/api/cases/${id}/entries`)
+        .send(clinic.opened(id))
+        .expect(201);
+      for (const value of [450, 450 + (n % 2 === 0 ? 4 : -4)]) {
+        const entry = clinic.entry(
+          'measure.read',
+          'measure',
+          { step, side: 'right', value, instrument: 'tape' } as never,
+          {},
+          'technician',
+        );
+        expect((await write(id, entry)).status).toBe(201);
+      }
+    }
+  };
+  const own = async () =>
+    (await (await clinic.as('technician')).get('/api/repeatability?protocol=girth%20mid-kneecap').expect(200))
+      .body;
+
+  test('is offered from twenty pairs on, computed from the record; a withdrawn reading leaves it', async () => {
+    await measured(19);
+    expect(await own()).toEqual({ own: null, pairs: 19, needed: 20 });
+    await measured(1);
+    const { own: mine } = await own();
+    // every pair differs by 4: s_w = sqrt(16/2)
+    expect(mine.withinPerson).toBeCloseTo(Math.sqrt(8), 9);
+    expect(mine.pairs).toBe(20);
+  });
+});
+
+test('best fit ranks the family for a case, and the sisters when asked', async () => {
+  const agent = await clinic.as('orthotist');
+  const id = v7();
+  await agent.post(`/api/cases/${id}/entries`).send(clinic.opened(id)).expect(201);
+  for (const [name, values] of [
+    ['girth-above', [444, 446]],
+    ['girth-below', [347, 349]],
+  ] as const)
+    for (const value of values)
+      await agent
+        .post(`/api/cases/${id}/entries`)
+        .send({
+          ...clinic.entry('measure.read', 'measure', {
+            step: name,
+            side: 'right',
+            value,
+            instrument: 'tape',
+          } as never),
+          case: id,
+        })
+        .expect(201);
+  const fits = async (sisters: number) =>
+    (await agent.get(`/api/cases/${id}/fit?sisters=${sisters}`).expect(200)).body.fits;
+  const family = await fits(0);
+  expect(family.map(({ model }: { model: { id: string } }) => model.id).sort()).toEqual([
+    'caneiro-4p',
+    'lousa-ligamento',
+  ]);
+  const all = await fits(1);
+  expect(all.length).toBeGreaterThan(family.length + 5);
+  const chances = all
+    .filter(({ match }: { match: { outcome: string } }) => match.outcome === 'size')
+    .map(({ match }: { match: { probability: number } }) => Math.round(match.probability * 100));
+  expect(chances).toEqual([...chances].sort((a, b) => b - a));
+  await agent.get(`/api/cases/${v7()}/fit`).expect(404);
+});

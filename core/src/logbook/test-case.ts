@@ -99,6 +99,24 @@ export const beltContext: FoldContext = {
   zone: 'Europe/Madrid',
 };
 
+/** Any shipped family with a model made of what the test gives. */
+export const contextOf = (
+  programme: string,
+  chart: Omit<BraceModel['chart'], 'version'>,
+  more: Partial<BraceModel> = {},
+): FoldContext => ({
+  programme: programmes.find(({ id }) => id === programme)!,
+  model: {
+    ...testBelt,
+    id: 'test-model',
+    programme,
+    distances: {},
+    chart: { version: 1, ...chart },
+    ...more,
+  },
+  zone: 'Europe/Madrid',
+});
+
 /** What the frozen belt is compared by. */
 export const foldedBelt = (state: CaseState) => ({
   stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),

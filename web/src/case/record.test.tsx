@@ -4,7 +4,8 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';
-import { testContext } from '../../../core/src/logbook/test-case';
+import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
+import { beltContext, testContext } from '../../../core/src/logbook/test-case';
 import { queries } from '../api/clinic';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
@@ -16,9 +17,14 @@ globalThis.fetch = (async () => new Response(JSON.stringify({ staff: [] }))) as 
 
 const entries = frozen.entries as unknown as AnyRecordedEntry[];
 const state = foldCase(entries, testContext)!;
+const beltEntries = frozenBelt.entries as unknown as AnyRecordedEntry[];
+const beltState = foldCase(beltEntries, beltContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
   const described = entries.map((entry) => ({ kind: entry.kind, ...describeEntry(entry, state, 'mm') }));
+  described.push(
+    ...beltEntries.map((entry) => ({ kind: entry.kind, ...describeEntry(entry, beltState, 'mm') })),
+  );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
   for (const { title, value, rest } of described) {
     expect(title.length).toBeGreaterThan(2);

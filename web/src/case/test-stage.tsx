@@ -47,7 +47,12 @@ export function measuredLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
 export async function showStage(
   Stage: ComponentType,
   log: ReturnType<typeof testLogbook>,
-  { role = 'orthotist' as Role, unit = 'mm' as CaseWork['unit'] } = {},
+  {
+    role = 'orthotist' as Role,
+    unit = 'mm' as CaseWork['unit'],
+    context = testContext,
+    born = undefined as string | undefined,
+  } = {},
 ) {
   const written: Written[] = [];
   let figure: FigureLayer = bareLimb;
@@ -58,9 +63,9 @@ export async function showStage(
     const [, again] = useState(0);
     const [selected, select] = useState<string>();
     const work: CaseWork = {
-      state: foldCase(log.entries, testContext)!,
+      state: foldCase(log.entries, context)!,
       stature: 1700,
-      born: undefined,
+      born,
       user: { id: userId, name: 'Ana Bouza', role },
       today: testToday,
       zone: 'Europe/Madrid',
@@ -100,5 +105,5 @@ export async function showStage(
     </QueryClientProvider>,
   );
   await act(async () => {});
-  return { written, user, figure: () => figure, state: () => foldCase(log.entries, testContext)! };
+  return { written, user, figure: () => figure, state: () => foldCase(log.entries, context)! };
 }

@@ -10,12 +10,24 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     expect(words('programmes')).toContain(id);
     for (const finding of programme.findings)
       for (const group of ['findings', 'findingAdvice'] as const) expect(words(group)).toContain(finding);
+    expect(words('regions')).toContain(programme.region);
     for (const step of programme.measuring) {
-      for (const group of ['steps', 'stepTitles'] as const) expect(words(group)).toContain(step.id);
+      for (const group of ['steps', 'stepTitles', 'stepWhy'] as const)
+        expect(words(group)).toContain(step.id);
       if (step.kind === 'mark') expect(words('landmarkHow')).toContain(step.landmark);
+      if (step.kind === 'motion' || step.kind === 'posture') expect(words('joints')).toContain(step.joint);
+      if (step.kind === 'motion') expect(words('motionEnds')).toContain(step.plane);
+      for (const field of ['from', 'to', 'at', 'landmark']) {
+        const place = (step as unknown as Record<string, unknown>)[field];
+        if (typeof place === 'string') expect(words('landmarks')).toContain(place);
+      }
+      // a caution is due where the hand moves a joint, and where a patient is moved to be measured
+      const due =
+        step.kind === 'motion' || (step.kind === 'stance' && /supine|in-line|upright/.test(step.id));
+      if (due) expect(words('stepCaution')).toContain(step.id);
     }
     for (const axis of programme.axes)
-      for (const group of ['axes', 'figures'] as const) expect(words(group)).toContain(axis);
+      for (const group of ['axes', 'axisPlaces'] as const) expect(words(group)).toContain(axis);
     for (const step of programme.sequence)
       for (const group of ['sequence', 'sequenceHold'] as const) expect(words(group)).toContain(step.id);
     for (const check of programme.checks)

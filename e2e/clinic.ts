@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 
 /** A running Estribo with the demo clinic; the server can go away and come back. */
@@ -106,10 +106,17 @@ export async function signIn(page: Page, clinic: Clinic, login = 'ana'): Promise
 }
 
 /** Touches one of a few on its label, and again when the screen moved under the finger. */
-export async function pick(page: Page, name: { name: string | RegExp; exact?: boolean }): Promise<void> {
-  const radio = page.getByRole('radio', name);
+export async function pick(
+  within: Page | Locator,
+  name: { name: string | RegExp; exact?: boolean },
+): Promise<void> {
+  const radio = within.getByRole('radio', name);
+  const page = 'page' in within ? within.page() : within;
   await expect(async () => {
-    await page.locator('label').filter({ has: radio }).click({ timeout: 2_000 });
+    await within
+      .locator('label')
+      .filter({ has: page.getByRole('radio', name) })
+      .click({ timeout: 2_000 });
     await expect(radio).toBeChecked({ timeout: 1_000 });
   }).toPass();
 }

@@ -98,6 +98,7 @@ test('a person and a case written while the server is away are there when it is 
 }) => {
   await signIn(page, clinic);
   await page.getByRole('button', { name: 'New case' }).click();
+  await pick(page, { name: 'Knee' });
   await pick(page, { name: 'right' });
   await pick(page, { name: /Lousa/ });
   await page.getByRole('button', { name: 'Somebody new' }).click();

@@ -50,12 +50,16 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.type('carm');
   await expect(page.getByRole('button', { name: /Fiz/ })).toHaveCount(0);
   await press(page, /^Carme Loira/);
+  await tabTo(page, /Knee|Where/);
+  await keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: 'Knee' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: /Caneiro/ })).toBeVisible();
   await tabTo(page, /left|Side/);
   await keyboard.press('ArrowRight');
   await keyboard.press('ArrowLeft');
   await keyboard.press('Space');
   await expect(page.getByRole('radio', { name: 'left' })).toBeChecked();
-  await keyboard.press('Tab');
+  await tabTo(page, /Caneiro/);
   await keyboard.press('Space');
   await expect(page.getByRole('radio', { name: /Caneiro/ })).toBeChecked();
   await press(page, 'Open the case');

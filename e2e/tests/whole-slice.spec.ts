@@ -25,14 +25,15 @@ test('a new person with a left knee, from the first look to the first review, by
   await typeDay(page, 'Born', new Date('1992-05-17'));
   await page.getByRole('button', { name: 'Add and choose' }).click();
   await expect(page.getByText('Lois Vilariño')).toBeVisible();
+  await pick(page, { name: 'Knee' });
   await pick(page, { name: 'left' });
   await pick(page, { name: /Caneiro 4P/ });
   await page.getByRole('button', { name: 'Open the case' }).click();
 
   // Screen: one finding, the rest not; then the order
-  await page.getByRole('button', { name: 'Fragile skin, at shin or heel above all' }).click();
+  await page.getByRole('button', { name: 'Fragile skin where the brace lies' }).click();
   await page.getByRole('button', { name: '1 found, the rest not' }).click();
-  await expect(page.getByText('Pad the shin; look after the settling walk.')).toBeVisible();
+  await expect(page.getByText(/^Pad it \(chin/)).toBeVisible();
   await page.getByLabel('Diagnosis').fill('Ligament reconstruction');
   await page.getByLabel('Prescriber').fill('Dr Elva Nogueira');
   await typeDay(page, 'Day zero (operation or injury)', dayFromToday(-15));

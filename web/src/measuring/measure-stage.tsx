@@ -16,23 +16,45 @@ import { MeasuredTable } from './measured-table';
 import { cautionOf, figureLabel, instruction, reasonOf, titleOf } from './step-words';
 import { Take } from './take-reading';
 
+/** A step picked by hand, with how much was in its record then. */
+interface Picked {
+  step: string;
+  side: Side;
+  taken: number;
+}
+
+const takenOf = ({ readings, motions, skipped, substitute }: StepState): number =>
+  readings.length + motions.length + (skipped ? 1 : 0) + (substitute === 'other-side' ? 1 : 0);
+
+function pickOf(states: readonly StepState[], step: string, side: Side): Picked | undefined {
+  const at = stepAt(states, step, side);
+  return at && { step, side: at.side, taken: takenOf(at) };
+}
+
+/** A picked step is held until something taken for it makes it done. */
+function holds(states: readonly StepState[], { step, side, taken }: Picked): StepState | undefined {
+  const at = stepAt(states, step, side);
+  return at && (!at.done || takenOf(at) === taken) ? at : undefined;
+}
+
 export default function MeasureStage() {
   const { state, unit, user, select, selected } = useWork();
   const { measuring } = state;
-  const [picked, pick] = useState<{ step: string; side: Side }>();
+  const [picked, pick] = useState<Picked>();
   // what is touched on the figure is the step to take
-  const touched = measuring.steps.find(({ id }) => id === selected);
-  const chosen = touched
-    ? { step: touched.id, side: picked?.side ?? measuring.next?.side ?? state.side }
-    : picked;
-  const choose = (at: { step: string; side: Side } | undefined) => {
+  const [touched, touch] = useState<string>();
+  if (selected !== touched) {
+    touch(selected);
+    const step = measuring.steps.find(({ id }) => id === selected);
+    const side = picked?.side ?? measuring.next?.side ?? state.side;
+    if (step) pick(pickOf(measuring.states, step.id, side));
+  }
+  const choose = (at: { step: string; side: Side }) => {
     select(undefined);
-    pick(at);
+    pick(pickOf(measuring.states, at.step, at.side));
   };
-  const now =
-    (chosen && stepAt(measuring.states, chosen.step, chosen.side)) ??
-    measuring.next ??
-    measuring.states.at(-1)!;
+  const chosen = picked && holds(measuring.states, picked);
+  const now = chosen ?? measuring.next ?? measuring.states.at(-1)!;
   const turn = () => choose({ step: now.step.id, side: otherSide(now.side) });
 
   useHotkeys({ b: turn });
@@ -57,12 +79,7 @@ export default function MeasureStage() {
       {mayMeasure && !finished && (
         <>
           {caution && <Notice tone="caution">{caution}</Notice>}
-          <Take
-            key={`${now.step.id} ${now.side}`}
-            at={now}
-            onTaken={(done) => (done ? choose(undefined) : choose({ step: now.step.id, side: now.side }))}
-            onTurn={turn}
-          />
+          <Take key={`${now.step.id} ${now.side}`} at={now} onTurn={turn} />
           <OwnPrecision at={now} />
         </>
       )}

@@ -10,13 +10,7 @@ import { Notice } from '../parts/notice';
 import { printReading } from '../parts/print';
 
 /** A step that cannot be taken as it should: left out, or taken another way, with the reason. */
-export function Skip({
-  at: { step, side },
-  onClose,
-}: {
-  at: StepState;
-  onClose: (skipped: 'no' | 'left-out' | 'another-way') => void;
-}) {
+export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: () => void }) {
   const { state, unit, write } = useWork();
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -34,7 +28,7 @@ export function Skip({
         reason: reason.trim(),
         ...(substitute ? { substitute } : {}),
       });
-    onClose(substitute && substitute !== 'other-side' ? 'another-way' : 'left-out');
+    onClose();
   };
   const print = (value: number) => `± ${printReading(value, unitOf(step), unit)}`;
   return (
@@ -43,7 +37,7 @@ export function Skip({
         step: named('steps', step.id),
         side: named('side', side),
       })}
-      onClose={() => onClose('no')}
+      onClose={onClose}
     >
       {side === state.side && needed && <Notice tone="caution">{t('measuring.skipBraced')}</Notice>}
       <Field
@@ -75,7 +69,7 @@ export function Skip({
               : t('measuring.skipSide', { side: named('side', side) })}
           </Button>
         )}
-        <Button look="quiet" onPress={() => onClose('no')}>
+        <Button look="quiet" onPress={onClose}>
           {t('common.cancel')}
         </Button>
       </Row>

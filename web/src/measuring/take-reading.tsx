@@ -41,7 +41,6 @@ import { Reject } from './reject';
 
 interface TakeProps {
   at: StepState;
-  onTaken: (done: boolean) => void;
   onTurn: () => void;
 }
 
@@ -60,7 +59,7 @@ export function Take(props: TakeProps) {
 }
 
 /** The ways on from a step: the other side, leaving it out, taking a reading back. */
-function OtherWays({ at, onTaken, onTurn }: TakeProps) {
+function OtherWays({ at, onTurn }: TakeProps) {
   const { state } = useWork();
   const [open, setOpen] = useState<'skip' | 'reject'>();
   const seen = at.assessed !== undefined && at.assessed.needs !== 'second' && at.readings.length > 0;
@@ -79,15 +78,7 @@ function OtherWays({ at, onTaken, onTurn }: TakeProps) {
           {t('measuring.reject')}
         </Button>
       )}
-      {open === 'skip' && (
-        <Skip
-          at={at}
-          onClose={(skipped) => {
-            setOpen(undefined);
-            if (skipped !== 'no') onTaken(skipped === 'left-out');
-          }}
-        />
-      )}
+      {open === 'skip' && <Skip at={at} onClose={() => setOpen(undefined)} />}
       {open === 'reject' && <Reject at={at} onClose={() => setOpen(undefined)} />}
     </>
   );
@@ -102,10 +93,7 @@ function Confirm(props: TakeProps) {
   const done = readings.length > 0;
   const take = () => {
     if (saving) return;
-    void save(async () => {
-      await write('measure.marked', 'measure', { step: step.id, side });
-      props.onTaken(true);
-    });
+    void save(() => write('measure.marked', 'measure', { step: step.id, side }));
   };
   return (
     <>
@@ -146,20 +134,21 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
   const instrument = useInstrument(instrumentOf(step), { case: state.case, step: step.id, side });
 
   const enter = (value: number, from?: FromInstrument, questioned?: Question['against']) => {
+    if (saving) return;
     // emptied at once: what is typed while this one is laid in the outbox belongs to the next
     type('');
     ask(undefined);
-    void save(async () => {
-      const body: BodyOf<'measure.read'> = {
-        step: step.id,
-        side,
-        value,
-        instrument: from?.kind ?? (substitute === 'as-told' ? 'told' : instrumentOf(step)),
-        ...(from ? { device: from.device, calibrated: from.calibrated, offset: from.offset } : {}),
-        ...(questioned ? { questioned } : {}),
-      };
-      await write('measure.read', 'measure', body);
-      rest.onTaken(reads ? isEnough(step, [...(assessed?.values ?? []), value]) : isWithin(step, value));
+    const body: BodyOf<'measure.read'> = {
+      step: step.id,
+      side,
+      value,
+      instrument: from?.kind ?? (substitute === 'as-told' ? 'told' : instrumentOf(step)),
+      ...(from ? { device: from.device, calibrated: from.calibrated, offset: from.offset } : {}),
+      ...(questioned ? { questioned } : {}),
+    };
+    void save(() => write('measure.read', 'measure', body)).then((taken) => {
+      // another one was still on its way: what was typed is not lost
+      if (!taken) type(printNumber(value, kept, unit));
     });
   };
   const consider = (value: number, from?: FromInstrument) => {
@@ -286,13 +275,6 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
   );
 }
 
-const isWithin = (step: PostureStep, value: number) => Math.abs(value - step.target) <= step.tolerance;
-
-/** Whether the protocol asks for no further reading. */
-const isEnough = ({ tolerance, repeats }: ReadingStep, values: number[]) =>
-  values.length > 2 ||
-  (values.length >= (repeats ?? 2) && (values.length < 2 || Math.abs(values[0]! - values[1]!) <= tolerance));
-
 /** A joint's motion by neutral zero, mode by mode, inside the ordered window only. */
 function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const { state, unit, today, write } = useWork();
@@ -313,16 +295,15 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
     if (tested.beyond && !knowingly) return setBeyond(true);
     type('');
     setBeyond(false);
-    void save(async () => {
-      await write('motion.tested', 'measure', {
+    void save(() =>
+      write('motion.tested', 'measure', {
         step: step.id,
         side: at.side,
         mode,
         ...reached,
         limitReached: tested.test.limitReached,
-      });
-      rest.onTaken(untested(step, now.motions).filter((one) => one !== mode).length === 0);
-    });
+      }),
+    );
   };
   return (
     <>

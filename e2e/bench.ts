@@ -2,6 +2,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { foldCase, type AnyRecordedEntry } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
+import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
 import { v7 } from 'uuid';
 
@@ -99,6 +100,42 @@ const context = { programme, model, zone: 'Europe/Madrid' };
 const fold = await timed(20, () => foldCase(long, context));
 const parse = await timed(20, () => JSON.parse(text) as unknown);
 say('fold of a case of 2 000 entries', fold, 'ms', 'parsing the same entries as JSON', parse);
+
+// best fit over 5 000 models of 12 sizes and 3 axes, against reading the same models as JSON
+const sizes = Array.from({ length: 12 }, (_, i) => `s${i}`);
+const catalogue = Array.from({ length: 5000 }, (_, n) => ({
+  version: 1,
+  sizes,
+  axes: ['girth-above', 'girth-below', 'knee-width'].map((reading, a) => ({
+    reading,
+    resolution: 0,
+    bands: sizes.map((size, i) => {
+      const start = [300, 220, 80][a]! + (n % 37);
+      const stride = [28, 22, 6][a]! + (n % 5) / 2;
+      return { size, from: start + i * stride, to: start + (i + 1) * stride };
+    }),
+  })),
+  between: 'larger' as const,
+  disagree: (['larger', 'primary', 'made-to-measure'] as const)[n % 3]!,
+}));
+const reading = (mean: number) => ({ mean, repeatPart: 1.8, sharedPart: 3, repeats: 2 });
+const body = {
+  'girth-above': reading(462),
+  'girth-below': reading(348),
+  'knee-width': { ...reading(112), sharedPart: 0, alone: 1.5 },
+};
+const stored = JSON.stringify(catalogue);
+const ranked = await timed(10, () =>
+  bestFit(catalogue.map((chart, i) => ({ model: i, chart, readings: body }))),
+);
+const parsed = await timed(10, () => JSON.parse(stored) as unknown);
+say(
+  'best fit over 5 000 models of 12 sizes and 3 axes (aim: under 100)',
+  ranked,
+  'ms',
+  'parsing their charts as JSON',
+  parsed,
+);
 
 // first load: JavaScript over the wire and time to the Bench, against a page without any
 const browser = await chromium.launch({

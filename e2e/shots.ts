@@ -40,7 +40,6 @@ await shoot(page, 'new-case');
 
 for (const [name, stage, file] of [
   ['Antón Freire', 'screen', 'screen'],
-  ['Roi Teixeira', 'screen', 'screen-blocked'],
   ['Xoel Barreiro', 'size', 'size'],
   ['Iria Castrelo', 'set', 'set'],
   ['Noa Pazos', 'shape', 'shape'],
@@ -50,6 +49,23 @@ for (const [name, stage, file] of [
   ['Iria Castrelo', 'review', 'review'],
 ] as const) {
   await openStage(page, clinic, name, stage);
+  await shoot(page, file);
+}
+
+for (const [name, stage, file] of [
+  ['Elvira Rego', 'measure', 'measure-trunk'],
+  ['Xián Pereiro', 'measure', 'measure-neck'],
+  ['Moncho Vilar', 'size', 'size-trunk'],
+] as const) {
+  await openStage(page, clinic, name, stage);
+  await shoot(page, file);
+}
+for (const [path, file] of [
+  ['catalogue', 'catalogue'],
+  ['catalogue/veiga-suave', 'catalogue-model'],
+] as const) {
+  await page.goto(`${clinic.address}/${path}`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, file);
 }
 
@@ -67,11 +83,6 @@ for (const [reading, value] of [
 }
 await page.getByLabel('Girth above right, third reading').waitFor();
 await shoot(page, 'measure');
-
-const dark = await visit({ dark: true });
-await signIn(dark, clinic);
-await openStage(dark, clinic, 'Sabela Outeiro', 'set');
-await shoot(dark, 'set-dark');
 
 const tablet = await visit({ width: 834, height: 1112 });
 await signIn(tablet, clinic);

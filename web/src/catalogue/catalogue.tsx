@@ -215,8 +215,9 @@ function Models({
   more: boolean;
   onMore: () => void;
 }) {
-  'use no memo';
   const data = useMemo(() => rows, [rows]);
+  // what the table answers with must not be kept between renders, and nothing here keeps it
+  // eslint-disable-next-line react-hooks/incompatible-library
   const table = useReactTable({ data, columns: shown, getCoreRowModel: getCoreRowModel() });
   const scroll = useRef<HTMLDivElement>(null);
   const all = table.getRowModel().rows;

@@ -17,7 +17,7 @@ export async function openNewCase(
   await page.getByRole('button', { name: new RegExp(`^${person}`) }).click();
   await pick(page, { name: region });
   if (side) await pick(page, { name: side });
-  await pick(family ? page.getByRole('radiogroup', { name: family }) : page, { name: model });
+  await pick(family ? page.getByRole('radiogroup', { name: family, exact: true }) : page, { name: model });
   await page.getByRole('button', { name: 'Open the case' }).click();
   await page.getByRole('button', { name: 'None of these found' }).click();
   await page.getByRole('heading', { name: 'What does the order say?' }).waitFor();

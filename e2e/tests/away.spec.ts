@@ -18,13 +18,13 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
 
   await clinic.goAway();
   await page.getByRole('button', { name: 'It is marked' }).click();
-  for (const [reading, value] of [
-    ['first', '431'],
-    ['second', '434'],
-    ['first', '345'],
-    ['second', '347'],
+  for (const [girth, reading, value] of [
+    ['above', 'first', '431'],
+    ['above', 'second', '434'],
+    ['below', 'first', '345'],
+    ['below', 'second', '347'],
   ] as const) {
-    await expect(page.getByLabel(`Girth right, ${reading} reading`)).toBeFocused();
+    await expect(page.getByLabel(`Girth ${girth} right, ${reading} reading`)).toBeFocused();
     await page.keyboard.type(value);
     await page.keyboard.press('Enter');
   }

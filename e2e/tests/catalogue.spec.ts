@@ -54,6 +54,11 @@ test('a chart with a finding is told, mended as a new version, duplicated and re
   await page.getByRole('button', { name: 'Save as chart version 2' }).click();
   await expect(page.getByText(/no gaps, no overlaps/)).toBeVisible();
   await expect(page.getByText(/version 2, chart version 2/)).toBeVisible();
+  // the old version stays to be looked at, and cannot be changed
+  await page.getByRole('link', { name: 'Version 1' }).click();
+  await expect(page.getByText('Girth above: 20 mm between 2 and 3 belong to no size.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change the chart' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Version 2' }).click();
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(page.getByRole('heading', { name: 'Veiga Suave (copy)' })).toBeVisible();
   await page.getByRole('button', { name: 'Retire' }).click();

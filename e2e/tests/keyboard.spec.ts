@@ -195,5 +195,5 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.press('/');
   await expect(page.getByRole('searchbox', { name: 'Find a person or a brace' })).toBeFocused();
   await keyboard.type('loira');
-  await expect(page.getByRole('link', { name: 'Carme Loira' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Carme Loira' }).first()).toBeVisible();
 });

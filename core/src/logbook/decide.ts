@@ -19,19 +19,19 @@ const provenance = (state: CaseState, madeFrom: string[]) => ({
 
 /**
  * The size as the chart gives it, or another one with a reason.
- * @param other size than the computed one
+ * @param other size than the computed one; undefined for made to measure in spite of a stock size
  * @param height for a size that comes in more than one
  * @returns undefined while readings are missing
  */
 export function decideSize(
   state: CaseState,
-  other?: { size: string; reason: string },
+  other?: { size: string | undefined; reason: string },
   height?: { height: NonNullable<BodyOf<'size.chosen'>['height']>; reason: string },
 ): BodyOf<'size.chosen'> | undefined {
   const { match, chart, readings } = state.sizing;
   if (match.outcome === 'incomplete') return undefined;
   const computed = match.outcome === 'made-to-measure' ? undefined : match.size;
-  const size = other?.size ?? computed;
+  const size = other ? other.size : computed;
   return {
     ...(size === undefined ? {} : { size }),
     rule: match.rule,

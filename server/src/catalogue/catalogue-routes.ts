@@ -13,7 +13,7 @@ import {
 import { boolean, object, string } from 'yup';
 import { Like, type FindOptionsWhere } from 'typeorm';
 import { startsWith } from '../clinic/people-routes';
-import { modelEntity, type ModelRow } from '../database/entities';
+import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
 import { faulty, notFound, Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route } from '../route';
 import { valid } from '../valid';
@@ -169,6 +169,21 @@ export function catalogueRoutes({ db }: Context): Route[] {
           return register(manager, 'model', model);
         });
         res.status(201).json(pin);
+      },
+    },
+    {
+      method: 'get',
+      path: '/catalogue/models/:id/versions',
+      who: 'catalogue.read',
+      handle: async (req, res) => {
+        const versions = await db.getRepository(registeredEntity).find({
+          where: { sort: 'model', id: String(req.params.id) },
+          order: { version: 'DESC' },
+          select: { hash: true, version: true },
+          take: 200,
+        });
+        if (versions.length === 0) throw notFound('model');
+        res.json({ versions });
       },
     },
     {

@@ -43,6 +43,11 @@ test('a used version is never changed: a change is the next version, and no othe
   await agent.post('/api/catalogue/models').send(changed).expect(201);
   const { body } = await agent.get('/api/catalogue/models?find=xunco-lixeiro');
   expect(body.models).toMatchObject([{ version: 2, name: 'Xunco Lixeiro Novo' }]);
+  const { versions } = (await agent.get('/api/catalogue/models/xunco-lixeiro/versions').expect(200)).body;
+  expect(versions.map(({ version }: { version: number }) => version)).toEqual([2, 1]);
+  const old = await agent.get(`/api/catalogue/model/${versions[1].hash}`).expect(200);
+  expect(old.body.name).toBe('Xunco Lixeiro');
+  await agent.get('/api/catalogue/models/none/versions').expect(404);
 });
 
 test('two who change a model at once: one is taken, the other told', async () => {

@@ -276,3 +276,11 @@ export const useModels = (wanted: ModelsWanted, enabled = true) =>
     placeholderData: (before) => before,
     enabled,
   });
+
+/** Every version of a model, the newest first. */
+export const useVersions = (id: string) =>
+  useQuery({
+    queryKey: ['models', 'versions', id],
+    queryFn: () =>
+      call<{ versions: { hash: string; version: number }[] }>('GET', `/catalogue/models/${id}/versions`),
+  });

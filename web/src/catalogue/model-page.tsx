@@ -4,16 +4,24 @@ import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { lintChart, type Chart, type ChartFinding } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { contentQuery, queries, useCatalogue, useModels, useUser, type ListedModel } from '../api/clinic';
+import {
+  contentQuery,
+  queries,
+  useCatalogue,
+  useModels,
+  useUser,
+  useVersions,
+  type ListedModel,
+} from '../api/clinic';
 import { AwayError, call, RefusedError } from '../api/http';
 import { useUnit } from '../app/preferences';
 import { color, size } from '../app/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
-import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
+import { Page, Row, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printNumber, printReading, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
@@ -54,7 +62,10 @@ export default function ModelPage() {
   const found = useModels({ find: modelId, retired: true });
   const listed = found.data?.pages.flatMap(({ models }) => models).find(({ id }) => id === modelId);
   const families = useCatalogue();
-  const model = useQuery(contentQuery<BraceModel>('model', listed?.hash));
+  const versions = useVersions(modelId).data?.versions ?? [];
+  const [query] = useSearchParams();
+  const older = versions.find(({ version }) => String(version) === query.get('version'))?.hash;
+  const model = useQuery(contentQuery<BraceModel>('model', older ?? listed?.hash));
   const family = families.data?.families.find(({ id }) => id === listed?.programme);
   const programme = useQuery(contentQuery<Programme>('programme', family?.hash));
   if (found.data && !listed)
@@ -66,7 +77,15 @@ export default function ModelPage() {
     );
   if (!listed || !model.data || !programme.data || !family)
     return <Loading away={found.isError || model.isError} />;
-  return <Shown key={listed.hash} listed={listed} model={model.data} programme={programme.data} />;
+  return (
+    <Shown
+      key={`${listed.hash} ${older}`}
+      listed={listed}
+      model={model.data}
+      programme={programme.data}
+      versions={versions.map(({ version }) => version)}
+    />
+  );
 }
 
 const stepOf = (programme: Programme, reading: string): ProtocolStep | undefined =>
@@ -76,17 +95,20 @@ function Shown({
   listed,
   model,
   programme,
+  versions,
 }: {
   listed: ListedModel;
   model: BraceModel;
   programme: Programme;
+  versions: number[];
 }) {
   const user = useUser();
   const navigate = useNavigate();
   const [unit, nextUnit] = useUnit();
   const [editing, setEditing] = useState(false);
   const [said, setSaid] = useState<{ tone: 'good' | 'stop'; text: string }>();
-  const mayWrite = may(user.role, 'catalogue.write');
+  const newest = model.version === listed.version;
+  const mayWrite = newest && may(user.role, 'catalogue.write');
   const usual = Object.fromEntries(
     programme.measuring.flatMap((step) => ('plausible' in step ? [[step.id, step.plausible]] : [])),
   );
@@ -145,6 +167,21 @@ function Shown({
             {t('catalogue.versions', { version: model.version, chart: model.chart.version })}
             {listed.retired && ` · ${t('catalogue.retired')}`}
           </Soft>
+          {versions.length > 1 && (
+            <Row $gap={14} as="nav" aria-label={t('catalogue.allVersions')}>
+              <Small>{t('catalogue.allVersions')}</Small>
+              {versions.map((version) => (
+                <Link
+                  key={version}
+                  to={`/catalogue/${model.id}${version === listed.version ? '' : `?version=${version}`}`}
+                  aria-current={version === model.version ? 'page' : undefined}
+                  aria-label={t('catalogue.versionNumber', { version })}
+                >
+                  {version}
+                </Link>
+              ))}
+            </Row>
+          )}
         </Stack>
         <Row>
           <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>

@@ -1,5 +1,7 @@
+import { may } from '@estribo/core/access';
 import type { Instrument, ReadingUnit } from '@estribo/core/measuring';
 import { Bluetooth, Radio } from 'lucide-react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { useInstrumentsOn } from '../app/preferences';
 import { color, size } from '../app/tokens';
@@ -7,6 +9,7 @@ import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { printDay, printReading, signed, unitSign } from '../parts/print';
+import { Calibration } from './calibration';
 import type { ConnectedInstrument } from './use-instrument';
 
 const Line = styled.div`
@@ -40,7 +43,8 @@ export function InstrumentLine({
   onTake: () => void;
 }) {
   const [on, turn] = useInstrumentsOn();
-  const { unit: length, today } = useWork();
+  const [calibrating, calibrate] = useState(false);
+  const { unit: length, today, user } = useWork();
   if (kind === 'told') return null;
   if (!on)
     return (
@@ -76,9 +80,17 @@ export function InstrumentLine({
       ) : (
         <span>{t(state === 'lost' ? 'instruments.lost' : 'instruments.waits', { name })}</span>
       )}
+      {line && may(user.role, 'instruments.write') && (
+        <Button look="quiet" onPress={() => calibrate(true)}>
+          {t('instruments.calibrate')}
+        </Button>
+      )}
       <Button look="quiet" onPress={() => turn(false)}>
         {t('instruments.disconnect')}
       </Button>
+      {calibrating && line && (
+        <Calibration line={line} sign={unitSign(unit, 'mm')} onClose={() => calibrate(false)} />
+      )}
     </Line>
   );
 }

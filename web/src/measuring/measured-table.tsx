@@ -66,14 +66,14 @@ export function shownReading(at: StepState | undefined, unit: LengthUnit): strin
     case 'posture':
       return at.posture ? `${at.posture.angle}°` : '–';
     case 'motion': {
-      const last = (mode: string) => at.motions.findLast((motion) => motion.mode === mode);
       const said = at.step.modes.flatMap((mode) => {
-        const motion = last(mode);
-        return motion
-          ? [
-              `${named('mode', mode).slice(0, 3)} ${printNeutralZero({ extension: -motion.from || 0, flexion: motion.to })}`,
-            ]
-          : [];
+        const motion = at.motions.findLast((one) => one.mode === mode);
+        if (!motion) return [];
+        const { extension, flexion } = motion.limitReached;
+        const reached = printNeutralZero({ extension: -motion.from || 0, flexion: motion.to });
+        return [
+          `${named('mode', mode).slice(0, 3)} ${reached}${extension || flexion ? ` (${t('setting.notBeyond')})` : ''}`,
+        ];
       });
       return said.length > 0 ? said.join(' · ') : at.step.optional ? t('measuring.optional') : '–';
     }

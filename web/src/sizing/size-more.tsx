@@ -25,6 +25,7 @@ export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }
             : t('sizing.universal')}
         </p>
       )}
+      {chart.supply === 'both' && <p>{t('sizing.alsoMade')}</p>}
       {match.rule === 'extension' && (
         <p>
           <b>{t('sizing.extension', { length: length(extensionEachSide(chart, reading.mean)) })}</b>

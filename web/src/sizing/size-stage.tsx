@@ -27,6 +27,9 @@ const label = (step: MeasuringStep, value: number | undefined, unit: LengthUnit)
   return text ? { label: text } : {};
 };
 
+/** Stands for no stock size among the sizes to choose; no size is called so. */
+const madeToMeasure = ' ';
+
 export default function SizeStage() {
   const { state, unit, user, write } = useWork();
   const { match, chosen, readings, chart } = state.sizing;
@@ -49,7 +52,7 @@ export default function SizeStage() {
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 
   const tall = height ?? heightNow(state.sizing);
-  const take = (different?: { size: string; reason: string }) => {
+  const take = (different?: { size: string | undefined; reason: string }) => {
     if (state.sizing.height && (!tall.height || tall.reason.trim().length < 3))
       return setHeightProblem(t(tall.height ? 'record.reasonNeeded' : 'sizing.sayHeight'));
     const body = decideSize(
@@ -61,7 +64,7 @@ export default function SizeStage() {
   };
   const takeOther = () => {
     if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
-    take({ size: other!, reason: reason.trim() });
+    take({ size: other === madeToMeasure ? undefined : other!, reason: reason.trim() });
   };
 
   return (
@@ -175,7 +178,13 @@ export default function SizeStage() {
           <Rule />
           <Choice
             label={t('sizing.otherSize')}
-            options={chart.sizes.map((size) => ({ value: size, label: size }))}
+            options={[
+              ...chart.sizes.map((size) => ({ value: size, label: size })),
+              // where the maker makes to measure as well, it can be chosen in spite of a stock size
+              ...(chart.supply === 'both'
+                ? [{ value: madeToMeasure, label: t('sizing.madeToMeasure') }]
+                : []),
+            ]}
             value={other}
             onChange={setOther}
           />
@@ -188,7 +197,7 @@ export default function SizeStage() {
           />
           <Row>
             <Button look="main" isDisabled={saving} onPress={takeOther}>
-              {t('sizing.take', { size: other })}
+              {other === madeToMeasure ? t('sizing.takeMadeToMeasure') : t('sizing.take', { size: other })}
             </Button>
             <Button look="quiet" onPress={() => setOther(undefined)}>
               {t('common.cancel')}

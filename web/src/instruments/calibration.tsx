@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { call, RefusedError } from '../api/http';
+import { useWork } from '../case/case-context';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { DayField } from '../parts/day-field';
+import { Dialog } from '../parts/dialog';
+import { Field } from '../parts/field';
+import { Row } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { readQuantity } from '../parts/reading-field';
+import type { InstrumentLine } from './use-instrument';
+
+/** A new calibration of an instrument: its day and its offset. */
+export function Calibration({
+  line,
+  sign,
+  onClose,
+}: {
+  line: InstrumentLine;
+  /** of the instrument's unit */
+  sign: string;
+  onClose: () => void;
+}) {
+  const { today, unit } = useWork();
+  const [day, setDay] = useState<string | undefined>(today);
+  const [offset, setOffset] = useState(String(line.offset));
+  const [problem, setProblem] = useState<{ day?: string; offset?: string; other?: string }>({});
+  const save = async () => {
+    const read = readQuantity(offset, 'count', unit);
+    if (!day || day > today) return setProblem({ day: t('instruments.notLater') });
+    if ('problem' in read) return setProblem({ offset: read.problem });
+    try {
+      await call('PUT', `/instruments/${line.instrument}/calibration`, {
+        calibratedOn: day,
+        offset: read.value,
+      });
+      onClose();
+    } catch (error) {
+      setProblem({
+        other: error instanceof RefusedError ? error.problem.detail : t('instruments.notSaved'),
+      });
+    }
+  };
+  return (
+    <Dialog title={t('instruments.calibrateTitle', { name: line.name })} onClose={onClose}>
+      <p>{t('instruments.calibrateHow')}</p>
+      <Row $align="flex-start">
+        <DayField label={t('instruments.calibratedOn')} value={day} onChange={setDay} problem={problem.day} />
+        <Field
+          label={t('instruments.offset', { unit: sign })}
+          value={offset}
+          onChange={setOffset}
+          problem={problem.offset}
+          maxLength={12}
+        />
+      </Row>
+      {problem.other && (
+        <Notice tone="stop" live>
+          {problem.other}
+        </Notice>
+      )}
+      <Row>
+        <Button look="main" onPress={() => void save()}>
+          {t('instruments.saveCalibration')}
+        </Button>
+        <Button look="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+    </Dialog>
+  );
+}

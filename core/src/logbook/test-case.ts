@@ -117,17 +117,26 @@ export const contextOf = (
   zone: 'Europe/Madrid',
 });
 
+/** Numbers to six digits: what a finer quadrature changes is no change of the record. */
+const rounded = <T>(value: T): T =>
+  JSON.parse(
+    JSON.stringify(value, (_, inner: unknown) =>
+      typeof inner === 'number' ? Math.round(inner * 1e6) / 1e6 : inner,
+    ),
+  ) as T;
+
 /** What the frozen belt is compared by. */
-export const foldedBelt = (state: CaseState) => ({
-  stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
-  readings: state.sizing.readings,
-  match: state.sizing.match,
-  height: state.sizing.height,
-  chosen: state.sizing.chosen?.decided,
-  substitutes: state.measuring.states.flatMap(({ step, substitute }) =>
-    substitute ? [[step.id, substitute]] : [],
-  ),
-});
+export const foldedBelt = (state: CaseState) =>
+  rounded({
+    stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
+    readings: state.sizing.readings,
+    match: state.sizing.match,
+    height: state.sizing.height,
+    chosen: state.sizing.chosen?.decided,
+    substitutes: state.measuring.states.flatMap(({ step, substitute }) =>
+      substitute ? [[step.id, substitute]] : [],
+    ),
+  });
 
 const caseId = '0192c3d4-0000-7000-8000-00000000c0de';
 export const userId = '0192c3d4-0000-7000-8000-0000000000aa';

@@ -1,4 +1,4 @@
-import { normalDensity, normalWithin } from '../statistics';
+import { normalCdf, normalDensity } from '../statistics';
 import { axisBands, type BandEdges } from './band';
 import type { Chart, ChartAxis } from './chart';
 
@@ -54,13 +54,14 @@ export type SizeMatch =
       pointed: { reading: string; size: string | undefined }[];
     };
 
+// written out: Math.hypot is many times slower, and a catalogue asks for it thousands of times
 const uncertaintyOf = ({ repeatPart, sharedPart, alone = 0 }: AxisReading) =>
-  Math.hypot(repeatPart, sharedPart, alone);
+  Math.sqrt(repeatPart * repeatPart + sharedPart * sharedPart + alone * alone);
 
 interface Axis {
   axis: ChartAxis;
   reading: AxisReading;
-  edges: BandEdges[];
+  edges: readonly BandEdges[];
 }
 
 /**
@@ -120,10 +121,11 @@ const supplied = (chart: Chart, decision: Decision): Decision =>
     ? { outcome: 'made-to-measure', rule: 'supply' }
     : decision;
 
-const bandAt = (edges: readonly BandEdges[], value: number): number | undefined => {
-  const at = edges.findIndex(({ from, to }) => value >= from && value < to);
-  return at < 0 ? undefined : at;
-};
+function bandAt(edges: readonly BandEdges[], value: number): number | undefined {
+  for (let at = 0; at < edges.length; at += 1)
+    if (value >= edges[at]!.from && value < edges[at]!.to) return at;
+  return undefined;
+}
 
 /** The size in a two-way table's cell. */
 const sizeAt = (chart: Chart, [row, column]: readonly (number | undefined)[]): string | undefined =>
@@ -131,99 +133,166 @@ const sizeAt = (chart: Chart, [row, column]: readonly (number | undefined)[]): s
 
 type Readings = Readonly<Record<string, AxisReading | undefined>>;
 
-const axesOf = (chart: Chart, readings: Readings): Axis[] =>
-  chart.axes.flatMap((axis) => {
+function axesOf(chart: Chart, readings: Readings): Axis[] {
+  const axes: Axis[] = [];
+  for (const axis of chart.axes) {
     const reading = readings[axis.reading];
-    return reading ? [{ axis, reading, edges: axisBands(chart, axis) }] : [];
-  });
-
-const product = (factors: readonly number[]) => factors.reduce((all, factor) => all * factor, 1);
+    if (reading) axes.push({ axis, reading, edges: axisBands(chart, axis) });
+  }
+  return axes;
+}
 
 /** Beyond so many standard uncertainties a band is neither reached nor left. */
 const far = 8;
 
+/** The bands of one axis within reach of its reading: their place among the sizes and their edges. */
+interface NearBands {
+  mean: number;
+  own: number;
+  shared: number;
+  ks: number[];
+  from: number[];
+  to: number[];
+  /** the probability of each band in its place; 0 for those out of reach */
+  p: number[];
+}
+
+function nearBands(chart: Chart, { reading, edges }: Axis): NearBands {
+  const { mean, repeatPart, sharedPart, alone = 0 } = reading;
+  const reach = far * uncertaintyOf(reading);
+  const near: NearBands = {
+    mean,
+    own: Math.sqrt(repeatPart * repeatPart + alone * alone),
+    shared: sharedPart,
+    ks: [],
+    from: [],
+    to: [],
+    p: new Array<number>(Math.max(edges.length, chart.sizes.length) + 1).fill(0),
+  };
+  // a band without a size of the chart stands in no size's place
+  const inOrder = !chart.table && edges.length === chart.sizes.length;
+  for (let at = 0; at < edges.length; at += 1) {
+    const { size, from, to } = edges[at]!;
+    if (to <= mean - reach || from >= mean + reach) continue;
+    near.ks.push(chart.table || inOrder ? at : chart.sizes.indexOf(size));
+    near.from.push(from);
+    near.to.push(to);
+  }
+  return near;
+}
+
 /**
  * The probability of each size, in the chart's order. Given the shared error z, the axes are independent
  * and p_i(k) is axis i's probability of band k; what neighbouring bands on different axes come to is the
- * chart's rule. Axes two sizes apart and bodies off the chart belong to no size.
+ * chart's rule. Axes two sizes apart and bodies off the chart belong to no size. Only bands within reach of
+ * the readings are looked at: a catalogue is matched in one go.
  */
 function sizeProbabilities(chart: Chart, axes: readonly Axis[]): number[] {
   const { sizes } = chart;
-  const own = axes.map(({ reading }) => Math.hypot(reading.repeatPart, reading.alone ?? 0));
-  // only bands within reach of the reading are looked at: a catalogue is matched in one go
-  const near = axes.map(({ reading, edges }) => {
-    const reach = far * uncertaintyOf(reading);
-    return edges.flatMap((band, at) =>
-      band.to > reading.mean - reach && band.from < reading.mean + reach
-        ? [{ ...band, k: chart.table ? at : sizes.indexOf(band.size) }]
-        : [],
-    );
-  });
-  const none = sizes.map(() => 0);
-  if (near.some((bands) => bands.length === 0)) return none;
-  const p = axes.map(({ edges }) => new Float64Array(Math.max(edges.length, sizes.length) + 1));
-  const place = (z: number) => {
-    for (let i = 0; i < axes.length; i += 1) {
-      const { mean, sharedPart } = axes[i]!.reading;
-      for (const { k, from, to } of near[i]!)
-        p[i]![k] = normalWithin(mean + z * sharedPart, own[i]!, from, to);
-    }
-  };
-  const at = (i: number, k: number) => (k < 0 ? 0 : p[i]![k]!);
-  const every = (k: number) => {
-    let all = 1;
-    for (let i = 0; i < axes.length; i += 1) all *= at(i, k);
-    return all;
-  };
-  const either = (k: number, from: number) => {
-    let all = 1;
-    for (let i = from; i < axes.length; i += 1) all *= at(i, k) + at(i, k + 1);
-    return all;
-  };
-  const ofSize = (k: number): number => {
-    switch (chart.disagree) {
-      case 'larger':
-        return either(k - 1, 0) - every(k - 1);
-      case 'primary': {
-        const rest = product(axes.slice(1).map((_, i) => at(i + 1, k)));
-        return at(0, k) * (axes.length === 1 ? 1 : either(k - 1, 1) + either(k, 1) - rest);
-      }
-      case 'made-to-measure':
-        return every(k);
-    }
-  };
-  const low = Math.min(...near.map((bands) => bands[0]!.k));
-  const high = Math.max(...near.map((bands) => bands.at(-1)!.k)) + 1;
-  const sums = none;
-  const add = (weight: number) => {
-    if (chart.table) {
-      for (const { k: row } of near[0]!)
-        for (const { k: column } of near[1]!) {
-          const size = sizes.indexOf(chart.table[row]![column]!);
-          if (size >= 0) sums[size]! += weight * p[0]![row]! * p[1]![column]!;
-        }
-      return;
-    }
-    for (let k = low; k <= Math.min(high, sizes.length - 1); k += 1) sums[k]! += weight * ofSize(k);
-  };
-  const shared = axes.filter(({ reading }) => reading.sharedPart > 0);
-  if (shared.length === 0) {
-    place(0);
+  const sums = new Array<number>(sizes.length).fill(0);
+  const near: NearBands[] = [];
+  let narrow = Infinity;
+  for (const axis of axes) {
+    const bands = nearBands(chart, axis);
+    if (bands.ks.length === 0) return sums;
+    if (bands.shared > 0) narrow = Math.min(narrow, bands.own / bands.shared);
+    near.push(bands);
+  }
+  const rank = chart.table?.map((row) => row.map((size) => sizes.indexOf(size)));
+  const add = (weight: number): void =>
+    rank ? addCells(rank, near, weight, sums) : addByRule(chart.disagree, near, weight, sums);
+  if (narrow === Infinity) {
+    for (const bands of near) place(bands, 0);
     add(1);
     return sums;
   }
-  // trapezoidal rule: for a smooth integrand that falls off as a normal density it converges faster
-  // than any power of the stride, as long as the stride resolves the narrower of the two errors
-  const narrow = Math.min(
-    ...axes.map(({ reading }, i) => (reading.sharedPart > 0 ? own[i]! / reading.sharedPart : Infinity)),
-  );
-  const stride = Math.min(0.5, Math.max(0.01, narrow / 2));
-  const steps = Math.ceil(6.5 / stride);
+  // trapezoidal rule: for an integrand that is smooth over a width w its error falls as exp(-2 pi^2 w^2/h^2)
+  // with the stride h: three quarters of the narrower error's width leave 1e-15
+  const stride = Math.min(0.5, Math.max(0.01, narrow * 0.75));
+  const steps = Math.ceil(6 / stride);
   for (let step = -steps; step <= steps; step += 1) {
-    place(step * stride);
+    // what shares nothing stays where it is
+    for (const bands of near) if (bands.shared > 0 || step === -steps) place(bands, step * stride);
     add(normalDensity(step * stride) * stride);
   }
   return sums;
+}
+
+/** The probabilities of an axis' bands at one shared error. */
+function place({ mean, own, shared, ks, from, to, p }: NearBands, z: number): void {
+  const at = mean + z * shared;
+  // neighbouring bands meet: what lies below one's upper edge lies below the next one's lower edge
+  let edge = NaN;
+  let below = 0;
+  for (let b = 0; b < ks.length; b += 1) {
+    const under = from[b] === edge ? below : probabilityBelow(from[b]!, at, own);
+    edge = to[b]!;
+    below = probabilityBelow(edge, at, own);
+    p[ks[b]!] = below - under;
+  }
+}
+
+/** P(x < edge) for a normal x; all or nothing without a deviation, an edge belonging to the band above. */
+function probabilityBelow(edge: number, mean: number, deviation: number): number {
+  if (deviation === 0) return mean < edge ? 1 : 0;
+  const z = (edge - mean) / deviation;
+  // beyond this the tail is below what a sum of probabilities can show
+  return z > 8.3 ? 1 : z < -8.3 ? 0 : normalCdf(z);
+}
+
+/** Adds what the cells of a two-way table come to at one shared error. */
+function addCells(
+  rank: readonly (readonly number[])[],
+  [rows, columns]: readonly NearBands[],
+  weight: number,
+  sums: number[],
+): void {
+  for (const row of rows!.ks)
+    for (const column of columns!.ks) {
+      const size = rank[row]![column]!;
+      if (size >= 0) sums[size]! += weight * rows!.p[row]! * columns!.p[column]!;
+    }
+}
+
+/** Adds what the chart's rule makes of the axes' bands at one shared error. */
+function addByRule(
+  disagree: Chart['disagree'],
+  near: readonly NearBands[],
+  weight: number,
+  sums: number[],
+): void {
+  let [low, high] = [Infinity, 0];
+  for (const { ks } of near) {
+    low = Math.min(low, ks[0]!);
+    high = Math.max(high, ks[ks.length - 1]! + 1);
+  }
+  high = Math.min(high, sums.length - 1);
+  for (let k = low; k <= high; k += 1) {
+    if (disagree === 'larger') sums[k]! += weight * (either(near, k - 1, 0) - every(near, k - 1, 0));
+    else if (disagree === 'made-to-measure') sums[k]! += weight * every(near, k, 0);
+    else {
+      const rest = near.length === 1 ? 1 : either(near, k - 1, 1) + either(near, k, 1) - every(near, k, 1);
+      sums[k]! += weight * near[0]!.p[k]! * rest;
+    }
+  }
+}
+
+/** The product over the axes from one on: all in band k. */
+function every(near: readonly NearBands[], k: number, from: number): number {
+  if (k < 0) return 0;
+  let all = 1;
+  for (let i = from; i < near.length; i += 1) all *= near[i]!.p[k]!;
+  return all;
+}
+
+/** The same: each in band k or the next. */
+function either(near: readonly NearBands[], k: number, from: number): number {
+  let all = 1;
+  for (let i = from; i < near.length; i += 1) {
+    const { p } = near[i]!;
+    all *= (k < 0 ? 0 : p[k]!) + p[k + 1]!;
+  }
+  return all;
 }
 
 interface Decision {

@@ -7,7 +7,7 @@ import type { Side } from './side';
 
 // levels of the leg's template: where the malleoli stand, and where the drawing is cut
 const malleoli = -436;
-const cut = -150;
+const cut = -112;
 /** foot length over stature of the template (footLength 0.152 of 1700 mm) */
 const templateFoot = 258;
 

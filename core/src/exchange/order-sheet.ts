@@ -31,7 +31,8 @@ export interface OrderSheet {
   model: { id: string; name: string; maker: string; version: number };
   family: string;
   side: 'left' | 'right' | 'midline';
-  size: string | null;
+  /** absent before a size is decided; null for made to measure */
+  size?: string | null;
   height: string | null;
   lines: SheetLine[];
   /** readings left out, with the reason */
@@ -67,7 +68,7 @@ export function orderSheet(state: CaseState): OrderSheet {
     model: { id: model.id, name: model.name, maker: model.maker, version: model.version },
     family: programme.id,
     side,
-    size: sizing.chosen?.decided.size ?? null,
+    ...(sizing.chosen ? { size: sizing.chosen.decided.size ?? null } : {}),
     height: sizing.chosen?.decided.height ?? null,
     lines: places.flatMap(({ step, side: at, assessed, substitute }): SheetLine[] =>
       !isReading(step) || !assessed || assessed.needs === 'second'

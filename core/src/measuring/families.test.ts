@@ -106,10 +106,14 @@ describe('substitutes', () => {
     expect(state.assessed!.uncertainty).toBeCloseTo(Math.sqrt(84.125), 12);
   });
 
-  test('until the other side is read nothing stands in', () =>
+  test('until the other side is read nothing stands in, and it is the other side that is asked for', () => {
+    const { next } = measuringProgress([above], 'right', { readings: [], skipped });
+    expect([next?.step.id, next?.side]).toEqual(['girth-above', 'left']);
     expect(
-      stepAt(measuringProgress([above], 'right', { readings: [], skipped }).states, 'girth-above', 'right'),
-    ).toMatchObject({ done: false }));
+      stepAt(measuringProgress([above], 'right', { readings: [], skipped }).states, 'girth-above', 'right')
+        ?.assessed,
+    ).toBeUndefined();
+  });
 
   test('taken lying, the reading is asked for and is less certain', () => {
     const lying = girth('girth-waist', 0, { substitute: { how: 'lying', shared: 14 } });

@@ -133,7 +133,10 @@ function stateOf(step: MeasuringStep, side: Side, taken: MeasuringTaken): StepSt
     return {
       ...base,
       ...(assessed && { assessed }),
-      done: (assessed !== undefined && assessed.needs === undefined) || (left && !assessed),
+      // what the other side stands in for is not asked for here: that side is
+      done:
+        (assessed !== undefined && assessed.needs === undefined) ||
+        (!assessed && (left || substitute === 'other-side')),
     };
   }
   switch (step.kind) {
@@ -167,6 +170,5 @@ function fromOtherSide(state: StepState, states: readonly StepState[]): StepStat
   return {
     ...state,
     assessed: { ...other, sharedPart, uncertainty: Math.hypot(other.repeatPart, sharedPart) },
-    done: true,
   };
 }

@@ -14,6 +14,7 @@ export const spineBivalve: Programme = {
     { kind: 'stance', id: 'supine', stance: 'supine' },
     mark('sternal-notch'),
     mark('waist'),
+    mark('hips-greatest-girth'),
     mark('pubic-symphysis'),
     girth('girth-chest', 'chest', 0, [450, 1800], {
       tolerance: 12,
@@ -27,7 +28,7 @@ export const spineBivalve: Programme = {
       shared: 8,
       ofStature: 0.51,
     }),
-    girth('girth-hips', 'hips-greatest-girth', 0, [500, 1900], {
+    girth('girth-hips-greatest', 'hips-greatest-girth', 0, [500, 1900], {
       tolerance: 12,
       withinPerson: 6,
       shared: 8,
@@ -50,7 +51,7 @@ export const spineBivalve: Programme = {
       ofStature: 0.195,
     }),
   ],
-  axes: ['girth-chest', 'girth-waist', 'girth-hips', 'notch-to-symphysis'],
+  axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
   sequence: [],
   checks: [],
 };

@@ -283,7 +283,7 @@ export const otherFamilies: readonly BraceModel[] = [
     axes: [
       axis('girth-chest', ['made'], [500, 1500]),
       axis('girth-waist', ['made'], [450, 1500]),
-      axis('girth-hips', ['made'], [550, 1600]),
+      axis('girth-hips-greatest', ['made'], [550, 1600]),
       axis('notch-to-symphysis', ['made'], [300, 650]),
     ],
     between: 'larger',

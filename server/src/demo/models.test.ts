@@ -39,6 +39,7 @@ const men = [cisMaleAdult32, cisMaleAdult40, cisMaleAdult50];
 const taken: Record<string, (body: Record<string, number>) => number | undefined> = {
   'girth-waist': ({ waist }) => waist,
   'girth-hips': ({ seat }) => seat,
+  'girth-hips-greatest': ({ seat }) => seat,
   'girth-chest': ({ chest }) => chest,
   'girth-upper-arm': ({ biceps }) => biceps,
   'girth-malleoli': ({ ankle }) => ankle,

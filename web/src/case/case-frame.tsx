@@ -103,6 +103,12 @@ const FigurePlace = styled.figure`
   grid-template-rows: minmax(0, 1fr) auto;
 `;
 
+/** Lined as the outline it stands for. */
+const Laid = styled.span<{ $kind: Overlay }>`
+  border-bottom: 2px ${({ $kind }) => ($kind === 'other' ? 'dashed' : 'dotted')}
+    ${({ $kind }) => color($kind === 'other' ? 'river' : 'ochre')};
+`;
+
 const Overlays = styled.div`
   padding-right: 12px;
   font-size: ${size.small};
@@ -242,7 +248,7 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
                     setOverlay(on ? [...overlay, kind] : overlay.filter((one) => one !== kind))
                   }
                 >
-                  {t(kind === 'other' ? 'figure.otherSide' : 'figure.lastVisit')}
+                  <Laid $kind={kind}>{t(kind === 'other' ? 'figure.otherSide' : 'figure.lastVisit')}</Laid>
                 </Tick>
               ))}
             </Overlays>

@@ -38,7 +38,7 @@ const Table = styled.table`
     color: ${color('soft')};
   }
   & input {
-    width: 110px;
+    width: 150px;
     min-height: 44px;
     border: 1px solid ${color('edge')};
     border-radius: 4px;

@@ -104,7 +104,7 @@ function StepMark({
               )
             );
           })}
-          {step.distance !== 0 && (
+          {step.distance !== 0 && label && (
             <Rise lane={lane} views={views} from={from} to={level} label={label} strong={strong} ink={ink} />
           )}
         </>
@@ -350,10 +350,14 @@ function Length({
     .filter(([, y]) => y >= Math.min(from[1], to[1]) - 8 && y <= Math.max(from[1], to[1]) + 8)
     .map(([x]) => x);
   const right = Math.max(...between, from[0], to[0]);
-  const x = Math.min(right + 16, 450);
+  // two places one above the other: the line runs through both
+  const inLine = Math.abs(from[0] - to[0]) < 14;
+  const x = inLine ? (from[0] + to[0]) / 2 : Math.min(right + 14, 462);
   return (
     <g stroke={ink} fill="none">
-      <path d={`M${from[0]} ${from[1]}H${x + 8}M${to[0]} ${to[1]}H${x + 8}`} strokeDasharray="1.5 4" />
+      {!inLine && (
+        <path d={`M${from[0]} ${from[1]}H${x + 8}M${to[0]} ${to[1]}H${x + 8}`} strokeDasharray="1.5 4" />
+      )}
       <Dimension x={x} y0={from[1]} y1={to[1]} label={label} ink={ink} strong={strong} />
       {[from, to].map(([cx, cy], i) => (
         <circle key={i} cx={cx} cy={cy} r={3.5} fill={strong ? ink : color('sheet')} strokeWidth={1.6} />

@@ -15,7 +15,7 @@ import { language, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { printReading, unitSign } from '../parts/print';
 import { useSaving } from '../parts/use-saving';
 
 const litres = new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
@@ -72,7 +72,7 @@ function spineArc(states: readonly StepState[]): { angle: number; index: number 
 
 /** The clinic's own deviation for the step, offered once it has pairs enough. */
 export function OwnPrecision({ at }: { at: StepState }) {
-  const { state, unit, write } = useWork();
+  const { state, write } = useWork();
   const [saving, save] = useSaving();
   const { step } = at;
   const own = useOwnRepeatability(isReading(step) ? protocolOf(step) : undefined);
@@ -80,7 +80,8 @@ export function OwnPrecision({ at }: { at: StepState }) {
   const used = state.measuring.precisions.findLast((one) => one.step === step.id);
   if (used) return <Soft>{t('measuring.ownUsed', { pairs: used.pairs })}</Soft>;
   if (!own) return null;
-  const print = (value: number) => printReading(value, unitOf(step), unit);
+  // a deviation is smaller than what a reading is printed to
+  const print = (value: number) => `${value.toFixed(1)} ${unitSign(unitOf(step), 'mm')}`;
   return (
     <Row>
       <Soft style={{ flex: 1, minWidth: 220 }}>

@@ -113,7 +113,9 @@ function layerFor(
     marks: [],
     steps: shown.map((state) => {
       const assessed = state.assessed?.needs === 'second' ? undefined : state.assessed;
-      const label = figureLabel(state.step, assessed?.mean, unit);
+      // what may be left open is not dimensioned until it is asked for
+      const quiet = state.step.optional && !state.done && state.step.id !== now.step.id;
+      const label = quiet ? undefined : figureLabel(state.step, assessed?.mean, unit);
       return {
         step: state.step,
         state: !finished && state.step.id === now.step.id ? 'now' : state.done ? 'done' : 'ahead',

@@ -349,7 +349,7 @@ export const en = {
     },
     postureHow: 'Goniometer on the {{joint}} at {{angle}}°, within {{tolerance}}°.',
     motionHow:
-      'By goniometer, neutral zero: {{first}}, zero, {{last}}. For example 40-0-60; 0-20-90 when zero is not reached.',
+      'By goniometer, neutral zero: {{first}}, zero, {{last}}. For example 5-0-130; 0-20-90 when zero is not reached.',
     motionWindow: 'Ordered: {{window}}.',
     side: 'on the {{side}}',
     allTaken: 'Everything is measured',
@@ -482,6 +482,7 @@ export const en = {
   sheet: {
     print: 'Print, or save as PDF',
     nothing: 'Nothing has been read yet.',
+    undecided: 'no size decided yet',
     reading: 'Reading',
     landmark: 'Landmark',
     posture: 'Posture',
@@ -672,7 +673,8 @@ export const en = {
     sisters: 'Sister families too',
     estimatedReadings: 'from readings at other distances, estimated',
     noModels: 'No other model.',
-    chooseModel: 'Open a new case with it',
+    chooseModel: 'Open a new case for this person',
+    thisModel: 'this one',
     outOfRange: 'out of range: {{why}}',
     missingReadings: 'not measured: {{readings}}',
     sheet: 'Order sheet',

@@ -17,7 +17,7 @@ const Name = styled(Label)<{ $hidden: boolean }>`
   ${({ $hidden }) => $hidden && 'position: absolute; clip-path: inset(50%);'}
 `;
 
-const Box = styled.div<{ $small: boolean; $narrow: boolean }>`
+const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean }>`
   display: flex;
   align-items: baseline;
   gap: 6px;
@@ -25,7 +25,8 @@ const Box = styled.div<{ $small: boolean; $narrow: boolean }>`
   border-radius: 4px;
   background: ${color('sheet')};
   padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
-  width: ${({ $small, $narrow }) => ($narrow ? '116px' : $small ? '140px' : '212px')};
+  width: ${({ $small, $narrow, $long }) =>
+    $narrow ? '116px' : $small ? '140px' : $long ? '264px' : '212px'};
   height: ${({ $small }) => ($small ? '48px' : '64px')};
   align-items: center;
   &:focus-within {
@@ -140,7 +141,7 @@ export function ReadingField({
   return (
     <Frame value={value} onChange={onChange} isInvalid={problem !== undefined}>
       <Name $hidden={hideLabel}>{label}</Name>
-      <Box $small={small} $narrow={hideLabel}>
+      <Box $small={small} $narrow={hideLabel} $long={kind === 'text'}>
         <Input
           ref={input}
           data-reading={kind}

@@ -76,6 +76,7 @@ export function BestFit() {
                 {fit.model.name}, {fit.model.maker}{' '}
                 <Small>
                   {programmeTitle(fit.family)}
+                  {fit.model.hash === state.modelPin.hash ? ` · ${t('sizing.thisModel')}` : ''}
                   {fit.estimated ? ` · ${t('sizing.estimatedReadings')}` : ''}
                 </Small>
                 <br />

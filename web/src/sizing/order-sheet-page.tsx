@@ -87,7 +87,11 @@ export default function OrderSheetPage() {
             {sheet.model.name}, {sheet.model.maker}
             {state.model.invented ? ` (${t('common.invented')})` : ''}:{' '}
             <b>
-              {sheet.size ? t('case.size', { size: sheet.size }) : t('sizing.madeToMeasure')}
+              {!state.sizing.chosen
+                ? t('sheet.undecided')
+                : sheet.size
+                  ? t('case.size', { size: sheet.size })
+                  : t('sizing.madeToMeasure')}
               {sheet.height ? `, ${named('heights', sheet.height)}` : ''}
             </b>
             {state.model.sided && sheet.side !== 'midline'

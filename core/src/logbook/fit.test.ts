@@ -1,5 +1,6 @@
 import type { BraceModel } from '../programmes';
 import { foldCase } from './fold/fold-case';
+import { decideSize } from './decide';
 import { fitModels } from './fit';
 import { testContext, testLogbook } from './test-case';
 
@@ -49,4 +50,14 @@ test('what the body does not fit comes last and says by how much', () => {
     margin: -163,
     decides: 'girth-below',
   });
+});
+
+test('made to measure is chosen in spite of a stock size, with the reason and what was computed', () => {
+  expect(decideSize(state, { size: undefined, reason: 'ordered by the ward' })).toMatchObject({
+    computed: 'M',
+    reason: 'ordered by the ward',
+    probability: 0,
+  });
+  expect(decideSize(state, { size: undefined, reason: 'x' })!.size).toBeUndefined();
+  expect(decideSize(state)).toMatchObject({ size: 'M', rule: 'inside' });
 });

@@ -1,0 +1,225 @@
+import type { BraceModel, Programme } from '@estribo/core/programmes';
+import { programmes } from '@estribo/core/programmes';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { contextOf } from '../../../core/src/logbook/test-case';
+import { queries, type ListedModel } from '../api/clinic';
+import Catalogue from './catalogue';
+import FamilyPage from './family-page';
+import { ImportCharts } from './import-charts';
+import ModelPage from './model-page';
+
+const sizes = ['S', 'M'];
+const { model, programme } = contextOf('ankle-stabiliser', {
+  sizes,
+  axes: [
+    {
+      reading: 'heel-width',
+      resolution: 0,
+      bands: [
+        { size: 'S', from: 50, to: 58 },
+        { size: 'M', from: 60, to: 70 },
+      ],
+    },
+  ],
+  between: 'larger',
+  disagree: 'primary',
+});
+const listed: ListedModel = {
+  id: model.id,
+  version: 1,
+  hash: 'm'.repeat(64),
+  name: model.name,
+  maker: model.maker,
+  programme: programme.id,
+  region: 'ankle',
+  invented: true,
+  sizes: 2,
+  findings: 1,
+  retired: false,
+};
+
+let sent: { method: string; path: string; body: unknown }[] = [];
+let role = 'orthotist';
+let models: ListedModel[] = [listed];
+let answerTo: (method: string, path: string) => Response | undefined = () => undefined;
+
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+beforeEach(() => {
+  [sent, role, models, answerTo] = [[], 'orthotist', [listed], () => undefined];
+  queries.clear();
+  globalThis.fetch = (async (input: RequestInfo | URL, init?: RequestInit) => {
+    const path = String(input).replace(/^\/api/, '');
+    const method = init?.method ?? 'GET';
+    if (method !== 'GET') sent.push({ method, path, body: JSON.parse(String(init?.body)) as unknown });
+    const own = answerTo(method, path);
+    if (own) return own;
+    if (path === '/session')
+      return json({ user: { id: 'u', name: 'Ana', role }, clinic: { name: 'Ribanova', zone: 'UTC' } });
+    if (path === '/catalogue')
+      return json({ families: [{ id: programme.id, version: 1, hash: 'p', region: 'ankle' }] });
+    if (path.startsWith('/catalogue/models/') && path.endsWith('/versions'))
+      return json({ versions: [{ version: 1, hash: listed.hash }] });
+    if (path.startsWith('/catalogue/models')) return json({ models, more: false });
+    if (path.startsWith('/catalogue/model/')) return json(model);
+    if (path.startsWith('/catalogue/programme/')) return json(programme);
+    return json({});
+  }) as typeof fetch;
+});
+
+async function show(at: string, element: React.ReactNode, path = at) {
+  await queries.prefetchQuery({
+    queryKey: ['session'],
+    queryFn: async () => (await fetch('/api/session')).json() as Promise<unknown>,
+  });
+  render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter initialEntries={[at]}>
+        <Routes>
+          <Route path={path} element={element} />
+          <Route path="*" element={<p>elsewhere</p>} />
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  await act(async () => {});
+  return userEvent.setup();
+}
+
+test('the list counts its models, and the families can be copied', async () => {
+  await show('/catalogue', <Catalogue />);
+  const table = await screen.findByRole('table', { name: 'Models' });
+  expect(table.getAttribute('aria-rowcount')).toBe('2');
+  expect(screen.getByRole('link', { name: 'Copy as our own: ankle stabiliser' })).toBeTruthy();
+});
+
+test('an empty answer is said; a reader cannot import or copy', async () => {
+  role = 'reader';
+  models = [];
+  await show('/catalogue', <Catalogue />);
+  expect(await screen.findByText('No model begins so.')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Import CSV' })).toBeNull();
+  expect(screen.queryByRole('link', { name: /Copy as our own/ })).toBeNull();
+});
+
+test('reception has no catalogue', async () => {
+  role = 'reception';
+  await show('/catalogue', <Catalogue />);
+  expect(screen.getByText('Your role reads this; it does not write it.')).toBeTruthy();
+});
+
+// jsdom's files cannot be read as text yet
+File.prototype.text ??= function text(this: File) {
+  return new Promise((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.readAsText(this);
+  });
+};
+
+const choose = async (user: ReturnType<typeof userEvent.setup>) =>
+  user.upload(
+    document.querySelector<HTMLInputElement>('input[type=file]')!,
+    new File(['a,b'], 'charts.csv', { type: 'text/csv' }),
+  );
+
+test.each([
+  [() => json({ imported: [{}, {}], unchanged: 1 }), '2 models brought in. 1 was the same as before.'],
+  [() => json({ title: 'x', status: 413, detail: 'Send less at once.' }, 413), 'Send less at once.'],
+  [() => json({}, 502), /does not answer. Nothing was brought in/],
+])('an import ends in one of its ways', async (answer, said) => {
+  answerTo = (method) => (method === 'POST' ? answer() : undefined);
+  const user = await show('/', <ImportCharts onClose={() => {}} />);
+  await choose(user);
+  expect(await screen.findByText(said)).toBeTruthy();
+  expect(sent).toEqual([{ method: 'POST', path: '/catalogue/import', body: { csv: 'a,b' } }]);
+});
+
+test('faults of an import stand by row and column', async () => {
+  answerTo = (method) =>
+    method === 'POST'
+      ? json(
+          {
+            title: 'Not imported',
+            status: 422,
+            detail: 'Nothing.',
+            rows: [{ row: 4, column: 'to', fault: 'not-a-number', detail: 'four' }],
+          },
+          422,
+        )
+      : undefined;
+  const user = await show('/', <ImportCharts onClose={() => {}} />);
+  await choose(user);
+  expect((await screen.findByRole('row', { name: /^4 to/ })).textContent).toBe('4tois no number: four');
+});
+
+const modelPage = () => show(`/catalogue/${model.id}`, <ModelPage />, '/catalogue/:modelId');
+
+test('a chart with a gap is told, drawn as a ruler, and mended as the next version', async () => {
+  const user = await modelPage();
+  expect(await screen.findByText('Heel width: 2 mm between S and M belong to no size.')).toBeTruthy();
+  expect(screen.getByRole('img', { name: 'S: 50 – 58; M: 60 – 70' })).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Change the chart' }));
+  const field = screen.getByLabelText('Heel width, M, from');
+  await user.clear(field);
+  await user.type(field, 'wide');
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  expect(sent).toEqual([]);
+  expect(field.getAttribute('aria-invalid')).toBe('true');
+  await user.clear(field);
+  await user.type(field, '5,8 cm');
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  const { body } = sent[0] as { body: BraceModel };
+  expect([body.version, body.chart.version, body.chart.axes[0]!.bands[1]]).toEqual([
+    2,
+    2,
+    { size: 'M', from: 58, to: 70 },
+  ]);
+});
+
+test('what the server refuses is said and nothing is lost', async () => {
+  answerTo = (method) =>
+    method === 'PUT' ? json({ title: 'x', status: 404, detail: 'There is no model here.' }, 404) : undefined;
+  const user = await modelPage();
+  await user.click(await screen.findByRole('button', { name: 'Retire' }));
+  expect(await screen.findByText('There is no model here.')).toBeTruthy();
+});
+
+test('a model that is not there says so', async () => {
+  models = [];
+  await modelPage();
+  expect(await screen.findByText('There is no such model here.')).toBeTruthy();
+});
+
+test('a family is copied with its own tolerance and rule; a title and numbers are asked for', async () => {
+  const user = await show('/catalogue/families/p', <FamilyPage />, '/catalogue/families/:hash');
+  const title = await screen.findByLabelText('Title');
+  await user.clear(title);
+  const tolerance = screen.getByLabelText('Heel width, Two readings may differ by');
+  await user.clear(tolerance);
+  await user.type(tolerance, '0');
+  await user.click(screen.getByRole('button', { name: 'Save it as our own' }));
+  expect(screen.getByText('Give it a title.')).toBeTruthy();
+  await user.type(title, 'Our stabiliser');
+  await user.click(screen.getByRole('button', { name: 'Save it as our own' }));
+  expect(tolerance.getAttribute('aria-invalid')).toBe('true');
+  await user.clear(tolerance);
+  await user.type(tolerance, '2');
+  await user.click(screen.getByRole('radio', { name: 'the smaller' }));
+  await user.click(screen.getByRole('button', { name: 'Save it as our own' }));
+  const { body } = sent[0] as { body: Programme };
+  const shipped = programmes.find(({ id }) => id === 'ankle-stabiliser')!;
+  expect(body).toMatchObject({
+    title: 'Our stabiliser',
+    base: 'ankle-stabiliser',
+    version: 1,
+    between: 'smaller',
+  });
+  expect(body.id).toMatch(/^own-ankle-stabiliser-/);
+  const step = body.measuring.find(({ id }) => id === 'heel-width');
+  expect(step).toEqual({ ...shipped.measuring.find(({ id }) => id === 'heel-width'), tolerance: 2 });
+});

@@ -254,6 +254,7 @@ describe('a reading that is odd is asked about', () => {
     [4520, 'digit-too-many', 452],
     [45.2, 'digit-too-few', 452],
     [178, 'inches', 452.12],
+    [17.8, 'inches', 452.12],
   ] as const)('%d mm: %s, %d would be meant', (value, slip, meant) => {
     const question = ask(value, read('girth-above', 'left', 450, 452))!;
     expect(question.against).toBe('other-side');

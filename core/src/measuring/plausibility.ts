@@ -85,7 +85,9 @@ export function questionReading(
 const slips: readonly [Slip, number][] = [
   ['digit-too-many', 1 / 10],
   ['digit-too-few', 10],
+  // typed in a field of centimetres, or of millimetres
   ['inches', millimetresPerInch / 10],
+  ['inches', millimetresPerInch],
   ['centimetres', 10 / millimetresPerInch],
 ];
 

@@ -6,7 +6,7 @@ export type Face = 'front' | 'back' | 'medial' | 'lateral';
 /** Something drawn on the limb, touched there or in the work. */
 export interface FigureMark {
   id: string;
-  kind: 'tape' | 'strap' | 'pad' | 'scar' | 'bend' | 'spot';
+  kind: 'strap' | 'pad' | 'scar' | 'bend' | 'spot';
   /** middle, from the middle of the kneecap, proximal positive */
   level: Millimetres;
   /** for what has a length: its lower and upper end */

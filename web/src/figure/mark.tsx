@@ -5,7 +5,7 @@ import { bandPath, edgesAt, uprightOffset, type Scale, type View } from './proje
 
 const markInk = { now: 'river', done: 'saddle', ahead: 'edge', bad: 'madder' } as const;
 
-/** A tape, strap, pad, scar, bend or spot on the limb. */
+/** A strap, pad, scar, bend or spot on the limb. */
 export function Mark({
   scale,
   mark,
@@ -29,23 +29,6 @@ export function Mark({
   const touch = onSelect ? { 'data-touch': true, onClick: onSelect } : {};
   const { medial, lateral, front: fore, back } = form.edges(mark.level);
   switch (mark.kind) {
-    case 'tape': {
-      const thick = strong ? 8 : 4.5;
-      return (
-        <g {...touch} aria-hidden>
-          <path
-            d={bandPath(scale, front, edges.front[0] - 2, edges.front[1] + 2, mark.level, thick)}
-            fill={ink}
-            opacity={strong ? 1 : 0.55}
-          />
-          <path
-            d={bandPath(scale, outer, edges.outer[0] - 2, edges.outer[1] + 2, mark.level, thick)}
-            fill={ink}
-            opacity={strong ? 1 : 0.55}
-          />
-        </g>
-      );
-    }
     case 'strap': {
       const seen = mark.face !== 'back';
       const x = outer.axis + (seen ? fore : -back) * outer.facing * scale.perMm;

@@ -39,6 +39,11 @@ const bounds = (points: readonly Point[]) => {
   return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys), high: Math.max(...ys) };
 };
 
+const middleOf = (points: readonly Point[]): number => {
+  const { left, right } = bounds(points);
+  return (left + right) / 2;
+};
+
 /** Views side by side on one scale, levels in line. */
 function placeViews(views: readonly BodyView[]): PlacedView[] {
   const boxes = views.map(({ skin }) => bounds(skin));
@@ -144,14 +149,7 @@ export function RegionFigure({
                 </text>
               );
             })}
-            <text
-              x={(() => {
-                const box = bounds(one.view.skin);
-                return one.project([(box.left + box.right) / 2, 0])[0];
-              })()}
-              y={height - 12}
-              textAnchor="middle"
-            >
+            <text x={one.project([middleOf(one.view.skin), 0])[0]} y={height - 12} textAnchor="middle">
               {named('figure', one.view.id)}
             </text>
           </g>

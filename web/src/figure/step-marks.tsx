@@ -1,6 +1,7 @@
 import { landmarkLevel, type BodyView, type Landmark, type Point, type Region } from '@estribo/core/anatomy';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import { color } from '../app/tokens';
+import { named } from '../messages';
 import type { FigureStep } from './layer';
 
 /** A view with its place in the drawing. */
@@ -105,7 +106,16 @@ function StepMark({
             );
           })}
           {step.distance !== 0 && label && (
-            <Rise lane={lane} views={views} from={from} to={level} label={label} strong={strong} ink={ink} />
+            <Rise
+              lane={lane}
+              name={strong ? named('landmarks', step.from) : undefined}
+              views={views}
+              from={from}
+              to={level}
+              label={label}
+              strong={strong}
+              ink={ink}
+            />
           )}
         </>
       );
@@ -232,6 +242,7 @@ function Band({
 /** How far a tape lies from its mark, dimensioned beside the first view. */
 function Rise({
   lane,
+  name,
   views,
   from,
   to,
@@ -240,6 +251,8 @@ function Rise({
   strong,
 }: {
   lane: number;
+  /** the landmark it is counted from, while it is asked for */
+  name: string | undefined;
   views: readonly PlacedView[];
   from: number;
   to: number;
@@ -268,6 +281,11 @@ function Rise({
         strokeDasharray="1.5 4"
       />
       <Dimension x={x} y0={y0} y1={y1} label={label} ink={ink} strong={strong} />
+      {name && (
+        <text x={x0 + 5} y={y0 + (y1 < y0 ? 15 : -5)} style={{ fill: ink, stroke: 'none' }}>
+          {name}
+        </text>
+      )}
     </g>
   );
 }
@@ -360,7 +378,14 @@ function Length({
       )}
       <Dimension x={x} y0={from[1]} y1={to[1]} label={label} ink={ink} strong={strong} />
       {[from, to].map(([cx, cy], i) => (
-        <circle key={i} cx={cx} cy={cy} r={3.5} fill={strong ? ink : color('sheet')} strokeWidth={1.6} />
+        <g key={i}>
+          <circle cx={cx} cy={cy} r={3.5} fill={strong ? ink : color('sheet')} strokeWidth={1.6} />
+          {strong && (
+            <text x={cx - 8} y={cy + 4} textAnchor="end" style={{ fill: ink, stroke: 'none' }}>
+              {named('landmarks', i === 0 ? step.from : step.to)}
+            </text>
+          )}
+        </g>
       ))}
     </g>
   );

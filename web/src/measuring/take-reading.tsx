@@ -303,7 +303,10 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
         ...reached,
         limitReached: tested.test.limitReached,
       }),
-    );
+    ).then((taken) => {
+      // another one was still on its way: what was typed is not lost
+      if (!taken) type(typed);
+    });
   };
   return (
     <>

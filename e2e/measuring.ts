@@ -25,6 +25,28 @@ export async function openNewCase(
   await page.getByRole('heading', { level: 1 }).waitFor();
 }
 
+/** What the Measure stage asks for at one instant, read in one go: nothing is waited for. */
+const askedFor = (page: Page) =>
+  page.getByRole('main').evaluate((main) => {
+    const text = (element: Element | null | undefined) => element?.textContent?.trim() ?? '';
+    const field = main.querySelector<HTMLInputElement>('input[data-reading]');
+    const buttons = [...main.querySelectorAll('button')].map(text);
+    return {
+      finished: [...main.querySelectorAll('h1, h2, h3')].some(
+        (heading) => text(heading) === 'Everything is measured',
+      ),
+      title: text(main.querySelector('h1')),
+      side: [...main.querySelectorAll('p')].map(text).find((words) => /^on the (left|right)$/.test(words)),
+      label: field && text(document.getElementById(field.getAttribute('aria-labelledby')!.split(' ')[0]!)),
+      typed: field?.value ?? '',
+      confirm: buttons.some((words) => /^(It is marked|It is so)$/.test(words)),
+      questioned: buttons.includes('It is right: take it'),
+    };
+  });
+
+const sameStep = (a: Awaited<ReturnType<typeof askedFor>>, b: typeof a) =>
+  a.finished === b.finished && a.title === b.title && a.side === b.side && a.label === b.label;
+
 /**
  * Takes every step as it is asked for, as a user would, until everything is measured.
  * @param values what is typed for a label that begins so; marks and postures need none
@@ -34,51 +56,37 @@ export async function measureAll(page: Page, values: Record<string, readonly str
   const asked: string[] = [];
   const counts = new Map<string, number>();
   const main = page.getByRole('main');
-  const finished = page.getByRole('heading', { name: 'Everything is measured' });
   const confirm = main.getByRole('button', { name: /^(It is marked|It is so)$/ });
-  const field = main.locator('input[data-reading]').first();
-  const now = async () => {
-    if (await finished.isVisible()) return 'finished';
-    const title = (await main.getByRole('heading', { level: 1 }).textContent()) ?? '';
-    const side =
-      (await main.getByText(/^on the (left|right)$/).count()) > 0
-        ? await main
-            .getByText(/^on the (left|right)$/)
-            .first()
-            .textContent()
-        : '';
-    const label = (await field.count()) > 0 ? await labelOf(page) : 'confirm';
-    return `${title} | ${side} | ${label}`;
-  };
-  const questioned = main.getByRole('button', { name: 'It is right: take it' });
+  const takeIt = main.getByRole('button', { name: 'Take it', exact: true });
+  const soon = { intervals: [100, 250, 500, 1000, 2000], timeout: 40_000 };
   for (let guard = 0; guard < 120; guard += 1) {
-    await expect(finished.or(confirm).or(field).first()).toBeVisible();
-    const before = await now();
-    if (before === 'finished') return asked;
-    const marks = await confirm.isVisible();
-    if (!marks) {
-      const label = await labelOf(page);
-      asked.push(label);
-      const key = Object.keys(values).find((start) => label.startsWith(start));
-      if (!key) throw new Error(`nothing to type for "${label}"`);
+    await expect(async () => {
+      const { finished, confirm, label } = await askedFor(page);
+      expect(finished || confirm || label !== null).toBe(true);
+    }).toPass(soon);
+    const before = await askedFor(page);
+    if (before.finished) return asked;
+    if (before.label !== null) {
+      asked.push(before.label);
+      const key = Object.keys(values).find((start) => before.label!.startsWith(start));
+      if (!key) throw new Error(`nothing to type for "${before.label}"`);
       const count = counts.get(key) ?? 0;
       counts.set(key, count + 1);
-      await field.fill(values[key]![count % values[key]!.length]!);
+      await main
+        .locator('input[data-reading]')
+        .first()
+        .fill(values[key]![count % values[key]!.length]!);
     }
-    const press = marks ? confirm : main.getByRole('button', { name: 'Take it', exact: true });
+    const press = before.label === null ? confirm : takeIt;
     await press.click();
     await expect(async () => {
-      if (await questioned.isVisible()) throw new Error(`what was typed at "${before}" is questioned`);
-      // pressed while the last one was still on its way: what was typed stays, and it is pressed again
-      if ((await now()) === before && (marks || (await field.inputValue()) !== '')) await press.click();
-      expect(await now()).not.toBe(before);
-    }).toPass({ intervals: [100, 250, 500, 1000, 2000], timeout: 40_000 });
+      const now = await askedFor(page);
+      if (now.questioned) throw new Error(`what was typed for "${before.label}" is questioned`);
+      if (!sameStep(now, before)) return;
+      // pressed while the last one was still on its way: it is pressed again
+      if (before.label === null || now.typed !== '') await press.click({ timeout: 500 });
+      expect(sameStep(await askedFor(page), before)).toBe(false);
+    }).toPass(soon);
   }
   throw new Error('the measuring does not end');
 }
-
-const labelOf = async (page: Page): Promise<string> => {
-  const field = page.getByRole('main').locator('input[data-reading]').first();
-  const id = await field.getAttribute('aria-labelledby');
-  return (await page.locator(`[id="${id!.split(' ')[0]}"]`).textContent()) ?? '';
-};

@@ -42,10 +42,13 @@ export class DatabaseSessionStore extends Store {
     );
   }
 
-  override touch(sid: string, session: SessionData, done: () => void = () => {}): void {
+  override touch(sid: string, session: SessionData, done: Done = () => {}): void {
     if (this.moved.has(sid)) return done();
     this.moved.set(sid, true);
-    this.rows.update({ sid }, { expiresAt: this.expiry(session) }).then(done, done);
+    this.rows.update({ sid }, { expiresAt: this.expiry(session) }).then(
+      () => done(),
+      (error: unknown) => done(error),
+    );
   }
 
   /** Removes what has expired. */

@@ -1,3 +1,4 @@
+import type { SessionData } from 'express-session';
 import request from 'supertest';
 import { createApp } from '../app';
 import { sessionEntity } from '../database/entities';
@@ -74,6 +75,21 @@ test('a session ends after twelve hours and is swept', async () => {
   expect((await agent.get('/api/people')).status).toBe(401);
   await new DatabaseSessionStore(clinic.context.db, () => time).sweep();
   expect(await clinic.context.db.getRepository(sessionEntity).count()).toBe(0);
+  time = new Date('2026-11-24T09:00:00Z');
+});
+
+test('a request moves the end of its session, and reports no error by it', async () => {
+  const agent = request.agent(clinic.app);
+  await agent.post('/api/session').send({ login: 'reader', password: testPassword });
+  const sessions = clinic.context.db.getRepository(sessionEntity);
+  const { sid, data, expiresAt } = await sessions.findOneByOrFail({});
+  time = new Date('2026-11-24T10:00:00Z');
+  const store = new DatabaseSessionStore(clinic.context.db, clinic.context.now);
+  const reported = await new Promise((resolve) => store.touch(sid, data as SessionData, resolve));
+  expect(reported).toBeUndefined();
+  const moved = await sessions.findOneByOrFail({ sid });
+  expect(moved.expiresAt.getTime() - expiresAt.getTime()).toBe(3_600_000);
+  await agent.delete('/api/session').expect(204);
   time = new Date('2026-11-24T09:00:00Z');
 });
 

@@ -96,7 +96,10 @@ test('the policy of the pages is kept: nothing is loaded or run that it forbids'
   expect(said).toEqual([]);
 });
 
-test('changing a girth moves the outline', async ({ page, clinic }) => {
+test('changing a girth moves the outline, and the other leg is drawn when it is in hand', async ({
+  page,
+  clinic,
+}) => {
   await signIn(page, clinic);
   await openStage(page, clinic, 'Iria Castrelo', 'measure');
   const outline = () => page.locator('svg[role=img] path.skin').first().getAttribute('d');
@@ -105,4 +108,7 @@ test('changing a girth moves the outline', async ({ page, clinic }) => {
   await page.getByLabel('Girth above right, third reading').fill('500');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect.poll(outline).not.toBe(before);
+  await expect(page.getByRole('img', { name: /^Right knee, drawn from the readings/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Girth above, left/ }).click();
+  await expect(page.getByRole('img', { name: /^Left knee, drawn from the readings/ })).toBeVisible();
 });

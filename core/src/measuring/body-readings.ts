@@ -1,5 +1,21 @@
-import type { BodyReadings, Side } from '../anatomy';
-import type { StepState } from './progress';
+import { otherSide, type BodyReadings, type Side } from '../anatomy';
+import { stepAt, type StepState } from './progress';
+
+const meanInSight = (assessed: StepState['assessed']): number | undefined =>
+  assessed && assessed.needs !== 'second' ? assessed.mean : undefined;
+
+/**
+ * What one side is drawn from: its own readings and, for what is not read on it yet, the other side's, so that
+ * the limb in hand starts as the mirror of the one measured before.
+ */
+export function mirroredReadings(states: readonly StepState[], side: Side): BodyReadings {
+  const unread = states.flatMap(({ step, side: at, assessed }) => {
+    const mean = meanInSight(assessed);
+    const own = meanInSight(stepAt(states, step.id, side)?.assessed);
+    return at === otherSide(side) && mean !== undefined && own === undefined ? [[step.id, mean]] : [];
+  });
+  return bodyReadings(states, side, Object.fromEntries(unread));
+}
 
 /**
  * What was read of one side as the figure is drawn from it. A first reading alone stays out of it: it is
@@ -14,7 +30,7 @@ export function bodyReadings(
 ): BodyReadings & { any: boolean } {
   const read = states.flatMap(({ step, side: at, assessed }) => {
     if (at !== side && at !== 'midline') return [];
-    const value = instead[step.id] ?? (assessed && assessed.needs !== 'second' ? assessed.mean : undefined);
+    const value = instead[step.id] ?? meanInSight(assessed);
     return value === undefined ? [] : [{ step, value }];
   });
   const girths = read.flatMap(({ step, value }) =>

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { bodyReadings, mirroredReadings } from './body-readings';
 import { calfPrompt } from './calf';
 import { ownRepeatability, pairsOf } from './own-repeatability';
 import { questionReading } from './plausibility';
@@ -196,6 +197,22 @@ test('girths of one side and one mark, a first reading alone left out', () => {
     skipped: [],
   });
   expect(girthsFrom(states, 'right', 'mid-kneecap')).toEqual([{ level: 150, girth: 451 }]);
+});
+
+test('a limb is drawn from its own readings and, until then, as the mirror of the other one', () => {
+  const { states } = measuringProgress([above, below], 'right', {
+    readings: [
+      ...read('girth-above', 'right', 450, 452),
+      ...read('girth-above', 'left', 440, 442),
+      ...read('girth-below', 'right', 350, 352),
+      ...read('girth-below', 'left', 300),
+    ],
+    skipped: [],
+  });
+  const drawn = (readings: ReturnType<typeof mirroredReadings>) => readings.girths?.map(({ girth }) => girth);
+  expect(drawn(mirroredReadings(states, 'right'))).toEqual([451, 351]);
+  expect(drawn(mirroredReadings(states, 'left'))).toEqual([441, 351]);
+  expect(drawn(bodyReadings(states, 'left'))).toEqual([441]);
 });
 
 // an item of the Wells rule (Wells 1997, memory): more than 3 cm, 10 cm below the tibial tuberosity

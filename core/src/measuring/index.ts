@@ -30,4 +30,4 @@ export {
   type OwnRepeatability,
   type ReadingPair,
 } from './own-repeatability';
-export { bodyReadings } from './body-readings';
+export { bodyReadings, mirroredReadings } from './body-readings';

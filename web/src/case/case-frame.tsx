@@ -1,6 +1,6 @@
 import { otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
-import { bodyReadings, stepAt } from '@estribo/core/measuring';
+import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
@@ -187,15 +187,21 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
   useHotkeys({ '[': () => move(-1), ']': () => move(1) });
 
   const { states, steps } = state.measuring;
-  const visit = lastVisit(state, today);
+  const drawn = layer.side ?? state.side;
+  // what was read at a review was read of the braced side
+  const visit = drawn === state.side ? lastVisit(state, today) : {};
   const key = JSON.stringify([
-    bodyReadings(states, state.side),
-    bodyReadings(states, otherSide(state.side)),
-    bodyReadings(states, state.side, visit),
+    mirroredReadings(states, drawn),
+    bodyReadings(states, otherSide(drawn)),
+    bodyReadings(states, drawn, visit),
   ]);
   const figure = useMemo(() => {
-    const [own, other, last] = JSON.parse(key) as (BodyReadings & { any: boolean })[];
-    return { own: own!, other: other!, last: last! };
+    const [own, other, last] = JSON.parse(key) as [
+      BodyReadings,
+      BodyReadings & { any: boolean },
+      BodyReadings,
+    ];
+    return { own, other, last };
   }, [key]);
   const overlays = useMemo<Partial<Record<Overlay, BodyReadings>>>(
     () => ({
@@ -208,7 +214,7 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
     ...(state.side !== 'midline' && figure.other.any ? (['other'] as const) : []),
     ...(Object.keys(visit).length > 0 ? (['last'] as const) : []),
   ];
-  const part = named('bodyPart', `${state.side}-${state.programme.region}`);
+  const part = named('bodyPart', `${drawn}-${state.programme.region}`);
   const asked = layer.steps?.find((one) => one.state === 'now')?.step;
 
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
@@ -224,7 +230,7 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
         <FigurePlace>
           <BodyFigure
             region={state.programme.region}
-            side={state.side}
+            side={drawn}
             readings={figure.own}
             stature={stature}
             overlays={overlays}

@@ -14,6 +14,12 @@ export const Drawing = styled.svg`
       font-size: 18px;
     }
   }
+  & .onLines {
+    paint-order: stroke;
+    stroke: ${color('ground')};
+    stroke-width: 6px;
+    stroke-linejoin: round;
+  }
   & .skin {
     fill: ${color('skin')};
     stroke: ${color('skinLine')};

@@ -1,3 +1,4 @@
+import type { Side } from '@estribo/core/anatomy';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import type { Millimetres } from '@estribo/core/quantity';
 
@@ -27,6 +28,8 @@ export interface FigureStep {
 
 /** What a stage shows on the figure besides the limb. */
 export interface FigureLayer {
+  /** which side is drawn; the braced one when it is not said */
+  side?: Side;
   marks: FigureMark[];
   /** measuring steps: tapes, callipers, marks, lengths */
   steps?: FigureStep[];

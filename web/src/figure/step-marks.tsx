@@ -282,7 +282,7 @@ function Rise({
       />
       <Dimension x={x} y0={y0} y1={y1} label={label} ink={ink} strong={strong} />
       {name && (
-        <text x={x0 + 5} y={y0 + (y1 < y0 ? 15 : -5)} style={{ fill: ink, stroke: 'none' }}>
+        <text className="onLines" x={x0 + 5} y={y0 + (y1 < y0 ? 15 : -5)} style={{ fill: ink }}>
           {name}
         </text>
       )}

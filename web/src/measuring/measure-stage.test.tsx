@@ -29,6 +29,15 @@ test('posture, mark and girths are asked for one after the other, and Enter take
   });
 });
 
+test('the limb in hand is the one that is drawn', async () => {
+  const log = orderedLogbook();
+  log.read('knee-posture', 'right', 31);
+  const { user, figure } = await showStage(MeasureStage, log);
+  expect(figure().side).toBe('right');
+  await user.click(screen.getByRole('button', { name: /^Left leg/ }));
+  expect(figure().side).toBe('left');
+});
+
 test('the first reading is nowhere to be seen until the second is in', async () => {
   const log = orderedLogbook();
   log.read('knee-posture', 'right', 31);

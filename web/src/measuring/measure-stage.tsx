@@ -110,6 +110,8 @@ function layerFor(
   const shown = states.filter((state) => state.side === side || state.side === 'midline');
   const posture = shown.find(({ step }) => step.kind === 'posture');
   return {
+    // the limb that is in the orthotist's hands
+    ...(finished || side === undefined ? {} : { side }),
     marks: [],
     steps: shown.map((state) => {
       const assessed = state.assessed?.needs === 'second' ? undefined : state.assessed;

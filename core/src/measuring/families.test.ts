@@ -285,6 +285,12 @@ describe('a reading that is odd is asked about', () => {
     }));
   test('stature alone questions what no adult has', () =>
     expect(ask(800)).toMatchObject({ against: 'stature' }));
+  test('a repeat is asked about only when it differs from what was taken before', () => {
+    const context = { states: [], stature: 1700, lastVisit: {}, braced: 'right' as const };
+    const at = { step: above, side: 'right' as const, readings: read('girth-above', 'right', 800) };
+    expect(questionReading(at, 804, context)).toBeUndefined();
+    expect(questionReading(at, 806, context)).toMatchObject({ against: 'stature' });
+  });
   test('neighbours question a thigh thinner than its calf', () =>
     expect(ask(350, read('girth-below', 'right', 420, 421))).toMatchObject({ against: 'neighbours' }));
   test('an angle is questioned only beyond what a joint has', () => {

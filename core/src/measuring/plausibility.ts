@@ -39,13 +39,14 @@ export interface PlausibilityContext {
 }
 
 /**
- * Whether a value just read should be asked about before it is taken.
- * @param at the step and side it was read for
+ * Whether a value just read should be asked about before it is taken. A repeat that agrees with what was
+ * read and answered for before is not asked about again.
+ * @param at the step and side it was read for, and what was read there before
  * @param value in the step's unit
  * @returns the nearest reason to ask, with the slip that would explain it; undefined when nothing is odd
  */
 export function questionReading(
-  { step, side }: Pick<StepState, 'step' | 'side'>,
+  { step, side, readings = [] }: Pick<StepState, 'step' | 'side'> & Partial<Pick<StepState, 'readings'>>,
   value: number,
   { states, stature, lastVisit, braced }: PlausibilityContext,
 ): Question | undefined {
@@ -53,6 +54,10 @@ export function questionReading(
     const [low, high] = isReading(step) ? step.plausible : [-180, 180];
     return value < low || value > high ? { against: 'usual', expected: (low + high) / 2 } : undefined;
   }
+  if (
+    readings.some((before) => before.value !== undefined && Math.abs(before.value - value) <= step.tolerance)
+  )
+    return undefined;
   const meanOf = (id: string, at: Side) => {
     const assessed = stepAt(states, id, at)?.assessed;
     return assessed && assessed.needs !== 'second' ? assessed.mean : undefined;

@@ -183,7 +183,9 @@ test('axes two sizes apart, or a reading off the chart, are made to measure', ()
     rule: 'outside',
     size: undefined,
     margin: -40,
+    neighbour: 'XL',
   });
+  expect(matched(390, 348)).toMatchObject({ rule: 'outside', neighbour: 'S' });
 });
 
 test('a missing reading is named', () =>

@@ -44,7 +44,7 @@ export type SizeMatch =
       probability: number;
       /** of the deciding axis to its nearest other size, in its unit; negative: off the chart */
       margin: number;
-      /** the size across that margin */
+      /** the size across that margin; off the chart: the nearest one */
       neighbour: string | undefined;
       /** the axis whose margin is smallest against its uncertainty */
       decides: string;
@@ -398,8 +398,13 @@ function marginOf(
   const index = pointed[i];
   const own = index === undefined ? undefined : edges[index];
   if (index === undefined || !own) {
-    const ends = edges.flatMap(({ from, to }) => [from, to]);
-    return { margin: -Math.min(...ends.map((end) => Math.abs(end - reading.mean))), neighbour: undefined };
+    let [off, nearest] = [Infinity, ''];
+    for (const { size, from, to } of edges) {
+      const gap = Math.min(Math.abs(from - reading.mean), Math.abs(to - reading.mean));
+      if (gap < off) [off, nearest] = [gap, size];
+    }
+    // a band of a two-way table is no size by itself
+    return { margin: -off, neighbour: chart.table ? undefined : nearest };
   }
   const sizeOf = (at: number): string | undefined =>
     chart.table ? sizeAt(chart, pointed.with(i, at)) : edges[at]?.size;

@@ -1,3 +1,4 @@
+import type { Side } from '@estribo/core/anatomy';
 import type { AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
@@ -12,6 +13,10 @@ export interface Described {
   rest?: string;
 }
 
+const sideOf = (side: Side): string => (side === 'midline' ? '' : named('side', side));
+
+const listed = (...parts: (string | false | undefined)[]): string => parts.filter(Boolean).join(', ');
+
 /** An entry in words, short enough for one line of the record. */
 export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
   const stops = (hinge: HingeStops) => printStops(hinge);
@@ -22,7 +27,7 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
       return {
         title: t('entry.visit'),
         value: printDay(entry.body.day),
-        rest: [named('purpose', entry.body.purpose), entry.body.note].filter(Boolean).join(', '),
+        rest: listed(named('purpose', entry.body.purpose), entry.body.note),
       };
     case 'record.withdrawn':
       return { title: t('entry.withdrawn'), rest: entry.reason ?? '' };
@@ -55,25 +60,20 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
       return {
         title: named('steps', entry.body.step),
         value: hidden ? t('measuring.outOfSight') : shown,
-        rest: [
-          entry.body.side === 'midline' ? '' : named('side', entry.body.side),
-          entry.body.device ?? '',
-          entry.body.questioned ? t('entry.questioned') : '',
-        ]
-          .filter(Boolean)
-          .join(', '),
+        rest: listed(
+          sideOf(entry.body.side),
+          entry.body.device,
+          entry.body.questioned && t('entry.questioned'),
+        ),
       };
     }
     case 'measure.marked':
-      return {
-        title: named('steps', entry.body.step),
-        ...(entry.body.side === 'midline' ? {} : { rest: named('side', entry.body.side) }),
-      };
+      return { title: named('steps', entry.body.step), rest: sideOf(entry.body.side) };
     case 'measure.skipped':
       return {
         title: named('steps', entry.body.step),
         value: entry.body.substitute ? named('substituted', entry.body.substitute) : t('entry.skipped'),
-        rest: entry.body.reason,
+        rest: listed(sideOf(entry.body.side), entry.body.reason),
       };
     case 'measure.precision':
       return {
@@ -85,7 +85,7 @@ export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: L
       return {
         title: entry.body.step ? named('steps', entry.body.step) : t('entry.motion'),
         value: printNeutralZero(entry.body),
-        rest: named('mode', entry.body.mode),
+        rest: listed(named('mode', entry.body.mode), sideOf(entry.body.side)),
       };
     case 'size.chosen':
       return {

@@ -37,7 +37,7 @@ test.each([
   ['measure.read', 'mm', 'Knee by goniometer 31° right'],
   ['size.chosen', 'mm', 'Size M'],
   ['set.stops-fitted', 'mm', 'Stops fitted 10 / 90 both hinges'],
-  ['motion.tested', 'mm', 'Motion 0-8-84 passive'],
+  ['motion.tested', 'mm', 'Motion 0-8-84 passive, right'],
   ['visit.planned', 'mm', 'Visit planned 30 Nov review'],
 ] as const)('%s reads: %s %s', (kind, unit, said) => {
   const { title, value, rest } = describeEntry(

@@ -281,12 +281,40 @@ function Rise({
         strokeDasharray="1.5 4"
       />
       <Dimension x={x} y0={y0} y1={y1} label={label} ink={ink} strong={strong} />
-      {name && (
-        <text className="onLines" x={x0 + 5} y={y0 + (y1 < y0 ? 15 : -5)} style={{ fill: ink }}>
-          {name}
-        </text>
-      )}
+      {name && <LandmarkName name={name} view={first} level={from} right={x0} below={y1 < y0} ink={ink} />}
     </g>
+  );
+}
+
+/** Beside the limb at its level, away from the dimensions; where there is no room, between them. */
+function LandmarkName({
+  name,
+  view: { view, project },
+  level,
+  right,
+  below,
+  ink,
+}: {
+  name: string;
+  view: PlacedView;
+  level: number;
+  right: number;
+  below: boolean;
+  ink: string;
+}) {
+  const [left, y] = project([view.edges(level)?.[0] ?? 0, level]);
+  const room = left - 22 - name.length * 8 > 0;
+  return room ? (
+    <>
+      <path d={`M${left - 3} ${y}h-14`} strokeDasharray="1.5 4" />
+      <text x={left - 21} y={y + 4} textAnchor="end" style={{ fill: ink, stroke: 'none' }}>
+        {name}
+      </text>
+    </>
+  ) : (
+    <text className="onLines" x={right + 5} y={y + (below ? 15 : -5)} style={{ fill: ink }}>
+      {name}
+    </text>
   );
 }
 

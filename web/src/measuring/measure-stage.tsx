@@ -70,7 +70,9 @@ export default function MeasureStage() {
       <Stack $gap={4}>
         <Row style={{ justifyContent: 'space-between' }} $align="baseline">
           <h1>{finished ? t('measuring.allTaken') : titleOf(now.step, unit)}</h1>
-          {now.side !== 'midline' && <Soft>{t('measuring.side', { side: named('side', now.side) })}</Soft>}
+          {!finished && now.side !== 'midline' && (
+            <Soft>{t('measuring.side', { side: named('side', now.side) })}</Soft>
+          )}
         </Row>
         <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit)}</Soft>
         {!finished && <Small>{t('measuring.why', { why: reasonOf(now.step) })}</Small>}

@@ -28,7 +28,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printNumber, printReading, printWindow, unitSign } from '../parts/print';
+import { isFree, printNumber, printReading, printWindow, unitSign } from '../parts/print';
 import { ReadingField, readQuantity, useDraft, type Quantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { InstrumentLine } from '../instruments/instrument-line';
@@ -286,7 +286,6 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const mode = untested(step, now.motions)[0] ?? step.modes[0]!;
   const limited = step.joint === state.programme.joint && step.plane === 'sagittal' && at.side === state.side;
   const window = (limited && state.order && windowOn(state.order.order, today)?.window) || {};
-  const ordered = window.extension !== undefined || window.flexion !== undefined;
   const take = (knowingly: boolean) => {
     if (saving) return;
     const reached = parseNeutralZero(typed);
@@ -331,7 +330,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
         />
         <Stack $gap={4} style={{ maxWidth: 300 }}>
           <p>{motionEnds(step)}</p>
-          {ordered && <p>{t('measuring.motionWindow', { window: printWindow(window) })}</p>}
+          {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window) })}</p>}
         </Stack>
       </Row>
       {beyond && (

@@ -301,7 +301,7 @@ export const en = {
     angleProblem: 'An angle from −30 to 180.',
     dayProblem: 'A whole number of days.',
     waitsForOrthotist: 'No order yet. An orthotist enters it.',
-    free: 'free',
+    free: 'motion free',
     from: '{{from}}, flexion free',
     to: 'to {{to}}, extension free',
     fromTo: '{{from}} to {{to}}',
@@ -326,7 +326,7 @@ export const en = {
     theMark: 'the mark',
     how: {
       girth: 'Tape level all round, on the skin, no indent.',
-      distance: 'Straight along the limb from {{from}} to {{to}}, tape taut.',
+      distance: 'Straight from {{from}} to {{to}}, tape taut.',
       curve: 'Tape along the curve from {{from}} to {{to}}, lying on the back all the way.',
       height: 'Calliper plumb from {{from}} to {{to}}.',
       width: 'Calliper across, jaws touching the skin without pressing.',
@@ -341,7 +341,7 @@ export const en = {
     repeatsHow: 'Two readings; a third when they are more than {{tolerance}} apart.',
     onceHow: 'One reading is enough.',
     stanceHow: {
-      standing: 'If the leg bears weight. Weight on both legs, hands on something.',
+      standing: 'Weight on both legs, as far as they bear it; hands on something.',
       seated: 'Knee bent over the edge, foot hanging free.',
       supine: 'Flat, limbs at rest.',
       'upright-hands-supported': 'Standing before a table, hands on it, as straight as goes without pain.',
@@ -623,7 +623,9 @@ export const en = {
     over: 'over {{percent}} %',
     under: 'under {{percent}} %',
     margin: '{{length}} from {{against}} {{place}}.',
+    marginEnd: '{{length}} from the end of the chart {{place}}.',
     offChart: '{{length}} off the chart {{place}}.',
+    offChartBeyond: '{{length}} beyond {{size}} {{place}}, off the chart.',
     help: 'One more reading ({{reading}}) would help most, about {{gain}} % surer.',
     madeToMeasure: 'made to measure',
     whyReading:
@@ -723,6 +725,8 @@ export const en = {
     motionLabel: '{{joint}}, neutral zero',
     motionHow:
       'What the {{joint}} reaches inside {{window}}, passive, by goniometer: for example 0-8-84. Not beyond it.',
+    motionHowFree:
+      'What the {{joint}} reaches, passive, by goniometer: for example 0-8-84. The order sets no limit; stop at pain.',
     neutralZeroHow: 'Three numbers, the zero in the middle when it is passed: 5-0-130, or 0-20-90.',
     motionBeyond:
       'This lies outside the order ({{window}}). Motion is not tested beyond it. A slip of the pen?',

@@ -25,9 +25,14 @@ export const unitSign = (unit: ReadingUnit, length: LengthUnit): string =>
 export const printReading = (value: number, unit: ReadingUnit, length: LengthUnit): string =>
   `${printNumber(value, unit, length)}${unit === 'degrees' ? '' : ' '}${unitSign(unit, length)}`;
 
-/** An ordered window in words: "5° to 90°", "to 90°", "free". */
-export function printWindow({ extension, flexion }: MotionWindow): string {
-  if (extension === undefined && flexion === undefined) return t('order.free');
+/** Whether an order limits the motion at neither end. */
+export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
+  extension === undefined && flexion === undefined;
+
+/** An ordered window in words: "5° to 90°", "to 90°", "motion free". */
+export function printWindow(window: MotionWindow): string {
+  const { extension, flexion } = window;
+  if (isFree(window)) return t('order.free');
   if (flexion === undefined) return t('order.from', { from: degrees(extension!) });
   if (extension === undefined) return t('order.to', { to: degrees(flexion) });
   return t('order.fromTo', { from: degrees(extension), to: degrees(flexion) });

@@ -7,7 +7,7 @@ import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printWindow } from '../parts/print';
+import { isFree, printWindow } from '../parts/print';
 import { ReadingField, useDraft } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 
@@ -70,7 +70,7 @@ export function MotionEntry({
           {t('measuring.take')}
         </Button>
         <p style={{ flex: 1, minWidth: 200 }}>
-          {t('setting.motionHow', {
+          {t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
             window: printWindow(window),
             joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
           })}

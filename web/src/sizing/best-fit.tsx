@@ -10,7 +10,7 @@ import { Loading } from '../parts/loading';
 import { Row, Small, Soft, Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { printAxis } from './print-axis';
-import { percent } from './size-answer';
+import { offChart, percent } from './size-answer';
 
 const List = styled.ol`
   max-height: 420px;
@@ -45,10 +45,7 @@ export function BestFit() {
       return t('sizing.missingReadings', { readings: missing.map((id) => named('steps', id)).join(', ') });
     const said =
       match.margin < 0
-        ? t('sizing.offChart', {
-            length: printAxis(state, match.decides, -match.margin, unit),
-            place: named('axisPlaces', match.decides),
-          })
+        ? offChart(match, printAxis(state, match.decides, -match.margin, unit))
         : t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' });
     return match.outcome === 'made-to-measure' ? t('sizing.outOfRange', { why: said }) : said;
   };

@@ -162,6 +162,6 @@ test('other models are ranked; those out of range and those not measured say so'
     await screen.findByRole('list', { name: 'Other models' }),
   ).getAllByRole('listitem');
   expect(good!.textContent).toMatch(/L.*Good, nobody.*estimated.*97 %/);
-  expect(small!.textContent).toMatch(/out of range: 40 mm off the chart at the waist/);
+  expect(small!.textContent).toMatch(/out of range: 40 mm beyond M at the waist, off the chart/);
   expect(unread!.textContent).toMatch(/not measured: Girth above the hips’ greatest/);
 });

@@ -1,11 +1,13 @@
 import type { CaseState } from '@estribo/core/logbook';
-import { helpfulReading } from '@estribo/core/sizing';
+import { helpfulReading, type SizeMatch } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { named, t } from '../messages';
 import { Big } from '../parts/layout';
 import { printAxis } from './print-axis';
+
+type Matched = Exclude<SizeMatch, { outcome: 'incomplete' }>;
 
 const Line = styled.div`
   display: grid;
@@ -47,8 +49,10 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         {match.rule === 'extension'
           ? ''
           : match.margin < 0
-            ? t('sizing.offChart', { length, place })
-            : match.neighbour && t('sizing.margin', { length, place, against: match.neighbour })}{' '}
+            ? offChart(match, length)
+            : match.neighbour
+              ? t('sizing.margin', { length, place, against: match.neighbour })
+              : t('sizing.marginEnd', { length, place })}{' '}
         {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })} {each.join(' ')}{' '}
         {help &&
           match.margin >= 0 &&
@@ -57,6 +61,17 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
     </Line>
   );
 }
+
+/** How far off the chart, and beyond which size where the chart is no table. */
+export const offChart = (
+  { decides, neighbour }: Pick<Matched, 'decides' | 'neighbour'>,
+  length: string,
+): string => {
+  const place = named('axisPlaces', decides);
+  return neighbour
+    ? t('sizing.offChartBeyond', { length, place, size: neighbour })
+    : t('sizing.offChart', { length, place });
+};
 
 /** Never "100 %": a reading is never certain. */
 export const percent = (probability: number): string =>

@@ -3,6 +3,7 @@ import type { MeasuringStep } from '@estribo/core/measuring';
 import { color } from '../app/tokens';
 import { named } from '../messages';
 import type { FigureStep } from './layer';
+import { width } from './projection';
 
 /** A view with its place in the drawing. */
 export interface PlacedView {
@@ -30,6 +31,7 @@ export function StepMarks({
 }) {
   // what is asked for now lies on top
   const ordered = [...steps].sort((a, b) => Number(a.state === 'now') - Number(b.state === 'now'));
+  const strong = ordered.map(({ step, state }) => state === 'now' || selected === step.id);
   const lanes = lanesOf(ordered.map(({ step }) => rangeOf(step, region, stature)));
   return (
     <g aria-hidden>
@@ -44,13 +46,20 @@ export function StepMarks({
             views={views}
             region={region}
             stature={stature}
-            strong={one.state === 'now' || selected === one.step.id}
+            strong={strong[i]!}
+            // a landmark that two tapes are counted from is named once
+            names={
+              strong[i]! && !ordered.some(({ step }, j) => j < i && strong[j] && sameMark(step, one.step))
+            }
           />
         </g>
       ))}
     </g>
   );
 }
+
+const sameMark = (a: MeasuringStep, b: MeasuringStep) =>
+  a.kind === 'girth' && b.kind === 'girth' && a.from === b.from;
 
 type Range = readonly [number, number];
 
@@ -76,6 +85,7 @@ function StepMark({
   region,
   stature,
   strong,
+  names,
 }: {
   one: FigureStep;
   lane: number;
@@ -83,6 +93,8 @@ function StepMark({
   region: Region;
   stature: number;
   strong: boolean;
+  /** whether the mark it is counted from is named */
+  names: boolean;
 }) {
   const ink = color(strong ? 'river' : inks[state]);
   switch (step.kind) {
@@ -106,16 +118,12 @@ function StepMark({
             );
           })}
           {step.distance !== 0 && label && (
-            <Rise
-              lane={lane}
-              name={strong ? named('landmarks', step.from) : undefined}
-              views={views}
-              from={from}
-              to={level}
-              label={label}
-              strong={strong}
-              ink={ink}
-            />
+            <Rise lane={lane} views={views} from={from} to={level} label={label} strong={strong} ink={ink} />
+          )}
+          {step.distance !== 0 && names && (
+            <g stroke={ink} fill="none">
+              <LandmarkName landmark={step.from} views={views} level={from} below={level > from} ink={ink} />
+            </g>
           )}
         </>
       );
@@ -242,7 +250,6 @@ function Band({
 /** How far a tape lies from its mark, dimensioned beside the first view. */
 function Rise({
   lane,
-  name,
   views,
   from,
   to,
@@ -251,8 +258,6 @@ function Rise({
   strong,
 }: {
   lane: number;
-  /** the landmark it is counted from, while it is asked for */
-  name: string | undefined;
   views: readonly PlacedView[];
   from: number;
   to: number;
@@ -281,38 +286,55 @@ function Rise({
         strokeDasharray="1.5 4"
       />
       <Dimension x={x} y0={y0} y1={y1} label={label} ink={ink} strong={strong} />
-      {name && <LandmarkName name={name} view={first} level={from} right={x0} below={y1 < y0} ink={ink} />}
     </g>
   );
 }
 
-/** Beside the limb at its level, away from the dimensions; where there is no room, between them. */
+/** The landmark's name at its level where there is room: before the views, behind them, or between them. */
 function LandmarkName({
-  name,
-  view: { view, project },
+  landmark,
+  views,
   level,
-  right,
   below,
   ink,
 }: {
-  name: string;
-  view: PlacedView;
+  landmark: Landmark;
+  views: readonly PlacedView[];
   level: number;
-  right: number;
+  /** whether the tape lies above it: the name goes under the line */
   below: boolean;
   ink: string;
 }) {
-  const [left, y] = project([view.edges(level)?.[0] ?? 0, level]);
-  const room = left - 22 - name.length * 8 > 0;
-  return room ? (
-    <>
-      <path d={`M${left - 3} ${y}h-14`} strokeDasharray="1.5 4" />
-      <text x={left - 21} y={y + 4} textAnchor="end" style={{ fill: ink, stroke: 'none' }}>
-        {name}
-      </text>
-    </>
-  ) : (
-    <text className="onLines" x={right + 5} y={y + (below ? 15 : -5)} style={{ fill: ink }}>
+  const name = named('landmarks', landmark);
+  // a letter is about 7 px wide
+  const needed = 26 + name.length * 7;
+  const ends = views.map(({ view, project }) => {
+    const [left, right] = view.edges(level) ?? [0, 0];
+    return { left: project([left, level])[0], right: project([right, level])[0] };
+  });
+  const y = views[0]!.project([0, level])[1];
+  const [before, behind] = [ends[0]!.left, ends.at(-1)!.right];
+  const style = { fill: ink, stroke: 'none' };
+  if (before > needed)
+    return (
+      <>
+        <path d={`M${before - 3} ${y}h-14`} strokeDasharray="1.5 4" />
+        <text x={before - 21} y={y + 4} textAnchor="end" style={style}>
+          {name}
+        </text>
+      </>
+    );
+  if (width - behind > needed)
+    return (
+      <>
+        <path d={`M${behind + 3} ${y}h14`} strokeDasharray="1.5 4" />
+        <text x={behind + 21} y={y + 4} style={style}>
+          {name}
+        </text>
+      </>
+    );
+  return (
+    <text className="onLines" x={ends[0]!.right + 5} y={y + (below ? 15 : -5)} style={{ fill: ink }}>
       {name}
     </text>
   );

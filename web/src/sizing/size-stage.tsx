@@ -51,6 +51,13 @@ export default function SizeStage() {
   const computed =
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 
+  // what is chosen is what would be chosen now: there is nothing left to take
+  const settled =
+    chosen !== undefined &&
+    height === undefined &&
+    chosen.staleBecause.length === 0 &&
+    !chosen.wouldDiffer &&
+    chosen.decided.size === computed;
   const tall = height ?? heightNow(state.sizing);
   const take = (different?: { size: string | undefined; reason: string }) => {
     if (state.sizing.height && (!tall.height || tall.reason.trim().length < 3))
@@ -60,7 +67,13 @@ export default function SizeStage() {
       different,
       tall.height && { height: tall.height, reason: tall.reason.trim() },
     );
-    if (body) void save(() => write('size.chosen', 'size', body).then(() => setOther(undefined)));
+    if (!body) return;
+    void save(() =>
+      write('size.chosen', 'size', body).then(() => {
+        setOther(undefined);
+        setHeight(undefined);
+      }),
+    );
   };
   const takeOther = () => {
     if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
@@ -159,17 +172,19 @@ export default function SizeStage() {
       )}
       {mayDecide && match.outcome !== 'incomplete' && other === undefined && (
         <Row>
-          <Button
-            look={chosen && !chosen.wouldDiffer && chosen.staleBecause.length === 0 ? 'second' : 'main'}
-            isDisabled={saving}
-            onPress={() => (match.outcome === 'ask' ? setOther(match.size) : take())}
-          >
-            {match.outcome === 'made-to-measure'
-              ? t('sizing.takeMadeToMeasure')
-              : match.outcome === 'ask'
-                ? t('sizing.askYou')
-                : t('sizing.take', { size: match.size ?? '' })}
-          </Button>
+          {!settled && (
+            <Button
+              look={chosen && !chosen.wouldDiffer && chosen.staleBecause.length === 0 ? 'second' : 'main'}
+              isDisabled={saving}
+              onPress={() => (match.outcome === 'ask' ? setOther(match.size) : take())}
+            >
+              {match.outcome === 'made-to-measure'
+                ? t('sizing.takeMadeToMeasure')
+                : match.outcome === 'ask'
+                  ? t('sizing.askYou')
+                  : t('sizing.take', { size: match.size ?? '' })}
+            </Button>
+          )}
           <Button onPress={() => setOther(computed ?? chart.sizes[0]!)}>{t('sizing.other')}</Button>
         </Row>
       )}

@@ -269,6 +269,22 @@ test('reviews are gathered by the clinic’s day, over a clock change', () => {
   expect(visits[0]).toMatchObject({ day: '2026-10-25', pain: 4, extension: 8, flexion: 84 });
 });
 
+test('a visit stands as soon as anything is taken, a knee that reaches just zero as well', () => {
+  const log = testLogbook();
+  log.write(
+    'motion.tested',
+    {
+      side: 'right',
+      mode: 'passive',
+      extension: 0,
+      flexion: 95,
+      limitReached: { extension: false, flexion: false },
+    },
+    { stage: 'review' },
+  );
+  expect(folded(log).reviewing.visits).toMatchObject([{ extension: 0, flexion: 95, girths: {} }]);
+});
+
 test('a check corrected after the brace was put on anew speaks of the donning before', () => {
   const log = testLogbook();
   const first = log.write('check.recorded', { check: 'hinge-height', value: 9 });

@@ -63,7 +63,7 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
     strapping: foldStrapping(record, programme),
     checking: foldChecking(record, order?.order, setting, programme, model),
     wearing: foldWearing(record),
-    reviewing: foldReviewing(record, side, opened, measuring),
+    reviewing: foldReviewing(record, side, opened, measuring, limited),
     visits: foldVisits(record),
   };
   return { ...state, stages: stageStates(state) };

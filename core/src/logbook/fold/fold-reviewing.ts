@@ -8,16 +8,25 @@ import type { CaseState, PlannedVisit, ReviewVisit } from './state';
 const motionFigures = (motion: { extension: number; flexion: number } | undefined) =>
   motion ? { extension: -motion.extension || 0, flexion: motion.flexion } : {};
 
-/** What the reviews took, one visit a day, and the figures of the fitting they are compared with. */
+/**
+ * What the reviews took, one visit a day, and the figures of the fitting they are compared with.
+ * @param limited the measuring steps of the motion that the order limits
+ */
 export function foldReviewing(
   record: LiveRecord,
   side: Side,
   opened: { observedAt: string },
   measuring: CaseState['measuring'],
+  limited: readonly string[],
 ): CaseState['reviewing'] {
   const atFitting = record
     .of('motion.tested')
-    .find(({ stage, body }) => stage === 'set' && body.side === side);
+    .find(
+      ({ stage, body }) =>
+        stage !== 'review' &&
+        body.side === side &&
+        (body.step === undefined || (limited.includes(body.step) && body.mode === 'passive')),
+    );
   const days = group(
     record.all.filter(({ stage }) => stage === 'review'),
     record.dayIn,
@@ -34,7 +43,10 @@ export function foldReviewing(
     },
     visits: [...days]
       .map(([day, entries]) => reviewVisit(day, entries, side))
-      .filter((visit) => visit.found ?? visit.extension ?? Object.keys(visit.girths).length > 0)
+      .filter(
+        ({ found, extension, girths }) =>
+          found !== undefined || extension !== undefined || Object.keys(girths).length > 0,
+      )
       .sort((a, b) => a.day.localeCompare(b.day)),
   };
 }

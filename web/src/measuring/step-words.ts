@@ -23,11 +23,16 @@ export function titleOf(step: MeasuringStep, unit: LengthUnit): string {
   });
 }
 
-/** The two ends of a joint's motion in a plane, as they are called at this joint. */
-export const motionEnds = ({ joint, plane }: Pick<MotionStep, 'joint' | 'plane'>): string => {
+type JointMotion = Pick<MotionStep, 'joint' | 'plane'>;
+
+/** The joint's own words for a plane where it has some, the plane's otherwise. */
+const ofMotion = (table: 'motionEnds' | 'motionExamples', { joint, plane }: JointMotion): string => {
   const own = `${joint}-${plane}`;
-  return named('motionEnds', own in en.motionEnds ? own : plane);
+  return named(table, own in en[table] ? own : plane);
 };
+
+/** The two ends of a joint's motion in a plane, as they are called at this joint. */
+export const motionEnds = (step: JointMotion): string => ofMotion('motionEnds', step);
 
 /** How a step is taken, with its numbers. */
 export function instruction(step: MeasuringStep, unit: LengthUnit, known?: string): string {
@@ -44,7 +49,13 @@ export function instruction(step: MeasuringStep, unit: LengthUnit, known?: strin
       return named('landmarkHow', step.landmark);
     case 'motion': {
       const [first, last] = motionEnds(step).split(', ');
-      return t('measuring.motionHow', { first: first ?? '', last: last ?? '' });
+      const [example, short] = ofMotion('motionExamples', step).split(', ');
+      return t('measuring.motionHow', {
+        first: first ?? '',
+        last: last ?? '',
+        example: example ?? '',
+        short: short ?? '',
+      });
     }
     default:
       return [howToRead(step, known), repeatsOf(step, unit)].join(' ');

@@ -349,7 +349,7 @@ export const en = {
     },
     postureHow: 'Goniometer on the {{joint}} at {{angle}}°, within {{tolerance}}°.',
     motionHow:
-      'By goniometer, neutral zero: {{first}}, zero, {{last}}. For example 5-0-130; 0-20-90 when zero is not reached.',
+      'By goniometer, neutral zero: {{first}}, zero, {{last}}. For example {{example}}; {{short}} when zero is not reached.',
     motionWindow: 'Ordered: {{window}}.',
     side: 'on the {{side}}',
     allTaken: 'Everything is measured',
@@ -440,6 +440,16 @@ export const en = {
     transverse: 'outward, inward rotation',
     'neck-transverse': 'left, right rotation',
     'neck-sagittal': 'backward, forward',
+  },
+  // what a joint may come to, and one that does not reach zero
+  motionExamples: {
+    sagittal: '5-0-130, 0-20-90',
+    'ankle-sagittal': '20-0-40, 0-10-40',
+    'shoulder-sagittal': '40-0-150, 0-10-120',
+    frontal: '120-0-30, 90-20-0',
+    transverse: '50-0-80, 0-10-70',
+    'neck-transverse': '60-0-60, 0-10-50',
+    'neck-sagittal': '40-0-40, 0-10-40',
   },
   joints: { knee: 'Knee', ankle: 'Ankle', shoulder: 'Shoulder', elbow: 'Elbow', neck: 'Neck' },
   heights: { short: 'Short', tall: 'Tall', low: 'Low', high: 'High' },

@@ -1,5 +1,6 @@
 import { findings } from '@estribo/core/screening';
 import { programmes } from '@estribo/core/programmes';
+import { parseNeutralZero } from '@estribo/core/setting';
 import { en } from './en';
 
 const words = (group: keyof typeof en) => Object.keys(en[group]);
@@ -16,7 +17,9 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
         expect(words(group)).toContain(step.id);
       if (step.kind === 'mark') expect(words('landmarkHow')).toContain(step.landmark);
       if (step.kind === 'motion' || step.kind === 'posture') expect(words('joints')).toContain(step.joint);
-      if (step.kind === 'motion') expect(words('motionEnds')).toContain(step.plane);
+      if (step.kind === 'motion')
+        for (const group of ['motionEnds', 'motionExamples'] as const)
+          expect(words(group)).toContain(step.plane);
       for (const field of ['from', 'to', 'at', 'landmark']) {
         const place = (step as unknown as Record<string, unknown>)[field];
         if (typeof place === 'string') expect(words('landmarks')).toContain(place);
@@ -33,6 +36,16 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     for (const check of programme.checks)
       for (const group of ['checks', 'checkHow', 'checkUnit', 'checkDo'] as const)
         expect(words(group)).toContain(check.id);
+  },
+);
+
+test.each(Object.entries(en.motionExamples))(
+  '%s: its examples of motion are read, one passes zero',
+  (_, said) => {
+    const [passes, short] = said.split(', ').map(parseNeutralZero);
+    expect(passes).toMatchObject({ extension: expect.any(Number), flexion: expect.any(Number) });
+    expect(Math.min(passes!.extension, passes!.flexion)).toBeGreaterThan(0);
+    expect(Math.min(short!.extension, short!.flexion)).toBeLessThan(0);
   },
 );
 

@@ -1,11 +1,36 @@
 import Papa from 'papaparse';
-import { beltContext, testContext, testLogbook } from '../logbook/test-case';
+import { beltContext, contextOf, testContext, testLogbook } from '../logbook/test-case';
 import { foldCase } from '../logbook';
 import { programmes, type BraceModel } from '../programmes';
-import { chartColumns, chartsFromCsv, chartsToCsv, type ChartFault } from './chart-csv';
+import { chartColumns, chartsToCsv } from './chart-csv';
+import { chartsFromCsv, type ChartFault } from './read-chart-csv';
 import { orderSheet, orderSheetCsv } from './order-sheet';
 
-const models: BraceModel[] = [testContext.model, beltContext.model];
+const axis = (reading: string, names: string[], edges: number[]) => ({
+  reading,
+  resolution: 0,
+  bands: names.map((size, i) => ({ size, from: edges[i]!, to: edges[i + 1]! })),
+});
+// a two-way table whose sizes rise neither along a row nor down a column alone
+const tableModel: BraceModel = {
+  ...contextOf('knee-sleeve', {
+    sizes: ['S', 'M', 'L'],
+    axes: [
+      axis('girth-above', ['a', 'b'], [300, 400, 500]),
+      axis('girth-below', ['c', 'd', 'e'], [250, 300, 350, 400]),
+    ],
+    table: [
+      ['S', 'M', ''],
+      ['', 'M', 'L'],
+    ],
+    between: 'larger',
+    disagree: 'larger',
+    heights: [{ height: 'short', reading: 'girth-below', from: 250, to: 320 }, { height: 'tall' }],
+    extension: { upTo: 560.5 },
+  }).model,
+  id: 'test-table',
+};
+const models: BraceModel[] = [testContext.model, beltContext.model, tableModel];
 const csv = () => chartsToCsv(models, programmes);
 const read = (text: string) => chartsFromCsv(text, programmes, models);
 const faultsOf = (text: string): ChartFault[] => {
@@ -29,11 +54,13 @@ test('charts go out and come back the same, as the next version', () => {
   expect(back.models.map(({ id, version }) => [id, version])).toEqual([
     ['test-frame', 2],
     ['test-belt', 2],
+    ['test-table', 2],
   ]);
   back.models.forEach((model, i) => {
-    expect(model.chart.axes).toEqual(models[i]!.chart.axes);
-    // what the file has no column for stays
-    expect(model.chart.belt).toEqual(models[i]!.chart.belt);
+    const { version, ...chart } = model.chart;
+    expect(chart).toEqual({ ...models[i]!.chart, version: undefined });
+    expect(version).toBe(models[i]!.chart.version + 1);
+    // what is no chart stays
     expect(model.hinge).toEqual(models[i]!.hinge);
     expect(model.distances).toEqual(models[i]!.distances);
   });
@@ -54,6 +81,58 @@ test.each([
     expect.objectContaining({ row, column, fault }),
   ),
 );
+
+/** The first row that states something of one model, changed; with its number in the file. */
+const withRow = (model: string, states: string, change: Partial<Record<string, string>>) => {
+  const { data } = Papa.parse<Record<string, string>>(csv(), { header: true });
+  const at = data.findIndex((row) => row.model === model && row.states === states);
+  data[at] = { ...data[at]!, ...(change as Record<string, string>) };
+  return { row: at + 2, text: Papa.unparse({ fields: [...chartColumns], data }) };
+};
+
+test.each([
+  ['test-table', 'cell', { row: 'z' }, 'row', 'not-one-of', 'a, b'],
+  ['test-table', 'cell', { column: 'z' }, 'column', 'not-one-of', 'c, d, e'],
+  ['test-table', 'cell', { size: '' }, 'size', 'empty', undefined],
+  ['test-table', 'height', { size: 'giant' }, 'size', 'not-one-of', 'short, tall, low, high'],
+  ['test-table', 'height', { from: 'low' }, 'from', 'not-a-number', 'low'],
+  ['test-table', 'extension', { to: '' }, 'to', 'empty', undefined],
+  ['test-table', 'extension', { states: 'colour' }, 'states', 'not-one-of', undefined],
+  ['test-belt', 'belt', { size: 'buckle' }, 'size', 'not-whole', 'overlap'],
+  ['test-belt', 'belt', { from: 'wide' }, 'from', 'not-a-number', 'wide'],
+  ['test-belt', 'distance', { distance: '' }, 'distance', 'empty', undefined],
+  ['test-belt', 'distance', { reading: 'girth-ear' }, 'reading', 'unknown-reading', undefined],
+] as const)('%s, %s with %j: %s %s', (model, states, change, column, fault, detail) => {
+  const { row, text } = withRow(model, states, change);
+  expect(faultsOf(text)).toContainEqual(
+    expect.objectContaining({ row, column, fault, ...(detail === undefined ? {} : { detail }) }),
+  );
+});
+
+test('a cell said twice and a table without its second axis are told', () => {
+  const lines = csv().split('\r\n');
+  const cells = lines.flatMap((line, i) => (line.includes(',cell,') ? [i] : []));
+  const twice = [...lines, lines[cells[0]!]!];
+  expect(faultsOf(twice.join('\r\n'))).toEqual([
+    { row: twice.length, column: 'row', fault: 'twice', detail: 'a, c' },
+  ]);
+  const alone = lines.filter((line) => !(line.startsWith('test-table') && line.includes('girth-below')));
+  expect(faultsOf(alone.join('\r\n')).map(({ column, fault }) => [column, fault])).toContainEqual([
+    'states',
+    'needs-two-axes',
+  ]);
+});
+
+test('what the file leaves out of a chart is gone in the next version', () => {
+  const kept = csv()
+    .split('\r\n')
+    .filter((line) => !/,(cell|height|belt|extension),/.test(line) || line.startsWith('model'));
+  const done = read(kept.join('\r\n'));
+  if (!done.ok) throw new Error(JSON.stringify(done.faults));
+  expect(done.models.map(({ chart: { table, belt, heights } }) => [table, belt, heights])).toEqual(
+    models.map(() => [undefined, undefined, undefined]),
+  );
+});
 
 test('a missing and an unknown column are named, and nothing is imported', () => {
   const text = csv().replace('maker', 'brand');

@@ -1,2 +1,3 @@
 export { orderSheet, orderSheetCsv, type OrderSheet, type SheetLine } from './order-sheet';
-export { chartColumns, chartsFromCsv, chartsToCsv, type ChartFault } from './chart-csv';
+export { chartColumns, chartsToCsv } from './chart-csv';
+export { chartsFromCsv, type ChartFault } from './read-chart-csv';

@@ -2,7 +2,7 @@ import { array, boolean, lazy, mixed, number, object, string, type ObjectShape }
 import { landmarks, regionNames, type Landmark } from '../anatomy';
 import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
-import { betweenRules, disagreeRules } from '../sizing';
+import { betweenRules, disagreeRules, heightNames } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
 const finite = () =>
@@ -147,7 +147,7 @@ const chartSchema = object({
   supply: string().oneOf(['stock', 'both', 'made-to-measure']),
   heights: array().of(
     object({
-      height: one(['short', 'tall', 'low', 'high']),
+      height: one(heightNames),
       reading: string().strict().max(80),
       from: number().strict(),
       to: number().strict(),

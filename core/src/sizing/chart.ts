@@ -24,9 +24,11 @@ export type BetweenRule = (typeof betweenRules)[number];
 export const disagreeRules = ['primary', 'larger', 'made-to-measure'] as const;
 export type DisagreeRule = (typeof disagreeRules)[number];
 
+export const heightNames = ['short', 'tall', 'low', 'high'] as const;
+
 /** One of the heights a size comes in: chosen by a reading of its own, or by the order. */
 export interface HeightChoice {
-  height: 'short' | 'tall' | 'low' | 'high';
+  height: (typeof heightNames)[number];
   /** absent: the order says */
   reading?: string;
   from?: number;

@@ -1,6 +1,7 @@
 export {
   betweenRules,
   disagreeRules,
+  heightNames,
   type Belt,
   type BetweenRule,
   type Chart,

@@ -521,7 +521,7 @@ export const en = {
     import: 'Import CSV',
     importTitle: 'Import size charts',
     importHow:
-      'One row for every size on every axis, with this header. Lengths in mm, or with their unit. All of it is brought in, or nothing.',
+      'Each row states one thing of a model, with this header: a band, a cell of a two-way table, a height, a number of a belt. A model’s rows state its whole chart. Lengths in mm, or with their unit. All of it is brought in, or nothing.',
     chooseFile: 'Choose the file',
     imported_one: '{{count}} model brought in.',
     imported_other: '{{count}} models brought in.',
@@ -615,7 +615,8 @@ export const en = {
     'unknown-reading': 'is no reading of this family; it has',
     'not-one-of': 'must be one of',
     'differs-within-model': 'differs within the model; it began with',
-    twice: 'stands twice on this axis:',
+    twice: 'stands twice:',
+    'needs-two-axes': 'a two-way table needs bands on two axes',
     'needs-a-base': 'no model of this family is here yet to take the rest from:',
     'not-whole': 'leaves something out that its family needs:',
     'not-csv': 'cannot be read as CSV:',

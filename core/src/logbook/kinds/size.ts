@@ -1,4 +1,4 @@
-import { sizeRules } from '../../sizing';
+import { heightNames, sizeRules } from '../../sizing';
 import { body, finite, ids, name, oneOf, text, whole } from '../fields';
 import { kind } from './kind';
 
@@ -17,7 +17,7 @@ export const sizeChosen = kind('size.chosen', {
     decides: name().required(),
     chart: whole().positive().required(),
     /** the height, for a size that comes in more than one, and why this one */
-    height: oneOf('short', 'tall', 'low', 'high'),
+    height: oneOf(...heightNames),
     heightReason: text(400).min(3),
     /** the side extension on each side, mm */
     extension: finite().min(0).max(500),

@@ -1,0 +1,350 @@
+import Papa from 'papaparse';
+import { unitOf, type ProtocolStep } from '../measuring';
+import { modelProblems, modelSchema, type BraceModel, type Programme } from '../programmes';
+import { parseLength } from '../quantity';
+import {
+  betweenRules,
+  disagreeRules,
+  heightNames,
+  type Belt,
+  type Chart,
+  type ChartAxis,
+  type HeightChoice,
+} from '../sizing';
+import {
+  beltParts,
+  chartColumns,
+  chartStatements,
+  leftToModel,
+  type ChartColumn,
+  type ChartRow,
+} from './chart-csv';
+
+export interface ChartFault {
+  /** counted from 1, the header being row 1 */
+  row: number;
+  column: ChartColumn | '';
+  fault:
+    | 'column-missing'
+    | 'column-unknown'
+    | 'not-a-number'
+    | 'empty'
+    | 'not-an-id'
+    | 'unknown-family'
+    | 'unknown-reading'
+    | 'not-one-of'
+    | 'differs-within-model'
+    | 'twice'
+    | 'needs-two-axes'
+    | 'needs-a-base'
+    | 'not-whole'
+    | 'not-csv';
+  /** what stands there, or what is wanted */
+  detail?: string;
+}
+
+type Say = (at: number, column: ChartColumn | '', fault: ChartFault['fault'], detail?: string) => void;
+interface FileRow {
+  at: number;
+  row: ChartRow;
+}
+
+/**
+ * Models from a chart file. A model that exists keeps what is no chart and gets a new version; a new one takes
+ * that from a model of its family. All faults are told, each with its row and column; with one fault nothing
+ * is imported.
+ * @param text of the file, RFC 4180
+ * @param programmes the families there are
+ * @param known the newest version of each model there is
+ */
+export function chartsFromCsv(
+  text: string,
+  programmes: readonly Programme[],
+  known: readonly BraceModel[],
+): { ok: true; models: BraceModel[] } | { ok: false; faults: ChartFault[] } {
+  const parsed = Papa.parse<ChartRow>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+  });
+  const fields = parsed.meta.fields ?? [];
+  const faults: ChartFault[] = [
+    ...chartColumns
+      .filter((column) => !fields.includes(column))
+      .map((column) => ({ row: 1, column, fault: 'column-missing' as const })),
+    ...fields
+      .filter((field) => !(chartColumns as readonly string[]).includes(field))
+      .map((field) => ({ row: 1, column: '' as const, fault: 'column-unknown' as const, detail: field })),
+    ...parsed.errors
+      .filter(({ code }) => code !== 'UndetectableDelimiter')
+      .map(({ row, message }) => ({
+        row: (row ?? 0) + 2,
+        column: '' as const,
+        fault: 'not-csv' as const,
+        detail: message,
+      })),
+  ];
+  if (faults.length > 0) return { ok: false, faults };
+  const rows = parsed.data.map((row, i) => ({
+    at: i + 2,
+    row: Object.fromEntries(chartColumns.map((column) => [column, (row[column] ?? '').trim()])) as ChartRow,
+  }));
+  if (rows.length === 0) return { ok: false, faults: [{ row: 2, column: 'model', fault: 'empty' }] };
+  const say: Say = (at, column, fault, detail) =>
+    faults.push({ row: at, column, fault, ...(detail === undefined ? {} : { detail }) });
+  const models = [...new Set(rows.map(({ row }) => row.model))].flatMap((id) => {
+    const own = rows.filter(({ row }) => row.model === id);
+    const model = readModel(id, own, programmes, known, say);
+    return model ? [model] : [];
+  });
+  return faults.length > 0
+    ? { ok: false, faults: faults.sort((a, b) => a.row - b.row) }
+    : { ok: true, models };
+}
+
+function readModel(
+  id: string,
+  rows: readonly FileRow[],
+  programmes: readonly Programme[],
+  known: readonly BraceModel[],
+  say: Say,
+): BraceModel | undefined {
+  const { at, row } = rows[0]!;
+  if (!/^[a-z0-9][a-z0-9-]{0,79}$/.test(id))
+    return void say(at, 'model', id === '' ? 'empty' : 'not-an-id', id);
+  const programme = programmes.find((one) => one.id === row.family);
+  if (!programme) return void say(at, 'family', 'unknown-family', row.family);
+  sayOfTheModel(rows, say);
+  const base = known.find((one) => one.id === id) ?? known.find((one) => one.programme === row.family);
+  if (!base) return void say(at, 'family', 'needs-a-base', row.family);
+  const own = base.id === id;
+  const { axes, distances } = readAxes(rows, programme, say);
+  const chart: Chart = {
+    version: own ? base.chart.version + 1 : 1,
+    sizes: sizesOf(rows),
+    axes,
+    between: row.between as Chart['between'],
+    disagree: row.disagree as Chart['disagree'],
+    ...readTable(stating('cell', rows), axes, say),
+    ...(row.supply === 'stock' ? {} : { supply: row.supply as NonNullable<Chart['supply']> }),
+    ...readHeights(stating('height', rows), programme, say),
+    ...readBelt(stating('belt', rows), say),
+    ...readExtension(stating('extension', rows), say),
+  };
+  const model: BraceModel = {
+    ...base,
+    id,
+    version: own ? base.version + 1 : 1,
+    name: row.name,
+    maker: row.maker,
+    programme: row.family,
+    sided: row.sided === 'yes',
+    invented: own ? base.invented : false,
+    distances: { ...base.distances, ...distances },
+    chart,
+  };
+  if (modelProblems(model, programme).length > 0 || !modelSchema.isValidSync(model, { strict: true }))
+    say(at, 'model', 'not-whole', id);
+  return model;
+}
+
+const stating = (statement: (typeof chartStatements)[number], rows: readonly FileRow[]): FileRow[] =>
+  rows.filter(({ row }) => row.states === statement);
+
+/** Of a two-way table the sizes stand in its cells, otherwise on its bands. */
+function sizesOf(rows: readonly FileRow[]): string[] {
+  const cells = stating('cell', rows);
+  return [...new Set((cells.length > 0 ? cells : stating('band', rows)).map(({ row }) => row.size))];
+}
+
+/** What every row of a model says alike. */
+function sayOfTheModel(rows: readonly FileRow[], say: Say): void {
+  const { at, row } = rows[0]!;
+  const wanted: [ChartColumn, readonly string[]][] = [
+    ['sided', ['yes', 'no']],
+    ['supply', ['stock', 'both', 'made-to-measure']],
+    ['between', betweenRules],
+    ['disagree', disagreeRules],
+  ];
+  for (const [column, values] of wanted)
+    if (!values.includes(row[column])) say(at, column, 'not-one-of', values.join(', '));
+  for (const column of ['name', 'maker'] as const) if (row[column] === '') say(at, column, 'empty');
+  const alike = ['name', 'maker', 'family', 'sided', 'supply', 'between', 'disagree'] as const;
+  sayDiffering(rows, alike, say);
+  for (const one of rows)
+    if (!(chartStatements as readonly string[]).includes(one.row.states))
+      say(one.at, 'states', 'not-one-of', chartStatements.join(', '));
+}
+
+function sayDiffering(rows: readonly FileRow[], columns: readonly ChartColumn[], say: Say): void {
+  const { row } = rows[0]!;
+  for (const other of rows.slice(1))
+    for (const column of columns)
+      if (other.row[column] !== row[column]) say(other.at, column, 'differs-within-model', row[column]);
+}
+
+/** A cell as a number: of what is measured in mm with its unit, where it has one. */
+function numberIn(
+  { at, row }: FileRow,
+  column: ChartColumn,
+  unit: ReturnType<typeof unitOf>,
+  say: Say,
+  signed = false,
+): number {
+  const text = row[column];
+  if (text === '') {
+    say(at, column, 'empty');
+    return 0;
+  }
+  const minus = signed && /^[-−]/.test(text);
+  const body = minus ? text.slice(1) : text;
+  const length = unit === 'mm' ? parseLength(body, 'mm') : undefined;
+  const plain = Number(body.replace(',', '.'));
+  const value = length?.ok ? length.millimetres : Number.isFinite(plain) ? plain : undefined;
+  if (value === undefined) {
+    say(at, column, 'not-a-number', text);
+    return 0;
+  }
+  return minus ? -value : value;
+}
+
+function readAxes(
+  rows: readonly FileRow[],
+  programme: Programme,
+  say: Say,
+): { axes: ChartAxis[]; distances: Record<string, number> } {
+  const distances: Record<string, number> = {};
+  const bands = stating('band', rows);
+  const axes = [...new Set(bands.map(({ row }) => row.reading))].flatMap((reading) =>
+    readAxis(
+      bands.filter(({ row }) => row.reading === reading),
+      programme,
+      distances,
+      say,
+    ),
+  );
+  for (const one of stating('distance', rows)) {
+    const step = stepOf(one, programme.measuring.filter(leftToModel), say);
+    if (step) distances[step.id] = numberIn(one, 'distance', 'mm', say, true);
+  }
+  return { axes, distances };
+}
+
+function stepOf({ at, row }: FileRow, steps: readonly ProtocolStep[], say: Say): ProtocolStep | undefined {
+  const step = steps.find(({ id }) => id === row.reading);
+  if (!step)
+    say(
+      at,
+      'reading',
+      row.reading === '' ? 'empty' : 'unknown-reading',
+      steps.map(({ id }) => id).join(', '),
+    );
+  return step;
+}
+
+function readAxis(
+  rows: readonly FileRow[],
+  programme: Programme,
+  distances: Record<string, number>,
+  say: Say,
+): ChartAxis[] {
+  const [first] = rows;
+  const step = stepOf(
+    first!,
+    programme.measuring.filter(({ id }) => programme.axes.includes(id)),
+    say,
+  );
+  if (!step) return [];
+  const unit = unitOf(step);
+  if (leftToModel(step)) distances[step.id] = numberIn(first!, 'distance', 'mm', say, true);
+  const resolution = first!.row.resolution === '' ? 0 : numberIn(first!, 'resolution', unit, say);
+  sayDiffering(rows, ['distance', 'resolution'], say);
+  saySizesTwice(rows, say);
+  const bands = rows.map((one) => {
+    if (one.row.size === '') say(one.at, 'size', 'empty');
+    return {
+      size: one.row.size,
+      from: numberIn(one, 'from', unit, say),
+      to: numberIn(one, 'to', unit, say),
+    };
+  });
+  return [{ reading: step.id, resolution, bands }];
+}
+
+function saySizesTwice(rows: readonly FileRow[], say: Say): void {
+  rows.forEach(({ at, row }, i) => {
+    if (rows.slice(0, i).some((before) => before.row.size === row.size)) say(at, 'size', 'twice', row.size);
+  });
+}
+
+function readTable(rows: readonly FileRow[], axes: readonly ChartAxis[], say: Say): Pick<Chart, 'table'> {
+  if (rows.length === 0) return {};
+  if (axes.length !== 2) {
+    say(rows[0]!.at, 'states', 'needs-two-axes');
+    return {};
+  }
+  const [down, across] = axes.map(({ bands }) => bands.map(({ size }) => size)) as [string[], string[]];
+  const table = down.map(() => across.map(() => ''));
+  for (const { at, row } of rows) {
+    const [i, j] = [down.indexOf(row.row), across.indexOf(row.column)];
+    if (i < 0) say(at, 'row', 'not-one-of', down.join(', '));
+    if (j < 0) say(at, 'column', 'not-one-of', across.join(', '));
+    if (row.size === '') say(at, 'size', 'empty');
+    if (i < 0 || j < 0) continue;
+    if (table[i]![j] !== '') say(at, 'row', 'twice', `${row.row}, ${row.column}`);
+    table[i]![j] = row.size;
+  }
+  return { table };
+}
+
+function readHeights(rows: readonly FileRow[], programme: Programme, say: Say): Pick<Chart, 'heights'> {
+  if (rows.length === 0) return {};
+  saySizesTwice(rows, say);
+  const heights = rows.map((one): HeightChoice => {
+    const { size, reading } = one.row;
+    const height = heightNames.find((name) => name === size);
+    if (!height) say(one.at, 'size', 'not-one-of', heightNames.join(', '));
+    const step = reading === '' ? undefined : stepOf(one, programme.measuring, say);
+    const end = (column: 'from' | 'to') =>
+      step && one.row[column] !== '' ? { [column]: numberIn(one, column, unitOf(step), say) } : {};
+    return {
+      height: height ?? heightNames[0],
+      ...(step ? { reading: step.id } : {}),
+      ...end('from'),
+      ...end('to'),
+    };
+  });
+  return { heights };
+}
+
+function readBelt(rows: readonly FileRow[], say: Say): Pick<Chart, 'belt'> {
+  if (rows.length === 0) return {};
+  saySizesTwice(rows, say);
+  const parts = Object.keys(beltParts);
+  for (const { at, row } of rows)
+    if (!parts.includes(row.size)) say(at, 'size', 'not-one-of', parts.join(', '));
+  const missing = parts.filter((part) => !rows.some(({ row }) => row.size === part));
+  if (missing.length > 0) {
+    say(rows[0]!.at, 'size', 'not-whole', missing.join(', '));
+    return {};
+  }
+  const part = (name: keyof typeof beltParts) =>
+    numberIn(
+      rows.find(({ row }) => row.size === name)!,
+      'from',
+      'mm',
+      say,
+    );
+  const belt: Belt = {
+    overlap: part('overlap'),
+    backPanel: part('back-panel'),
+    marks: { first: part('first-mark'), step: part('mark-step'), count: part('marks') },
+  };
+  return { belt };
+}
+
+function readExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'extension'> {
+  const [first, second] = rows;
+  if (!first) return {};
+  if (second) say(second.at, 'states', 'twice', 'extension');
+  return { extension: { upTo: numberIn(first, 'to', 'mm', say) } };
+}

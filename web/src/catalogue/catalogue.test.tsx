@@ -181,6 +181,41 @@ test('a chart with a gap is told, drawn as a ruler, and mended as the next versi
   ]);
 });
 
+test('a two-way table is shown and its cells are changed to sizes the chart has', async () => {
+  const bands = (edges: number[]) =>
+    edges.slice(1).map((to, i) => ({ size: String(i), from: edges[i]!, to }));
+  const table = contextOf('ankle-stabiliser', {
+    sizes,
+    axes: [
+      { reading: 'heel-width', resolution: 0, bands: bands([50, 60, 70]) },
+      { reading: 'malleoli-width', resolution: 0, bands: bands([55, 65, 80]) },
+    ],
+    table: [
+      ['S', 'M'],
+      ['M', ''],
+    ],
+    between: 'larger',
+    disagree: 'larger',
+  }).model;
+  answerTo = (method, path) =>
+    method === 'GET' && path.startsWith('/catalogue/model/') ? json(table) : undefined;
+  const user = await modelPage();
+  const row = await screen.findByRole('row', { name: /^60 – 70/ });
+  expect(row.textContent).toBe('60 – 70M–');
+  await user.click(screen.getByRole('button', { name: 'Change the chart' }));
+  const cell = screen.getByLabelText('Heel width 60 – 70, Malleoli width 65 – 80');
+  await user.type(cell, 'XXL');
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  expect(screen.getByText('A cell has a size of this chart or stays empty: S, M.')).toBeTruthy();
+  await user.clear(cell);
+  await user.type(cell, 'M');
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  expect((sent[0] as { body: BraceModel }).body.chart.table).toEqual([
+    ['S', 'M'],
+    ['M', 'M'],
+  ]);
+});
+
 test('what the server refuses is said and nothing is lost', async () => {
   answerTo = (method) =>
     method === 'PUT' ? json({ title: 'x', status: 404, detail: 'There is no model here.' }, 404) : undefined;

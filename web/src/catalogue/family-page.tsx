@@ -4,6 +4,7 @@ import type { Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Input } from 'react-aria-components';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { contentQuery, queries, useUser } from '../api/clinic';
@@ -185,7 +186,7 @@ function Edit({ programme }: { programme: Programme }) {
                     <td key={field}>
                       {(field === 'tolerance' || step.kind === 'girth') && (
                         <label>
-                          <input
+                          <Input
                             aria-label={`${named('steps', step.id)}, ${t(field === 'distance' ? 'catalogue.distanceFrom' : 'catalogue.tolerance')}`}
                             aria-invalid={wrong.includes(keyOf(step, field))}
                             placeholder={field === 'distance' ? t('catalogue.modelsOwn') : ''}

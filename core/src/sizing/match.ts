@@ -142,8 +142,8 @@ function axesOf(chart: Chart, readings: Readings): Axis[] {
   return axes;
 }
 
-/** Beyond so many standard uncertainties a band is neither reached nor left. */
-const far = 8;
+/** Beyond so many standard uncertainties a band is neither reached nor left: 1e-10 of them are. */
+const far = 6.5;
 
 /** The bands of one axis within reach of its reading: their place among the sizes and their edges. */
 interface NearBands {
@@ -151,6 +151,8 @@ interface NearBands {
   own: number;
   shared: number;
   ks: number[];
+  least: number;
+  most: number;
   from: number[];
   to: number[];
   /** the probability of each band in its place; 0 for those out of reach */
@@ -165,6 +167,8 @@ function nearBands(chart: Chart, { reading, edges }: Axis): NearBands {
     own: Math.sqrt(repeatPart * repeatPart + alone * alone),
     shared: sharedPart,
     ks: [],
+    least: Infinity,
+    most: -1,
     from: [],
     to: [],
     p: new Array<number>(Math.max(edges.length, chart.sizes.length) + 1).fill(0),
@@ -174,7 +178,10 @@ function nearBands(chart: Chart, { reading, edges }: Axis): NearBands {
   for (let at = 0; at < edges.length; at += 1) {
     const { size, from, to } = edges[at]!;
     if (to <= mean - reach || from >= mean + reach) continue;
-    near.ks.push(chart.table || inOrder ? at : chart.sizes.indexOf(size));
+    const k = chart.table || inOrder ? at : chart.sizes.indexOf(size);
+    near.least = Math.min(near.least, k);
+    near.most = Math.max(near.most, k);
+    near.ks.push(k);
     near.from.push(from);
     near.to.push(to);
   }
@@ -207,9 +214,9 @@ function sizeProbabilities(chart: Chart, axes: readonly Axis[]): number[] {
     return sums;
   }
   // trapezoidal rule: for an integrand that is smooth over a width w its error falls as exp(-2 pi^2 w^2/h^2)
-  // with the stride h: three quarters of the narrower error's width leave 1e-15
-  const stride = Math.min(0.5, Math.max(0.01, narrow * 0.75));
-  const steps = Math.ceil(6 / stride);
+  // with the stride h: nine tenths of the narrower width, the shared error's own being 1, leave 1e-10
+  const stride = Math.min(0.9, Math.max(0.01, narrow * 0.9));
+  const steps = Math.ceil(far / stride);
   for (let step = -steps; step <= steps; step += 1) {
     // what shares nothing stays where it is
     for (const bands of near) if (bands.shared > 0 || step === -steps) place(bands, step * stride);
@@ -261,12 +268,13 @@ function addByRule(
   weight: number,
   sums: number[],
 ): void {
-  let [low, high] = [Infinity, 0];
-  for (const { ks } of near) {
-    low = Math.min(low, ks[0]!);
-    high = Math.max(high, ks[ks.length - 1]! + 1);
+  // every axis lies in the size's band or a neighbour of it
+  let low = 0;
+  let high = sums.length - 1;
+  for (const { least, most } of near) {
+    low = Math.max(low, least - 1);
+    high = Math.min(high, most + 1);
   }
-  high = Math.min(high, sums.length - 1);
   for (let k = low; k <= high; k += 1) {
     if (disagree === 'larger') sums[k]! += weight * (either(near, k - 1, 0) - every(near, k - 1, 0));
     else if (disagree === 'made-to-measure') sums[k]! += weight * every(near, k, 0);
@@ -398,10 +406,13 @@ function marginOf(
   const index = pointed[i];
   const own = index === undefined ? undefined : edges[index];
   if (index === undefined || !own) {
-    let [off, nearest] = [Infinity, ''];
+    let off = Infinity;
+    let nearest: string | undefined;
     for (const { size, from, to } of edges) {
       const gap = Math.min(Math.abs(from - reading.mean), Math.abs(to - reading.mean));
-      if (gap < off) [off, nearest] = [gap, size];
+      if (gap >= off) continue;
+      off = gap;
+      nearest = size;
     }
     // a band of a two-way table is no size by itself
     return { margin: -off, neighbour: chart.table ? undefined : nearest };

@@ -23,7 +23,7 @@ export const Table = styled.table`
   }
   & input {
     width: 92px;
-    min-height: 36px;
+    min-height: 44px;
     border: 1px solid ${color('edge')};
     border-radius: 4px;
     padding: 4px 8px;

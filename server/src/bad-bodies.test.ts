@@ -205,6 +205,17 @@ test.each([
   ['/catalogue/models', model],
   ['/catalogue/programmes', own],
   ['/catalogue/import', { csv: 'model,name\r\na,b' }],
+  [
+    '/instruments',
+    {
+      id: 'tape-2',
+      kind: 'tape',
+      name: 'Tape 2',
+      calibratedOn: '2026-11-20',
+      validDays: 365,
+      offset: 0.3,
+    },
+  ],
   ['/instruments/stand-in-tape/lines', { lines: [{ at: '2026-11-24T09:00:00Z', value: 400, unit: 'mm' }] }],
 ] as const)('%s: any JSON, and a sound body with one value spoilt, is never a 500', async (path, sound) => {
   const paths = pathsIn(sound);

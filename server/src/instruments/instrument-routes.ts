@@ -18,12 +18,26 @@ import { valid } from '../valid';
 import { unitOfInstrument, type InstrumentReading } from './hub';
 import { hiddenValue, shownValue } from './stand-ins';
 
-const calibrationBody = object({
+const calibration = {
   calibratedOn: string()
     .strict()
     .required()
     .test('clinic-day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value),
   offset: number().strict().required().min(-100).max(100),
+};
+const calibrationBody = object(calibration).noUnknown();
+
+const instrumentBody = object({
+  id: string()
+    .strict()
+    .required()
+    .matches(/^[a-z0-9][a-z0-9-]{0,79}$/, 'must be small letters, digits and hyphens'),
+  kind: string()
+    .oneOf(instruments.filter((kind) => kind in unitOfInstrument))
+    .required(),
+  name: string().strict().trim().min(1).max(80).required(),
+  validDays: number().strict().integer().min(1).max(3650).required(),
+  ...calibration,
 }).noUnknown();
 
 const linesBody = object({
@@ -46,6 +60,9 @@ const linesBody = object({
 
 /** A stand-in reads so often, drops out after so many values and stays away so long. */
 const [everyMs, untilDrop, awayMs] = [350, 40, 1800];
+
+/** What a real device sent longer ago is no reading of now: it counts as lost until it sends again. */
+const staleMs = 10_000;
 
 const send = (res: Response, event: string, data: object) =>
   res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
@@ -90,6 +107,22 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       },
     },
     {
+      // a real device: the stand-in of its kind is silent from then on
+      method: 'post',
+      path: '/instruments',
+      who: 'instruments.write',
+      handle: async (req, res) => {
+        const row = valid(instrumentBody, req.body);
+        if (row.calibratedOn > dayOf(now().toISOString(), clinic.zone))
+          throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+        const rows = db.getRepository(instrumentEntity);
+        if (await rows.existsBy({ id: row.id }))
+          throw new Problem(409, 'Already there', 'An instrument of this id is here already.');
+        await rows.insert({ ...row, simulated: false });
+        res.status(201).json(await rows.findOneByOrFail({ id: row.id }));
+      },
+    },
+    {
       // server-sent events: what the instruments of a kind read, as it comes
       method: 'get',
       path: '/instruments/stream',
@@ -113,16 +146,26 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
           'X-Accel-Buffering': 'no',
         });
         res.flushHeaders();
-        const standIn = rows.find(({ simulated }) => simulated);
+        const real = rows.some(({ simulated }) => !simulated);
+        const standIn = real ? undefined : rows.find(({ simulated }) => simulated);
+        let heard: { instrument: string; at: number } | undefined;
         const stop = hub.listen((reading) => {
           const row = rows.find(({ id }) => id === reading.instrument);
-          if (row) send(res, 'reading', line(row, reading));
+          if (!row) return;
+          heard = { instrument: row.id, at: Date.now() };
+          send(res, 'reading', line(row, reading));
         });
         let count = 0;
         let awayUntil = 0;
         const timer = setInterval(() => {
-          if (!standIn) return void res.write(': nothing yet\n\n');
           const at = Date.now();
+          if (!standIn) {
+            if (heard && at - heard.at > staleMs) {
+              send(res, 'lost', { instrument: heard.instrument });
+              heard = undefined;
+            } else res.write(': nothing new\n\n');
+            return;
+          }
           if (at < awayUntil) return;
           count += 1;
           if (count % untilDrop === 0) {

@@ -112,6 +112,45 @@ test('a real device writes lines to the open endpoint, and whoever listens gets 
   stream.close();
 });
 
+test('a real device is registered, its stand-in falls silent, and an old value is not one of now', async () => {
+  const agent = await clinic.as('technician');
+  const scale = {
+    id: 'scale-2',
+    kind: 'scale',
+    name: 'Scale 2',
+    calibratedOn: '2026-11-20',
+    validDays: 365,
+    offset: 0.5,
+  };
+  const { body } = await agent.post('/api/instruments').send(scale).expect(201);
+  expect(body).toEqual({ ...scale, simulated: false });
+  await agent.post('/api/instruments').send(scale).expect(409);
+  await agent
+    .post('/api/instruments')
+    .send({ ...scale, id: 'scale-3', kind: 'told' })
+    .expect(422);
+  await agent
+    .post('/api/instruments')
+    .send({ ...scale, id: 'scale-3', calibratedOn: '2026-12-20' })
+    .expect(422);
+  const clock = jest.spyOn(Date, 'now');
+  const stream = await listen(`kind=scale&case=${caseId}&step=${step}&side=right`);
+  await agent
+    .post('/api/instruments/scale-2/lines')
+    .send({ lines: [{ at: '2026-11-24T09:00:01Z', value: 71.5, unit: 'kg' }] })
+    .expect(202);
+  // the first event is the device's: the stand-in, which reads three times a second, sent none
+  expect(await stream.next()).toMatchObject({
+    event: 'reading',
+    data: { instrument: 'scale-2', value: 71, simulated: false },
+  });
+  const sentAt = clock.mock.results.at(-1)!.value as number;
+  clock.mockReturnValue(sentAt + 11_000);
+  expect(await stream.next()).toEqual({ event: 'lost', data: { instrument: 'scale-2' } });
+  clock.mockRestore();
+  stream.close();
+});
+
 test.each([
   ['/instruments/none/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] }, 404],
   [

@@ -28,6 +28,7 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
     await page.keyboard.type(value);
     await page.keyboard.press('Enter');
   }
+  await page.getByRole('button', { name: 'Leave it open' }).click();
   // the work goes on, and the screen says what waits
   await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await expect(page.getByText('Server away: 5 entries wait here')).toBeVisible();
@@ -43,7 +44,6 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
   await clinic.comeBack();
   await page.reload();
   await expect(page.getByText('Server away')).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Girth below, right: 346 ± 7' })).toBeVisible();
   await expect(async () => {
     const rows = await clinic.ask('SELECT `content` FROM {db}.`entry` WHERE `case` = ? ORDER BY `seq`', [id]);

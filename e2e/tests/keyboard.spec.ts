@@ -106,6 +106,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
       await keyboard.press('Enter');
     }
   }
+  await press(page, 'Leave it open');
   await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
   await keyboard.press('u');
   await expect(main.getByText('44.1 ± 0.7').first()).toBeVisible();

@@ -3,7 +3,7 @@ import { bodyReadings, mirroredReadings } from './body-readings';
 import { calfPrompt } from './calf';
 import { ownRepeatability, pairsOf } from './own-repeatability';
 import { questionReading } from './plausibility';
-import { measuringProgress, stepAt, type TakenReading } from './progress';
+import { measuringProgress, nextStep, stepAt, type TakenReading } from './progress';
 import {
   instrumentOf,
   protocolOf,
@@ -189,6 +189,23 @@ test('a volume agrees with its integral, and a limb is the sum of its segments',
   ];
   expect(segmentVolume(girths)).toBeCloseTo(coneVolume(300, 320, 70) + coneVolume(320, 380, 80), 6);
   expect(segmentVolume([girths[0]!])).toBeUndefined();
+});
+
+test('what is needed on either side comes before what may be left open', () => {
+  const calf = girth('calf-sign', -100, { from: 'tibial-tuberosity', optional: true });
+  const after = (readings: TakenReading[], leftOpen: string[] = []) => {
+    const at = nextStep(
+      measuringProgress([calf, above], 'right', { readings, skipped: [] }).states,
+      leftOpen,
+    );
+    return at && `${at.step.id} ${at.side}`;
+  };
+  const right = read('girth-above', 'right', 450, 452);
+  const both = [...right, ...read('girth-above', 'left', 450, 452)];
+  expect(after([])).toBe('girth-above right');
+  expect(after(right)).toBe('girth-above left');
+  expect(after(both)).toBe('calf-sign right');
+  expect(after(both, ['calf-sign'])).toBeUndefined();
 });
 
 test('girths of one side and one mark, a first reading alone left out', () => {

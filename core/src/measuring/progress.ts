@@ -92,11 +92,23 @@ export function measuringProgress(
   const states = first.map((state) => fromOtherSide(state, first));
   return {
     states,
-    next: states.find((state) => !state.done),
+    next: nextStep(states),
     done: states.every((state) => state.done || state.step.optional === true),
     precisions: taken.precisions ?? [],
   };
 }
+
+/**
+ * What is asked for next: what is needed on either side first, then what may be left open.
+ * @param leftOpen steps that are left open, by id
+ */
+export const nextStep = (
+  states: readonly StepState[],
+  leftOpen: readonly string[] = [],
+): StepState | undefined => {
+  const open = states.filter(({ step, done }) => !done && !leftOpen.includes(step.id));
+  return open.find(({ step }) => !step.optional) ?? open[0];
+};
 
 /** One step on one side; of the person's own steps the one there is. */
 export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>

@@ -1,7 +1,5 @@
 import type { Programme } from './programme';
-
-// tolerance and deviations in mm: estimates until the clinic has its own (common practice, no source)
-const girth = { kind: 'girth', from: 'mid-kneecap', tolerance: 5, withinPerson: 2.5, shared: 3 } as const;
+import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
 
 /**
  * Rigid-frame ligament brace: four points, wedge stops, six straps. On the skin, the hinge's middle level
@@ -10,33 +8,13 @@ const girth = { kind: 'girth', from: 'mid-kneecap', tolerance: 5, withinPerson: 
  */
 export const kneeLigamentFrame: Programme = {
   id: 'knee-ligament-frame',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 45,
-  findings: [
-    'calf-swollen',
-    'pain-out-of-proportion',
-    'new-weakness-or-numbness',
-    'cold-or-blue-toes',
-    'infected-wound',
-    'wound-or-rash-under-brace',
-    'allergy-to-material',
-    'swelling-expected-to-fall',
-    'not-weight-bearing',
-    'neuropathy',
-    'arterial-disease',
-    'diabetes',
-    'pregnancy',
-    'fragile-skin',
-  ],
-  measuring: [
-    { kind: 'posture', id: 'knee-posture', joint: 'knee', target: 30, tolerance: 5 },
-    { kind: 'mark', id: 'mid-kneecap', landmark: 'mid-kneecap' },
-    { ...girth, id: 'girth-above', distance: 'model', plausible: [250, 950] },
-    { ...girth, id: 'girth-below', distance: 'model', plausible: [180, 650] },
-  ],
+  findings: legFindings,
+  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
   axes: ['girth-above', 'girth-below'],
   stops: { leastExtension: 0, made: 'before-donning' },
   sequence: [

@@ -84,7 +84,7 @@ test('B turns to the other side; a side in a cast is left out with one reason', 
   await user.type(field(/Why/), 'in a cast');
   await user.click(screen.getByRole('button', { name: 'Leave the whole left side out' }));
   expect(written.map(({ kind, body }) => [kind, body.step, body.side, body.reason])).toEqual(
-    ['knee-posture', 'mid-kneecap', 'girth-above', 'girth-below'].map((step) => [
+    ['knee-posture', 'mid-kneecap', 'girth-above', 'girth-below', 'calf-sign'].map((step) => [
       'measure.skipped',
       step,
       'left',
@@ -95,7 +95,8 @@ test('B turns to the other side; a side in a cast is left out with one reason', 
 
 test('when both legs are measured both sides stand beside each other with their difference', async () => {
   const log = measuredLogbook();
-  const { written } = await showStage(MeasureStage, log);
+  const { user, written } = await showStage(MeasureStage, log);
+  await user.click(screen.getByRole('button', { name: 'Leave it open' }));
   expect(screen.getByRole('heading', { name: 'Everything is measured' })).toBeTruthy();
   expect(screen.getByRole('button', { name: 'Girth above, right: 445 ± 7' })).toBeTruthy();
   expect(screen.getAllByText('0 mm')).toHaveLength(2);

@@ -1,6 +1,6 @@
 import { may } from '@estribo/core/access';
 import { otherSide, type Side } from '@estribo/core/anatomy';
-import { stepAt, type StepState } from '@estribo/core/measuring';
+import { nextStep, stepAt, type StepState } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { useFigureLayer, useWork } from '../case/case-context';
@@ -41,12 +41,14 @@ export default function MeasureStage() {
   const { state, unit, user, select, selected } = useWork();
   const { measuring } = state;
   const [picked, pick] = useState<Picked>();
+  const [leftOpen, leave] = useState<readonly string[]>([]);
+  const next = nextStep(measuring.states, leftOpen);
   // what is touched on the figure is the step to take
   const [touched, touch] = useState<string>();
   if (selected !== touched) {
     touch(selected);
     const step = measuring.steps.find(({ id }) => id === selected);
-    const side = picked?.side ?? measuring.next?.side ?? state.side;
+    const side = picked?.side ?? next?.side ?? state.side;
     if (step) pick(pickOf(measuring.states, step.id, side));
   }
   const choose = (at: { step: string; side: Side }) => {
@@ -54,11 +56,11 @@ export default function MeasureStage() {
     pick(pickOf(measuring.states, at.step, at.side));
   };
   const chosen = picked && holds(measuring.states, picked);
-  const now = chosen ?? measuring.next ?? measuring.states.at(-1)!;
+  const now = chosen ?? next ?? measuring.states.at(-1)!;
   const turn = () => choose({ step: now.step.id, side: otherSide(now.side) });
 
   useHotkeys({ b: turn });
-  const finished = measuring.next === undefined && !chosen;
+  const finished = next === undefined && !chosen;
   useFigureLayer(layerFor(now, measuring.states, finished, unit));
 
   const mayMeasure = may(user.role, 'measuring.write');
@@ -70,8 +72,13 @@ export default function MeasureStage() {
       <Stack $gap={4}>
         <Row style={{ justifyContent: 'space-between' }} $align="baseline">
           <h1>{finished ? t('measuring.allTaken') : titleOf(now.step, unit)}</h1>
-          {!finished && now.side !== 'midline' && (
-            <Soft>{t('measuring.side', { side: named('side', now.side) })}</Soft>
+          {!finished && (
+            <Row $gap={14}>
+              {now.step.optional && <Soft>{t('measuring.optional')}</Soft>}
+              {now.side !== 'midline' && (
+                <Soft>{t('measuring.side', { side: named('side', now.side) })}</Soft>
+              )}
+            </Row>
           )}
         </Row>
         <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit)}</Soft>
@@ -81,7 +88,15 @@ export default function MeasureStage() {
       {mayMeasure && !finished && (
         <>
           {caution && <Notice tone="caution">{caution}</Notice>}
-          <Take key={`${now.step.id} ${now.side}`} at={now} onTurn={turn} />
+          <Take
+            key={`${now.step.id} ${now.side}`}
+            at={now}
+            onTurn={turn}
+            onLeave={() => {
+              leave([...leftOpen, now.step.id]);
+              pick(undefined);
+            }}
+          />
           <OwnPrecision at={now} />
         </>
       )}

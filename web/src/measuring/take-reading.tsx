@@ -42,6 +42,8 @@ import { Reject } from './reject';
 interface TakeProps {
   at: StepState;
   onTurn: () => void;
+  /** on to the next step, this one left open: only for what may be */
+  onLeave: () => void;
 }
 
 /** One step taken: typed or read from an instrument, entered, and on to the next thing. */
@@ -59,7 +61,7 @@ export function Take(props: TakeProps) {
 }
 
 /** The ways on from a step: the other side, leaving it out, taking a reading back. */
-function OtherWays({ at, onTurn }: TakeProps) {
+function OtherWays({ at, onTurn, onLeave }: TakeProps) {
   const { state } = useWork();
   const [open, setOpen] = useState<'skip' | 'reject'>();
   const seen = at.assessed !== undefined && at.assessed.needs !== 'second' && at.readings.length > 0;
@@ -70,9 +72,15 @@ function OtherWays({ at, onTurn }: TakeProps) {
           {bodyPartSide('otherPart', otherSide(at.side), state.programme.region)}
         </Button>
       )}
-      <Button look="quiet" onPress={() => setOpen('skip')}>
-        {t('measuring.cannot')}
-      </Button>
+      {at.step.optional && !at.done ? (
+        <Button look="quiet" onPress={onLeave}>
+          {t('measuring.leaveOpen')}
+        </Button>
+      ) : (
+        <Button look="quiet" onPress={() => setOpen('skip')}>
+          {t('measuring.cannot')}
+        </Button>
+      )}
       {seen && (
         <Button look="quiet" onPress={() => setOpen('reject')}>
           {t('measuring.reject')}

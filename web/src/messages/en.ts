@@ -372,6 +372,7 @@ export const en = {
     marked: 'Marked. The mark stays the reference.',
     markStays: 'Mark the skin; what follows works from it.',
     stood: 'Confirmed.',
+    leaveOpen: 'Leave it open',
     cannot: 'Cannot be taken',
     reject: 'Reject a reading',
     rejectTitle: 'Reject a reading',

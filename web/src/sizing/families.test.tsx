@@ -39,6 +39,11 @@ test('another height than the reading’s needs a reason of its own', async () =
   await user.type(screen.getByLabelText('Why this height'), 'ordered tall');
   await user.click(screen.getByRole('button', { name: 'Take size 2' }));
   expect(written[0]!.body).toMatchObject({ height: 'tall', heightReason: 'ordered tall' });
+  // what is decided stands as it was decided, and there is nothing left to take
+  expect((screen.getByRole('radio', { name: 'Tall' }) as HTMLInputElement).checked).toBe(true);
+  expect(screen.queryByRole('button', { name: /^Take size/ })).toBeNull();
+  await user.click(screen.getByRole('radio', { name: 'Low' }));
+  expect(screen.getByRole('button', { name: /^Take size/ })).toBeTruthy();
 });
 
 test('above the largest size side extensions reach, and are written', async () => {

@@ -11,8 +11,10 @@ export interface ChosenHeight {
   reason: string;
 }
 
-/** What the height is before anybody has touched it: as the reading says. */
-export function heightNow({ height }: CaseState['sizing']): ChosenHeight {
+/** What the height is before anybody has touched it: as it was decided, or as the reading says. */
+export function heightNow({ height, chosen }: CaseState['sizing']): ChosenHeight {
+  const decided = chosen?.staleBecause.length === 0 ? chosen.decided : undefined;
+  if (decided?.height) return { height: decided.height, reason: decided.heightReason ?? '' };
   return height?.by === 'reading' && height.height !== undefined
     ? {
         height: height.height,

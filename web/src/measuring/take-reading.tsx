@@ -64,6 +64,8 @@ export function Take(props: TakeProps) {
 function OtherWays({ at, onTurn, onLeave }: TakeProps) {
   const { state } = useWork();
   const [open, setOpen] = useState<'skip' | 'reject'>();
+  const mayStayOpen = at.step.optional === true && !at.done;
+  const hasSubstitute = isReading(at.step) && at.step.substitute !== undefined;
   const seen = at.assessed !== undefined && at.assessed.needs !== 'second' && at.readings.length > 0;
   return (
     <>
@@ -72,11 +74,12 @@ function OtherWays({ at, onTurn, onLeave }: TakeProps) {
           {bodyPartSide('otherPart', otherSide(at.side), state.programme.region)}
         </Button>
       )}
-      {at.step.optional && !at.done ? (
+      {mayStayOpen && (
         <Button look="quiet" onPress={onLeave}>
           {t('measuring.leaveOpen')}
         </Button>
-      ) : (
+      )}
+      {(!mayStayOpen || hasSubstitute) && (
         <Button look="quiet" onPress={() => setOpen('skip')}>
           {t('measuring.cannot')}
         </Button>

@@ -442,7 +442,7 @@ export const en = {
     'neck-transverse': 'left, right rotation',
     'neck-sagittal': 'backward, forward',
   },
-  // what a joint may come to, and one that does not reach zero
+  // what a joint may come to, and one that does not reach zero (common practice, no source)
   motionExamples: {
     sagittal: '5-0-130, 0-20-90',
     'ankle-sagittal': '20-0-40, 0-10-40',

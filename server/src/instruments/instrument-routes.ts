@@ -32,9 +32,7 @@ const instrumentBody = object({
     .strict()
     .required()
     .matches(/^[a-z0-9][a-z0-9-]{0,79}$/, 'must be small letters, digits and hyphens'),
-  kind: string()
-    .oneOf(instruments.filter((kind) => kind in unitOfInstrument))
-    .required(),
+  kind: string().oneOf(Object.keys(unitOfInstrument)).required(),
   name: string().strict().trim().min(1).max(80).required(),
   validDays: number().strict().integer().min(1).max(3650).required(),
   ...calibration,
@@ -80,6 +78,12 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     simulated: row.simulated,
   });
 
+  const today = () => dayOf(now().toISOString(), clinic.zone);
+
+  const notInTheFuture = ({ calibratedOn }: { calibratedOn: string }) => {
+    if (calibratedOn > today()) throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+  };
+
   /** The step a stand-in is held to, with the body it reads there. */
   const aimed = async (caseId: string, stepId: string, side: Side) => {
     const row = await db.getRepository(caseEntity).findOneBy({ id: caseId });
@@ -91,8 +95,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     ]);
     const step = programme && model && stepsOf(programme, model).find(({ id }) => id === stepId);
     if (!step) throw notFound('measuring step');
-    const today = dayOf(now().toISOString(), clinic.zone);
-    const stature = statureForAge(daysBetween(person.born, today) / 365.25);
+    const stature = statureForAge(daysBetween(person.born, today()) / 365.25);
     return { step, hidden: hiddenValue(step, caseId, side, stature) };
   };
 
@@ -113,12 +116,17 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'instruments.write',
       handle: async (req, res) => {
         const row = valid(instrumentBody, req.body);
-        if (row.calibratedOn > dayOf(now().toISOString(), clinic.zone))
-          throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+        notInTheFuture(row);
         const rows = db.getRepository(instrumentEntity);
-        if (await rows.existsBy({ id: row.id }))
+        // of two that come at once the database takes one
+        const { raw } = (await rows
+          .createQueryBuilder()
+          .insert()
+          .values({ ...row, simulated: false })
+          .orIgnore()
+          .execute()) as { raw: { affectedRows: number } };
+        if (raw.affectedRows === 0)
           throw new Problem(409, 'Already there', 'An instrument of this id is here already.');
-        await rows.insert({ ...row, simulated: false });
         res.status(201).json(await rows.findOneByOrFail({ id: row.id }));
       },
     },
@@ -214,8 +222,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'instruments.write',
       handle: async (req, res) => {
         const { calibratedOn, offset } = valid(calibrationBody, req.body);
-        if (calibratedOn > dayOf(now().toISOString(), clinic.zone))
-          throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+        notInTheFuture({ calibratedOn });
         const rows = db.getRepository(instrumentEntity);
         const id = String(req.params.id);
         if (!(await rows.existsBy({ id }))) throw notFound('instrument');

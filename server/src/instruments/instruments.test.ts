@@ -125,6 +125,10 @@ test('a real device is registered, its stand-in falls silent, and an old value i
   const { body } = await agent.post('/api/instruments').send(scale).expect(201);
   expect(body).toEqual({ ...scale, simulated: false });
   await agent.post('/api/instruments').send(scale).expect(409);
+  const atOnce = await Promise.all(
+    [1, 2].map(() => agent.post('/api/instruments').send({ ...scale, id: 'scale-4' })),
+  );
+  expect(atOnce.map(({ status }) => status).sort()).toEqual([201, 409]);
   await agent
     .post('/api/instruments')
     .send({ ...scale, id: 'scale-3', kind: 'told' })

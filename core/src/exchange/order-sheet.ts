@@ -1,7 +1,15 @@
 import Papa from 'papaparse';
 import { sidesFrom } from '../anatomy';
 import type { CaseState } from '../logbook';
-import { isOfPerson, isReading, stepAt, unitOf, type MeasuringStep, type ReadingUnit } from '../measuring';
+import {
+  inSight,
+  isOfPerson,
+  isReading,
+  stepAt,
+  unitOf,
+  type MeasuringStep,
+  type ReadingUnit,
+} from '../measuring';
 
 /** One line of the sheet a maker works from. */
 export interface SheetLine {
@@ -70,8 +78,10 @@ export function orderSheet(state: CaseState): OrderSheet {
     side,
     ...(sizing.chosen ? { size: sizing.chosen.decided.size ?? null } : {}),
     height: sizing.chosen?.decided.height ?? null,
-    lines: places.flatMap(({ step, side: at, assessed, substitute }): SheetLine[] =>
-      !isReading(step) || !assessed || assessed.needs === 'second'
+    lines: places.flatMap((place): SheetLine[] => {
+      const { step, side: at, substitute } = place;
+      const assessed = inSight(place);
+      return !isReading(step) || !assessed
         ? []
         : [
             {
@@ -90,8 +100,8 @@ export function orderSheet(state: CaseState): OrderSheet {
               uncertainty: assessed.uncertainty,
               substitute: substitute ?? '',
             },
-          ],
-    ),
+          ];
+    }),
     left: measuring.states.flatMap(({ step, side: at, skipped }) =>
       skipped ? [{ step: step.id, side: at, reason: skipped.reason }] : [],
     ),

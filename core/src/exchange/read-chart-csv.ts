@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { unitOf, type ProtocolStep } from '../measuring';
 import { modelProblems, modelSchema, type BraceModel, type Programme } from '../programmes';
@@ -91,11 +92,9 @@ export function chartsFromCsv(
   if (rows.length === 0) return { ok: false, faults: [{ row: 2, column: 'model', fault: 'empty' }] };
   const say: Say = (at, column, fault, detail) =>
     faults.push({ row: at, column, fault, ...(detail === undefined ? {} : { detail }) });
-  const models = [...new Set(rows.map(({ row }) => row.model))].flatMap((id) => {
-    const own = rows.filter(({ row }) => row.model === id);
-    const model = readModel(id, own, programmes, known, say);
-    return model ? [model] : [];
-  });
+  const models = [...group(rows, ({ row }) => row.model)].flatMap(
+    ([id, own]) => readModel(id, own, programmes, known, say) ?? [],
+  );
   return faults.length > 0
     ? { ok: false, faults: faults.sort((a, b) => a.row - b.row) }
     : { ok: true, models };
@@ -213,14 +212,8 @@ function readAxes(
   say: Say,
 ): { axes: ChartAxis[]; distances: Record<string, number> } {
   const distances: Record<string, number> = {};
-  const bands = stating('band', rows);
-  const axes = [...new Set(bands.map(({ row }) => row.reading))].flatMap((reading) =>
-    readAxis(
-      bands.filter(({ row }) => row.reading === reading),
-      programme,
-      distances,
-      say,
-    ),
+  const axes = [...group(stating('band', rows), ({ row }) => row.reading).values()].flatMap((bands) =>
+    readAxis(bands, programme, distances, say),
   );
   for (const one of stating('distance', rows)) {
     const step = stepOf(one, programme.measuring.filter(leftToModel), say);
@@ -271,9 +264,8 @@ function readAxis(
 }
 
 function saySizesTwice(rows: readonly FileRow[], say: Say): void {
-  rows.forEach(({ at, row }, i) => {
-    if (rows.slice(0, i).some((before) => before.row.size === row.size)) say(at, 'size', 'twice', row.size);
-  });
+  for (const [size, alike] of group(rows, ({ row }) => row.size))
+    for (const { at } of alike.slice(1)) say(at, 'size', 'twice', size);
 }
 
 function readTable(rows: readonly FileRow[], axes: readonly ChartAxis[], say: Say): Pick<Chart, 'table'> {

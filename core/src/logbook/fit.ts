@@ -1,5 +1,13 @@
 import { legFormOf } from '../anatomy';
-import { bodyReadings, girthsFrom, isOfPerson, isReading, stepAt, type GirthStep } from '../measuring';
+import {
+  bodyReadings,
+  girthsFrom,
+  inSight,
+  isOfPerson,
+  isReading,
+  stepAt,
+  type GirthStep,
+} from '../measuring';
 import { monotoneCurve } from '../statistics';
 import { chartOf, stepsOf, type BraceModel, type Programme } from '../programmes';
 import { bestFit, type AxisReading, type RankedFit } from '../sizing';
@@ -60,12 +68,11 @@ function readingsAs(
   const readings = Object.fromEntries(
     axes.filter(isReading).flatMap((step): [string, AxisReading][] => {
       const own = states.find(
-        ({ step: read, side, assessed }) =>
-          (side === state.side || isOfPerson(read)) &&
-          assessed &&
-          assessed.needs !== 'second' &&
-          isReading(read) &&
-          samePlace(read, step),
+        (one) =>
+          (one.side === state.side || isOfPerson(one.step)) &&
+          inSight(one) &&
+          isReading(one.step) &&
+          samePlace(one.step, step),
       );
       if (own) return [[step.id, axisReading(step, own.assessed!, axes)]];
       const guess = step.kind === 'girth' ? fromProfile(state, step, stature) : undefined;
@@ -96,15 +103,13 @@ function fromProfile(
   const { states } = state.measuring;
   const girths = girthsFrom(states, state.side, step.from);
   const near = states
-    .flatMap(({ step: read, side, assessed }) =>
-      read.kind === 'girth' &&
-      side === state.side &&
-      read.from === step.from &&
-      assessed &&
-      assessed.needs !== 'second'
-        ? [{ id: read.id, level: read.distance, girth: assessed.mean }]
-        : [],
-    )
+    .flatMap((one) => {
+      const { step: at, side } = one;
+      const read = inSight(one);
+      return at.kind === 'girth' && side === state.side && at.from === step.from && read
+        ? [{ id: at.id, level: at.distance, girth: read.mean }]
+        : [];
+    })
     .sort((a, b) => Math.abs(a.level - step.distance) - Math.abs(b.level - step.distance))[0];
   if (!near || Math.abs(near.level - step.distance) > reach) return undefined;
   const girth =

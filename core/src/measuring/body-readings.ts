@@ -1,18 +1,16 @@
 import { otherSide, type BodyReadings, type Side } from '../anatomy';
-import { stepAt, type StepState } from './progress';
-
-const meanInSight = (assessed: StepState['assessed']): number | undefined =>
-  assessed && assessed.needs !== 'second' ? assessed.mean : undefined;
+import { inSight, stepAt, type StepState } from './progress';
 
 /**
  * What one side is drawn from: its own readings and, for what is not read on it yet, the other side's, so that
  * the limb in hand starts as the mirror of the one measured before.
  */
 export function mirroredReadings(states: readonly StepState[], side: Side): BodyReadings {
-  const unread = states.flatMap(({ step, side: at, assessed }) => {
-    const mean = meanInSight(assessed);
-    const own = meanInSight(stepAt(states, step.id, side)?.assessed);
-    return at === otherSide(side) && mean !== undefined && own === undefined ? [[step.id, mean]] : [];
+  const unread = states.flatMap((state) => {
+    const { step, side: at } = state;
+    const read = inSight(state);
+    const own = inSight(stepAt(states, step.id, side));
+    return at === otherSide(side) && read && !own ? [[step.id, read.mean]] : [];
   });
   return bodyReadings(states, side, Object.fromEntries(unread));
 }
@@ -28,9 +26,10 @@ export function bodyReadings(
   side: Side,
   instead: Readonly<Record<string, number>> = {},
 ): BodyReadings & { any: boolean } {
-  const read = states.flatMap(({ step, side: at, assessed }) => {
+  const read = states.flatMap((state) => {
+    const { step, side: at } = state;
     if (at !== side && at !== 'midline') return [];
-    const value = instead[step.id] ?? meanInSight(assessed);
+    const value = instead[step.id] ?? inSight(state)?.mean;
     return value === undefined ? [] : [{ step, value }];
   });
   const girths = read.flatMap(({ step, value }) =>

@@ -1,5 +1,5 @@
 import { otherSide, type Side } from '../anatomy';
-import { stepAt, type StepState } from './progress';
+import { inSight, stepAt, type StepState } from './progress';
 
 /**
  * A calf more than 3 cm larger than the other, 10 cm below the tibial tuberosity: an item of the Wells rule
@@ -14,8 +14,8 @@ export function calfPrompt(
     ({ step: one }) => one.kind === 'girth' && one.from === 'tibial-tuberosity' && one.distance === -100,
   )?.step;
   if (!step) return undefined;
-  const [own, other] = [braced, otherSide(braced)].map((side) => stepAt(states, step.id, side)?.assessed);
-  if (!own || !other || own.needs === 'second' || other.needs === 'second') return undefined;
+  const [own, other] = [braced, otherSide(braced)].map((side) => inSight(stepAt(states, step.id, side)));
+  if (!own || !other) return undefined;
   const by = own.mean - other.mean;
   return Math.abs(by) > 30 ? { side: by > 0 ? braced : otherSide(braced), by: Math.abs(by) } : undefined;
 }

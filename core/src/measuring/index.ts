@@ -2,6 +2,7 @@ export * from './protocol';
 export { assessReadings, type AssessedReading } from './reading';
 export {
   measuringProgress,
+  inSight,
   nextStep,
   stepAt,
   untested,

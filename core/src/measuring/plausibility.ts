@@ -1,6 +1,6 @@
 import { otherSide, type Side } from '../anatomy';
 import { millimetresPerInch } from '../quantity';
-import { stepAt, type StepState } from './progress';
+import { inSight, stepAt, type StepState } from './progress';
 import { isReading, unitOf } from './protocol';
 
 /** What an expectation comes from. */
@@ -58,10 +58,7 @@ export function questionReading(
     readings.some((before) => before.value !== undefined && Math.abs(before.value - value) <= step.tolerance)
   )
     return undefined;
-  const meanOf = (id: string, at: Side) => {
-    const assessed = stepAt(states, id, at)?.assessed;
-    return assessed && assessed.needs !== 'second' ? assessed.mean : undefined;
-  };
+  const meanOf = (id: string, at: Side) => inSight(stepAt(states, id, at))?.mean;
   const other = side === 'midline' ? undefined : meanOf(step.id, otherSide(side));
   const visit = side === braced ? lastVisit[step.id] : undefined;
   const expectations: [Exclude<Expectation, 'usual'>, number | undefined][] = [

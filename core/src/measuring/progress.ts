@@ -57,7 +57,6 @@ export interface StepState {
 export interface MeasuringProgress {
   /** of the person, then every step on the braced side, then every step on the other one */
   states: StepState[];
-  next: StepState | undefined;
   done: boolean;
   /** deviations of the clinic's own taken over */
   precisions: readonly OwnPrecision[];
@@ -92,7 +91,6 @@ export function measuringProgress(
   const states = first.map((state) => fromOtherSide(state, first));
   return {
     states,
-    next: nextStep(states),
     done: states.every((state) => state.done || state.step.optional === true),
     precisions: taken.precisions ?? [],
   };
@@ -109,6 +107,10 @@ export const nextStep = (
   const open = states.filter(({ step, done }) => !done && !leftOpen.includes(step.id));
   return open.find(({ step }) => !step.optional) ?? open[0];
 };
+
+/** A step's reading as it may be seen: a first one alone is out of sight until the second is in. */
+export const inSight = (state: Pick<StepState, 'assessed'> | undefined): AssessedReading | undefined =>
+  state?.assessed?.needs === 'second' ? undefined : state?.assessed;
 
 /** One step on one side; of the person's own steps the one there is. */
 export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>

@@ -1,5 +1,5 @@
 import type { Millimetres } from '../quantity';
-import type { StepState } from './progress';
+import { inSight, type StepState } from './progress';
 
 /**
  * Volume between two girths a height apart, the segment taken as a truncated cone:
@@ -33,8 +33,10 @@ export const girthsFrom = (
   side: StepState['side'],
   mark: string,
 ): { level: Millimetres; girth: Millimetres }[] =>
-  states.flatMap(({ step, side: at, assessed }) =>
-    step.kind === 'girth' && at === side && step.from === mark && assessed && assessed.needs !== 'second'
-      ? [{ level: step.distance, girth: assessed.mean }]
-      : [],
-  );
+  states.flatMap((state) => {
+    const { step, side: at } = state;
+    const read = inSight(state);
+    return step.kind === 'girth' && at === side && step.from === mark && read
+      ? [{ level: step.distance, girth: read.mean }]
+      : [];
+  });

@@ -1,12 +1,13 @@
 import type { Chart } from './chart';
-import { matchSize, type AxisReading, type SizeMatch } from './match';
+import type { Readings } from './axis';
+import { matchSize, type SizeMatch } from './match';
 
 /** A model as it is ranked. */
 export interface FitCandidate<M> {
   model: M;
   chart: Chart;
   /** the readings as this model's own distances see them */
-  readings: Readonly<Record<string, AxisReading | undefined>>;
+  readings: Readings;
 }
 
 export interface RankedFit<M> {

@@ -5,7 +5,8 @@ import type { Chart, ChartAxis } from './chart';
 import { girthDrift } from './drift';
 import { matchHeight } from './height';
 import { lintChart } from './lint';
-import { matchSize, type AxisReading } from './match';
+import type { AxisReading } from './axis';
+import { matchSize } from './match';
 
 const at = (mean: number, own = 1, shared = 0): AxisReading => ({
   mean,

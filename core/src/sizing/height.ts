@@ -1,6 +1,6 @@
 import { normalWithin } from '../statistics';
 import type { Chart, HeightChoice } from './chart';
-import type { AxisReading } from './match';
+import type { Readings } from './axis';
 
 export type HeightMatch =
   | { by: 'reading'; height: HeightChoice['height']; probability: number; reading: string }
@@ -11,10 +11,7 @@ export type HeightMatch =
  * The height a size comes in, apart from the size: by the reading the model names for it, or by the order.
  * @returns undefined for a model of one height
  */
-export function matchHeight(
-  { heights }: Chart,
-  readings: Readonly<Record<string, AxisReading | undefined>>,
-): HeightMatch | undefined {
+export function matchHeight({ heights }: Chart, readings: Readings): HeightMatch | undefined {
   if (!heights || heights.length === 0) return undefined;
   const read = heights.filter(({ reading }) => reading !== undefined);
   if (read.length === 0) return { by: 'order' };

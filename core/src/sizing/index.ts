@@ -11,14 +11,9 @@ export {
   type SizeBand,
 } from './chart';
 export { axisBands, bandEdges, closedUp, type BandEdges } from './band';
-export {
-  helpfulReading,
-  matchSize,
-  sizeRules,
-  type AxisReading,
-  type SizeMatch,
-  type SizeRule,
-} from './match';
+export type { AxisReading } from './axis';
+export { matchSize, sizeRules, type SizeMatch, type SizeRule } from './match';
+export { helpfulReading } from './helpful-reading';
 export { lintChart, type ChartFinding } from './lint';
 export { beltEnds, beltTilt, extensionEachSide, type BeltEnds } from './belt';
 export { matchHeight, type HeightMatch } from './height';

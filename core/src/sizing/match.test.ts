@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { bandEdges, closedUp } from './band';
 import type { Chart } from './chart';
-import { helpfulReading, matchSize, type AxisReading } from './match';
+import type { AxisReading } from './axis';
+import { helpfulReading } from './helpful-reading';
+import { matchSize } from './match';
 
 const reading = (mean: number, repeatPart = 2, sharedPart = 3): AxisReading => ({
   mean,

@@ -5,34 +5,18 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
+import { RuledTable } from '../parts/layout';
 import { printNumber } from '../parts/print';
 
-export const Table = styled.table`
-  border-collapse: collapse;
+export const Table = styled(RuledTable)`
   & th,
   & td {
-    text-align: left;
-    padding: 2px 14px 2px 0;
-    border-bottom: 1px solid ${color('line')};
     height: 40px;
   }
   & th {
     font-size: ${size.small};
     color: ${color('soft')};
     font-weight: 400;
-  }
-  & input {
-    width: 92px;
-    min-height: 44px;
-    border: 1px solid ${color('edge')};
-    border-radius: 4px;
-    padding: 4px 8px;
-    background: ${color('sheet')};
-    color: ${color('ink')};
-    font: inherit;
-  }
-  & input[aria-invalid='true'] {
-    border: 2px solid ${color('madder')};
   }
 `;
 

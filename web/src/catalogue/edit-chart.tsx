@@ -3,13 +3,13 @@ import type { Programme } from '@estribo/core/programmes';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { Chart } from '@estribo/core/sizing';
 import { useState } from 'react';
-import { Input } from 'react-aria-components';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printNumber, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
+import { CellInput } from './cell-input';
 import { stepOf, Table, TwoWayTable } from './chart-table';
 
 /** The bands, and the cells of a two-way table, as fields; saved as a new version, the old one stays for the cases that hold on to it. */
@@ -91,13 +91,12 @@ export function EditChart({
                   const key = keyOf(a, b, end);
                   return (
                     <td key={end}>
-                      <Input
-                        aria-label={`${named('steps', axis.reading)}, ${band.size}, ${t(`catalogue.${end}`)}`}
-                        aria-invalid={wrong[key] !== undefined}
-                        title={wrong[key]}
+                      <CellInput
+                        label={`${named('steps', axis.reading)}, ${band.size}, ${t(`catalogue.${end}`)}`}
+                        problem={wrong[key]}
                         inputMode="decimal"
                         value={typed[key] ?? printNumber(band[end], unitAt(a), unit)}
-                        onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
+                        onChange={(text) => setTyped({ ...typed, [key]: text })}
                       />
                     </td>
                   );
@@ -115,12 +114,11 @@ export function EditChart({
           cell={(row, column, label) => {
             const key = cellKey(row, column);
             return (
-              <Input
-                aria-label={label}
-                aria-invalid={wrong[key] !== undefined}
-                title={wrong[key]}
+              <CellInput
+                label={label}
+                problem={wrong[key]}
                 value={typed[key] ?? chart.table![row]![column]!}
-                onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
+                onChange={(text) => setTyped({ ...typed, [key]: text })}
               />
             );
           }}

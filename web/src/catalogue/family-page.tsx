@@ -4,7 +4,6 @@ import type { Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Input } from 'react-aria-components';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { contentQuery, queries, useUser } from '../api/clinic';
@@ -16,19 +15,16 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
-import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
+import { Page, Row, RuledTable, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printNumber, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
+import { CellInput } from './cell-input';
 
-const Table = styled.table`
-  border-collapse: collapse;
+const Table = styled(RuledTable)`
   width: 100%;
   & th,
   & td {
-    text-align: left;
-    padding: 4px 14px 4px 0;
-    border-bottom: 1px solid ${color('line')};
     vertical-align: top;
   }
   & th {
@@ -37,19 +33,6 @@ const Table = styled.table`
   & thead th {
     font-size: ${size.small};
     color: ${color('soft')};
-  }
-  & input {
-    width: 150px;
-    min-height: 44px;
-    border: 1px solid ${color('edge')};
-    border-radius: 4px;
-    padding: 4px 10px;
-    background: ${color('sheet')};
-    color: ${color('ink')};
-    font: inherit;
-  }
-  & input[aria-invalid='true'] {
-    border: 2px solid ${color('madder')};
   }
 `;
 
@@ -186,14 +169,13 @@ function Edit({ programme }: { programme: Programme }) {
                     <td key={field}>
                       {(field === 'tolerance' || step.kind === 'girth') && (
                         <label>
-                          <Input
-                            aria-label={`${named('steps', step.id)}, ${t(field === 'distance' ? 'catalogue.distanceFrom' : 'catalogue.tolerance')}`}
-                            aria-invalid={wrong.includes(keyOf(step, field))}
+                          <CellInput
+                            wide
+                            label={`${named('steps', step.id)}, ${t(field === 'distance' ? 'catalogue.distanceFrom' : 'catalogue.tolerance')}`}
+                            problem={wrong.includes(keyOf(step, field)) ? t('common.notANumber') : undefined}
                             placeholder={field === 'distance' ? t('catalogue.modelsOwn') : ''}
                             value={typed[keyOf(step, field)] ?? shown(step, field)}
-                            onChange={({ target }) =>
-                              setTyped({ ...typed, [keyOf(step, field)]: target.value })
-                            }
+                            onChange={(text) => setTyped({ ...typed, [keyOf(step, field)]: text })}
                           />{' '}
                           {unitSign(unitOf(step), unit)}
                         </label>

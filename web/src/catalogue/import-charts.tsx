@@ -4,22 +4,15 @@ import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { queries } from '../api/clinic';
 import { call, RefusedError } from '../api/http';
-import { color, size } from '../app/tokens';
+import { size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
-import { Row, Small, Stack } from '../parts/layout';
+import { Row, RuledTable, Small, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 
-const Faults = styled.table`
+const Faults = styled(RuledTable)`
   font-size: ${size.small};
-  border-collapse: collapse;
-  & th,
-  & td {
-    text-align: left;
-    padding: 4px 14px 4px 0;
-    border-bottom: 1px solid ${color('line')};
-  }
 `;
 
 type Outcome =

@@ -1,3 +1,4 @@
+import type { BodyView, Point } from '@estribo/core/anatomy';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 
@@ -52,3 +53,9 @@ export const Drawing = styled.svg`
 
 /** Which outline is laid over the one drawn. */
 export type Overlay = 'other' | 'last';
+
+/** A view with its place in the drawing. */
+export interface PlacedView {
+  view: BodyView;
+  project: (point: Point) => readonly [number, number];
+}

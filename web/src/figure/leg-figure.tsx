@@ -12,12 +12,12 @@ import { useMemo } from 'react';
 import { color } from '../app/tokens';
 import { t } from '../messages';
 import { Brace } from './brace';
-import { Drawing, type Overlay } from './drawing';
+import { Drawing, type Overlay, type PlacedView } from './drawing';
 import type { FigureLayer } from './layer';
 import { Mark } from './mark';
 import { Goniometer } from './measures';
 import { height, scaleFor, width, type Scale, type View } from './projection';
-import { StepMarks, type PlacedView } from './step-marks';
+import { StepMarks } from './step-marks';
 
 const path = (points: readonly Point[], axis: number, scale: Scale) =>
   points

@@ -13,11 +13,11 @@ import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { Drawing, type Overlay } from './drawing';
+import { Drawing, type Overlay, type PlacedView } from './drawing';
 import type { FigureLayer } from './layer';
 import { Goniometer } from './measures';
 import { height, width } from './projection';
-import { StepMarks, type PlacedView } from './step-marks';
+import { StepMarks } from './step-marks';
 
 const Place = styled.div`
   position: relative;

@@ -1,6 +1,6 @@
 import { may } from '@estribo/core/access';
 import { otherSide, type Side } from '@estribo/core/anatomy';
-import { nextStep, stepAt, type StepState } from '@estribo/core/measuring';
+import { inSight, nextStep, stepAt, type StepState } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { useFigureLayer, useWork } from '../case/case-context';
@@ -131,10 +131,9 @@ function layerFor(
     ...(finished || side === undefined ? {} : { side }),
     marks: [],
     steps: shown.map((state) => {
-      const assessed = state.assessed?.needs === 'second' ? undefined : state.assessed;
       // what may be left open is not dimensioned until it is asked for
       const quiet = state.step.optional && !state.done && state.step.id !== now.step.id;
-      const label = quiet ? undefined : figureLabel(state.step, assessed?.mean, unit);
+      const label = quiet ? undefined : figureLabel(state.step, inSight(state)?.mean, unit);
       return {
         step: state.step,
         state: !finished && state.step.id === now.step.id ? 'now' : state.done ? 'done' : 'ahead',

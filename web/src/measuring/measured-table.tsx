@@ -4,6 +4,7 @@ import {
   isReading,
   sideDifference,
   stepAt,
+  inSight,
   unitOf,
   type StepState,
 } from '@estribo/core/measuring';
@@ -121,10 +122,8 @@ export function MeasuredTable({
         {measuring.steps.map((step) => {
           const person = isOfPerson(step);
           const [braced, other] = order.map((at) => stepAt(measuring.states, step.id, at));
-          const bothRead =
-            !person && [braced, other].every((at) => at?.assessed && at.assessed.needs !== 'second');
           const difference =
-            bothRead && isReading(step) ? sideDifference(braced?.assessed, other?.assessed) : undefined;
+            !person && isReading(step) ? sideDifference(inSight(braced), inSight(other)) : undefined;
           return (
             <tr key={step.id}>
               <th scope="row">

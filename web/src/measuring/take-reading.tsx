@@ -2,6 +2,7 @@ import { bodyPartSide } from './body-part-side';
 import { daysBetween } from '@estribo/core/calendar';
 import {
   footLength,
+  inSight,
   instrumentOf,
   isReading,
   questionReading,
@@ -66,7 +67,7 @@ function OtherWays({ at, onTurn, onLeave }: TakeProps) {
   const [open, setOpen] = useState<'skip' | 'reject'>();
   const mayStayOpen = at.step.optional === true && !at.done;
   const hasSubstitute = isReading(at.step) && at.step.substitute !== undefined;
-  const seen = at.assessed !== undefined && at.assessed.needs !== 'second' && at.readings.length > 0;
+  const seen = inSight(at) !== undefined && at.readings.length > 0;
   return (
     <>
       {state.side !== 'midline' && at.side !== 'midline' && (

@@ -27,6 +27,17 @@ export const Sheet = styled.section<{ $pad?: number }>`
   min-width: 0;
 `;
 
+/** Rows with a thin line under each. */
+export const RuledTable = styled.table`
+  border-collapse: collapse;
+  & th,
+  & td {
+    text-align: left;
+    padding: 4px 14px 4px 0;
+    border-bottom: 1px solid ${color('line')};
+  }
+`;
+
 export const Soft = styled.p`
   color: ${color('soft')};
   overflow-wrap: anywhere;

@@ -1,5 +1,5 @@
 import type { CaseState } from '@estribo/core/logbook';
-import { stepAt } from '@estribo/core/measuring';
+import { girthsFrom, stepAt } from '@estribo/core/measuring';
 import { beltEnds, beltTilt, extensionEachSide } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { named, t } from '../messages';
@@ -65,11 +65,7 @@ function tiltOf(state: CaseState): { angle: number; above: number; below: number
   if (!sizing.chart.belt) return undefined;
   const lead = stepAt(measuring.states, sizing.chart.axes[0]!.reading, side)?.step;
   if (lead?.kind !== 'girth') return undefined;
-  const others = measuring.states.flatMap(({ step, side: at, assessed }) =>
-    step.kind === 'girth' && at === side && step.from === lead.from && assessed && assessed.needs !== 'second'
-      ? [{ level: step.distance, girth: assessed.mean }]
-      : [],
-  );
+  const others = girthsFrom(measuring.states, side, lead.from);
   const above = others.filter(({ level }) => level > lead.distance).sort((a, b) => b.level - a.level)[0];
   const below = others.filter(({ level }) => level < lead.distance).sort((a, b) => a.level - b.level)[0];
   if (!above || !below) return undefined;

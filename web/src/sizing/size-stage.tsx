@@ -51,13 +51,9 @@ export default function SizeStage() {
   const computed =
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 
+  const stands = chosen !== undefined && !chosen.wouldDiffer && chosen.staleBecause.length === 0;
   // what is chosen is what would be chosen now: there is nothing left to take
-  const settled =
-    chosen !== undefined &&
-    height === undefined &&
-    chosen.staleBecause.length === 0 &&
-    !chosen.wouldDiffer &&
-    chosen.decided.size === computed;
+  const settled = stands && height === undefined && chosen.decided.size === computed;
   const tall = height ?? heightNow(state.sizing);
   const take = (different?: { size: string | undefined; reason: string }) => {
     if (state.sizing.height && (!tall.height || tall.reason.trim().length < 3))
@@ -174,7 +170,7 @@ export default function SizeStage() {
         <Row>
           {!settled && (
             <Button
-              look={chosen && !chosen.wouldDiffer && chosen.staleBecause.length === 0 ? 'second' : 'main'}
+              look={stands ? 'second' : 'main'}
               isDisabled={saving}
               onPress={() => (match.outcome === 'ask' ? setOther(match.size) : take())}
             >

@@ -36,9 +36,10 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   const limited = programme.measuring.flatMap((step) =>
     step.kind === 'motion' && step.joint === programme.joint && step.plane === 'sagittal' ? [step.id] : [],
   );
-  const motion = record
+  const motions = record
     .of('motion.tested')
-    .findLast(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
+    .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
+  const motion = motions.at(-1);
   const measuring = foldMeasuring(record, side, programme, model);
   const setting = foldSetting(record, order?.order, programme, model);
   const state: Omit<CaseState, 'stages'> = {
@@ -63,7 +64,7 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
     strapping: foldStrapping(record, programme),
     checking: foldChecking(record, order?.order, setting, programme, model),
     wearing: foldWearing(record),
-    reviewing: foldReviewing(record, side, opened, measuring, limited),
+    reviewing: foldReviewing(record, side, opened, measuring, motions),
     visits: foldVisits(record),
   };
   return { ...state, stages: stageStates(state) };

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import type { Side } from '../../anatomy';
 import { meanAndDeviation } from '../../statistics';
-import type { AnyRecordedEntry } from '../entry';
+import type { AnyRecordedEntry, RecordedEntry } from '../entry';
 import type { LiveRecord } from './live-record';
 import type { CaseState, PlannedVisit, ReviewVisit } from './state';
 
@@ -10,23 +10,18 @@ const motionFigures = (motion: { extension: number; flexion: number } | undefine
 
 /**
  * What the reviews took, one visit a day, and the figures of the fitting they are compared with.
- * @param limited the measuring steps of the motion that the order limits
+ * @param motions of the joint that the order limits, on the braced side, in the order they were tested
  */
 export function foldReviewing(
   record: LiveRecord,
   side: Side,
   opened: { observedAt: string },
   measuring: CaseState['measuring'],
-  limited: readonly string[],
+  motions: readonly RecordedEntry<'motion.tested'>[],
 ): CaseState['reviewing'] {
-  const atFitting = record
-    .of('motion.tested')
-    .find(
-      ({ stage, body }) =>
-        stage !== 'review' &&
-        body.side === side &&
-        (body.step === undefined || (limited.includes(body.step) && body.mode === 'passive')),
-    );
+  const atFitting = motions.find(
+    ({ stage, body }) => stage !== 'review' && (body.step === undefined || body.mode === 'passive'),
+  );
   const days = group(
     record.all.filter(({ stage }) => stage === 'review'),
     record.dayIn,

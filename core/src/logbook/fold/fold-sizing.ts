@@ -3,6 +3,7 @@ import {
   isReading,
   measuringProgress,
   stepAt,
+  inSight,
   unitOf,
   instrumentOf,
   type AssessedReading,
@@ -80,8 +81,8 @@ export function foldSizing(
   const axes = measuring.steps.filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
   const readings = Object.fromEntries(
     measuring.steps.filter(isReading).flatMap((step) => {
-      const assessed = stepAt(measuring.states, step.id, side)?.assessed;
-      return assessed && assessed.needs !== 'second' ? [[step.id, axisReading(step, assessed, axes)]] : [];
+      const assessed = inSight(stepAt(measuring.states, step.id, side));
+      return assessed ? [[step.id, axisReading(step, assessed, axes)]] : [];
     }),
   );
   const match = matchSize(chart, readings);

@@ -1,21 +1,26 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
+import { auditRoutes } from './audit/audit-routes';
 import { caseRoutes } from './cases/case-routes';
 import { fitRoutes } from './cases/fit-routes';
 import { catalogueRoutes } from './catalogue/catalogue-routes';
 import { peopleRoutes } from './clinic/people-routes';
+import { setUpRoutes } from './clinic/set-up-routes';
 import { sessionRoutes, signInThrottle } from './clinic/session-routes';
-import type { DatabaseSessionStore } from './clinic/session-store';
+import { lastsFor, type DatabaseSessionStore } from './clinic/session-store';
 import { userRoutes } from './clinic/user-routes';
+import { deadline } from './deadline';
 import { healthRoutes } from './health';
 import { instrumentRoutes } from './instruments/instrument-routes';
 import { notFound, Problem, problemHandler } from './problem';
 import { mount, type Context, type Route } from './route';
+import { soundBody } from './sound-body';
 
 export interface AppOptions {
   store: DatabaseSessionStore;
@@ -26,11 +31,16 @@ export interface AppOptions {
   trustProxy?: number;
   /** wrong sign-ins before the throttle closes */
   signInTries?: number;
+  /** the server itself speaks TLS, with a certificate that browsers may be told to insist on */
+  strictTransport?: boolean;
+  /** the longest a request may take, in milliseconds */
+  answerWithin?: number;
 }
 
 /** Every route of the interface between browser and server, with who may call it. */
 export const allRoutes = (context: Context): Route[] => [
   ...healthRoutes(context),
+  ...setUpRoutes(context),
   ...sessionRoutes(context),
   ...peopleRoutes(context),
   ...userRoutes(context),
@@ -38,6 +48,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...instrumentRoutes(context),
   ...fitRoutes(context),
   ...caseRoutes(context),
+  ...auditRoutes(context),
 ];
 
 /** A write from another site is refused, whatever cookie comes with it. */
@@ -51,6 +62,10 @@ const sameSiteOnly: RequestHandler = (req, _res, next) => {
   if (foreign) throw new Problem(403, 'Not allowed', 'Writing from another site is refused.');
   next();
 };
+
+/** A stream is sent as it comes; everything else as the standard says. */
+const isCompressed: compression.CompressionFilter = (req, res) =>
+  !String(res.getHeader('Content-Type')).startsWith('text/event-stream') && compression.filter(req, res);
 
 const hostOf = (origin: string) => (URL.canParse(origin) ? new URL(origin).host : undefined);
 
@@ -84,14 +99,19 @@ export function createApp(context: Context, options: AppOptions): Express {
           frameAncestors: ["'none'"],
         },
       },
-      strictTransportSecurity: options.trustProxy ? undefined : false,
+      strictTransportSecurity: options.trustProxy || options.strictTransport ? undefined : false,
     }),
   );
-  // requests are logged by route and status only: an address may hold a search for a name
+  app.use(compression({ filter: isCompressed }));
+  // requests are logged by user, route and status: an address may hold a search for a name
   app.use(
     '/api',
     pinoHttp({
       logger: context.log,
+      customProps: (req, res) => ({
+        route: (res as unknown as { locals: { route?: string } }).locals.route,
+        user: (req as { session?: { user?: { id: string } } }).session?.user?.id,
+      }),
       serializers: {
         req: ({ id, method }: { id: unknown; method: string }) => ({ id, method }),
         res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
@@ -103,12 +123,14 @@ export function createApp(context: Context, options: AppOptions): Express {
     next();
   });
   app.use('/api', sameSiteOnly);
+  app.use('/api', deadline(options.answerWithin ?? 12_000));
   // a catalogue's file is larger than anything else that is sent
   app.use('/api/catalogue/import', express.json({ limit: '2mb' }));
   app.use(
     '/api',
     express.json({ limit: '64kb', strict: false, type: ['application/json', 'application/*+json'] }),
   );
+  app.use('/api', soundBody);
   app.use(
     '/api',
     session({
@@ -118,10 +140,11 @@ export function createApp(context: Context, options: AppOptions): Express {
       resave: false,
       saveUninitialized: false,
       proxy: options.trustProxy !== undefined,
-      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: 12 * 3600_000, path: '/' },
+      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: lastsFor, path: '/' },
     }),
   );
-  app.post('/api/session', signInThrottle(options.signInTries ?? 10));
+  app.post(['/api/session', '/api/set-up'], signInThrottle(options.signInTries ?? 10));
+  app.put('/api/session/password', signInThrottle(options.signInTries ?? 10));
   app.use('/api', mount(allRoutes(context)));
   app.use('/api', () => {
     throw notFound('route');

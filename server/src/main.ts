@@ -1,79 +1,159 @@
 import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import { join } from 'node:path';
 import { pino } from 'pino';
+import { dayOf } from '@estribo/core/calendar';
+import { programmes } from '@estribo/core/programmes';
 import { createApp } from './app';
-import { DatabaseSessionStore } from './clinic/session-store';
+import { carryForward } from './carry-forward';
 import { rebuildSummaries } from './cases/rebuild';
 import { register } from './catalogue/registry';
+import { DatabaseSessionStore } from './clinic/session-store';
+import { oneTimeCode } from './clinic/set-up-routes';
 import { DatabaseProblem, openDatabase } from './database/data-source';
 import { clinicEntity } from './database/entities';
 import { loadDemo } from './demo/load';
-import { dayOf } from '@estribo/core/calendar';
-import { programmes } from '@estribo/core/programmes';
+import { Pulse } from './health';
 import { InstrumentHub } from './instruments/hub';
 import { shipStandIns } from './instruments/stand-ins';
+import type { Context } from './route';
+import { sealClinic } from './sealing/seal';
+import { openSealFolder } from './sealing/seal-key';
+import { verifyClinic } from './sealing/verify';
+import { certificateFor } from './tls';
 
-const log = pino({ level: process.env.ESTRIBO_LOG ?? 'info' });
+const env = process.env;
+const log = pino({ level: env.ESTRIBO_LOG ?? 'info' });
 const stop = (line: string): never => {
   console.error(line);
   process.exit(1);
 };
 
 const url =
-  process.env.ESTRIBO_DATABASE_URL ??
-  stop('ESTRIBO_DATABASE_URL is not set. Start with npm run demo, or name a database.');
-const port = Number(process.env.ESTRIBO_PORT ?? 8080);
+  env.ESTRIBO_DATABASE_URL ??
+  stop('ESTRIBO_DATABASE_URL is not set. Start with npm run demo or npm start, or name a database.');
+const sealFolder =
+  env.ESTRIBO_SEAL_FOLDER ??
+  stop('ESTRIBO_SEAL_FOLDER is not set: the folder outside the database that keeps the secret and the seals.');
+const port = Number(env.ESTRIBO_PORT ?? 8080);
 const now = () => new Date();
+
+/** The clinic is sealed this often when something was written. */
+const sealEvery = 60_000;
 
 try {
   const db = await openDatabase(url, (line) => console.log(line));
+  const sealing = openSealFolder(sealFolder);
   for (const programme of programmes) await register(db, 'programme', programme);
-  if (process.env.ESTRIBO_DEMO === '1') await loadDemo(db, { log, now });
-  const [clinic] = await db.getRepository(clinicEntity).find({ take: 1 });
-  if (!clinic)
-    stop('There is no clinic in the database yet. Start once with ESTRIBO_DEMO=1 to load the demo clinic.');
-  const hub = new InstrumentHub();
-  const context = { db, log, now, hub, clinic: { name: clinic!.name, zone: clinic!.zone } };
-  await shipStandIns(db, dayOf(now().toISOString(), clinic!.zone));
-  if (process.argv[2] === 'rebuild') {
-    const { cases, differing, broken } = await rebuildSummaries(db, clinic!.zone);
-    for (const { case: id, fields } of differing)
-      console.log(`${id}: summary differed in ${fields.join(', ')}`);
-    for (const { case: id, seq } of broken) console.log(`${id}: the chain does not hold from entry ${seq}`);
-    console.log(`${cases} cases: ${differing.length} summaries rebuilt, ${broken.length} chains broken`);
-    await db.destroy();
-    process.exit(broken.length > 0 ? 2 : 0);
+  const clinics = db.getRepository(clinicEntity);
+  const before = await clinics.findOneBy({ id: 1 });
+  const carried = { zone: before?.zone ?? 'UTC', sealing, now: now(), anew: env.ESTRIBO_SEAL_ANEW === '1' };
+  await carryForward(db, carried, (line) => console.log(line));
+  if (env.ESTRIBO_DEMO === '1') await loadDemo(db, { log, now, sealing });
+  const clinic = await clinics.findOneBy({ id: 1 });
+  const zone = clinic?.zone ?? 'UTC';
+  // values of a stand-in are invented: they come with the demo clinic alone
+  if (env.ESTRIBO_DEMO === '1') await shipStandIns(db, dayOf(now().toISOString(), zone), now());
+  const context: Context = {
+    db,
+    log,
+    now,
+    hub: new InstrumentHub(),
+    pulse: new Pulse(url),
+    sealing,
+    clinic: { name: clinic?.name ?? '', zone },
+    ...(clinic ? {} : { setUpCode: oneTimeCode() }),
+  };
+  switch (process.argv[2]) {
+    case 'rebuild':
+      process.exit(await rebuild(context));
+      break;
+    case 'verify':
+      process.exit(await verify(context));
+      break;
+    default:
+      await serve(context);
   }
-  await serve(context);
 } catch (error) {
   stop(
     error instanceof DatabaseProblem ? error.message : `Estribo cannot start: ${(error as Error).message}`,
   );
 }
 
-async function serve(context: Parameters<typeof createApp>[0]): Promise<void> {
-  const store = new DatabaseSessionStore(context.db, now);
+/** @returns the exit code: 2 when something in the record does not hold */
+async function rebuild({ db, clinic, sealing }: Context): Promise<number> {
+  const { cases, differing, broken, failed } = await rebuildSummaries(db, clinic.zone, sealing);
+  for (const { case: id, fields } of differing)
+    console.log(`${id}: summary differed in ${fields.join(', ')}`);
+  for (const { case: id, faults } of broken)
+    console.log(`${id}: does not hold (${faults.map(({ what }) => what).join(', ')}); left as it was`);
+  for (const { case: id, because } of failed) console.log(`${id}: cannot be computed (${because})`);
+  console.log(
+    `${cases} cases: ${differing.length} summaries rebuilt, ${broken.length} do not hold, ${failed.length} cannot be computed`,
+  );
+  await db.destroy();
+  return broken.length + failed.length > 0 ? 2 : 0;
+}
+
+/** @returns the exit code: 2 when something does not hold */
+async function verify({ db, sealing }: Context): Promise<number> {
+  const { cases, entries, seals, faults } = await verifyClinic(db, sealing);
+  for (const { case: id, seq, what } of faults)
+    console.log(`${id ?? 'clinic'}${seq === undefined ? '' : ` ${seq}`}: ${what}`);
+  console.log(
+    `${cases} cases, ${entries} entries, ${seals} seals: ${faults.length === 0 ? 'everything holds' : `${faults.length} do not hold`}`,
+  );
+  await db.destroy();
+  return faults.length > 0 ? 2 : 0;
+}
+
+async function serve(context: Context): Promise<void> {
+  const { db, sealing, hub, pulse } = context;
+  const store = new DatabaseSessionStore(db, now);
+  const certificate = await certificateFor(
+    { tls: env.ESTRIBO_TLS, cert: env.ESTRIBO_TLS_CERT, key: env.ESTRIBO_TLS_KEY },
+    join(sealFolder, 'tls'),
+    now(),
+  );
+  const seal = () =>
+    sealClinic(db, sealing, now()).catch((error: unknown) => {
+      log.error({ type: (error as Error).name, code: (error as { code?: string }).code }, 'not sealed');
+    });
+  await seal();
+  const sealingTimer = setInterval(() => void seal(), sealEvery);
   const sweeping = setInterval(() => void store.sweep().catch(() => {}), 3600_000);
   const app = createApp(context, {
     store,
-    sessionSecret: process.env.ESTRIBO_SESSION_SECRET ?? randomBytes(32).toString('hex'),
-    ...(process.env.ESTRIBO_WEB_ROOT ? { webRoot: process.env.ESTRIBO_WEB_ROOT } : {}),
-    ...(process.env.ESTRIBO_TRUST_PROXY ? { trustProxy: Number(process.env.ESTRIBO_TRUST_PROXY) } : {}),
-    ...(process.env.ESTRIBO_SIGN_IN_TRIES ? { signInTries: Number(process.env.ESTRIBO_SIGN_IN_TRIES) } : {}),
+    sessionSecret: env.ESTRIBO_SESSION_SECRET ?? randomBytes(32).toString('hex'),
+    strictTransport: certificate !== undefined && !certificate.own,
+    ...(env.ESTRIBO_WEB_ROOT ? { webRoot: env.ESTRIBO_WEB_ROOT } : {}),
+    ...(env.ESTRIBO_TRUST_PROXY ? { trustProxy: Number(env.ESTRIBO_TRUST_PROXY) } : {}),
+    ...(env.ESTRIBO_SIGN_IN_TRIES ? { signInTries: Number(env.ESTRIBO_SIGN_IN_TRIES) } : {}),
   });
-  const server = createServer(app);
+  const server = certificate ? createSecureServer(certificate, app) : createServer(app);
   server.on('error', (error: NodeJS.ErrnoException) =>
     stop(
       error.code === 'EADDRINUSE' ? `Port ${port} is taken. Set ESTRIBO_PORT to a free one.` : error.message,
     ),
   );
-  server.listen(port, process.env.ESTRIBO_HOST ?? '127.0.0.1', () => log.info({ port }, 'listening'));
+  server.listen(port, env.ESTRIBO_HOST ?? '127.0.0.1', () => {
+    log.info({ port, tls: certificate !== undefined }, 'listening');
+    if (context.setUpCode !== undefined)
+      console.log(`This clinic is not set up yet. One-time code for its first administrator: ${context.setUpCode}`);
+  });
   const drain = () => {
     clearInterval(sweeping);
+    clearInterval(sealingTimer);
     // requests under way are answered; idle connections are closed; ten seconds at most
     setTimeout(() => process.exit(1), 10_000).unref();
-    context.hub.endAll();
-    server.close(() => void context.db.destroy().then(() => process.exit(0)));
+    hub.endAll();
+    server.close(() => {
+      pulse.end();
+      void seal()
+        .then(() => db.destroy())
+        .then(() => process.exit(0));
+    });
     server.closeIdleConnections();
   };
   process.once('SIGINT', drain);

@@ -1,6 +1,7 @@
 import type { EntryFault } from '@estribo/core/logbook';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { troubleOf } from './database/trouble';
 
 /** What a client did that cannot be answered: RFC 9457, application/problem+json. */
 export class Problem extends Error {
@@ -24,7 +25,38 @@ export const faulty = (faults: EntryFault[]) =>
     { faults },
   );
 
-function send(res: Response, { status, title, detail, more }: Problem) {
+/** Seconds after which a client may try again what was not answered. */
+const retryAfter = 2;
+
+/** A row that was not free in time. */
+export const busy = () =>
+  new Problem(503, 'Busy', 'Somebody else is writing here just now. Nothing was stored; send it again.');
+
+/** No answer in time, or none at all: what became of a write is not known here. */
+export const unanswered = () =>
+  new Problem(
+    503,
+    'The database does not answer',
+    'It is not known whether this was stored. Send it again: the same thing is taken once.',
+  );
+
+/** What the database says in an error, as a problem. */
+function fromDatabase(error: unknown): Problem | undefined {
+  switch (troubleOf(error)) {
+    case 'deadlock':
+    case 'row-held':
+      return busy();
+    case 'taken':
+      return new Problem(409, 'Already there', 'Somebody else has just written this. Look at it, then go on.');
+    case 'away':
+      return unanswered();
+    case undefined:
+      return undefined;
+  }
+}
+
+export function sendProblem(res: Response, { status, title, detail, more }: Problem): void {
+  if (status === 503) res.set('Retry-After', String(retryAfter));
   res
     .status(status)
     .type('application/problem+json')
@@ -35,7 +67,7 @@ function send(res: Response, { status, title, detail, more }: Problem) {
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   const { type, status } = error as { type?: string; status?: number };
-  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'Send at most 64 kB at once.');
+  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'This is more than may be sent at once.');
   if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The body is not JSON.');
   if (error instanceof URIError) return new Problem(400, 'Not an address', 'The path is not well encoded.');
   return status !== undefined && status >= 400 && status < 500
@@ -59,11 +91,18 @@ function traceOf(error: unknown): { type: string; code?: string; trace: string[]
 export const problemHandler =
   (log: Logger): ErrorRequestHandler =>
   (error, req, res, next) => {
+    // answered already, by the limit on time say: what came of it later is nobody's any more
+    if (res.writableEnded) return;
     if (res.headersSent) return next(error);
-    const problem = asProblem(error);
+    const problem = asProblem(error) ?? fromDatabase(error);
     if (!problem) log.error({ ...traceOf(error), method: req.method }, 'request failed');
-    send(
+    sendProblem(
       res,
-      problem ?? new Problem(500, 'Failed', 'Something went wrong here. Nothing was stored; send it again.'),
+      problem ??
+        new Problem(
+          500,
+          'Failed',
+          'Something went wrong in the server with this one. What was sent is kept where it was written.',
+        ),
     );
   };

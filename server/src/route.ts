@@ -3,16 +3,24 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
 import type { User } from './database/entities';
+import type { Pulse } from './health';
 import type { InstrumentHub } from './instruments/hub';
 import { Problem } from './problem';
+import type { SealFolder } from './sealing/seal-key';
 
 /** What the routes work with. */
 export interface Context {
   db: DataSource;
   log: Logger;
   now: () => Date;
+  /** filled in when the clinic is set up */
   clinic: { name: string; zone: string };
+  /** while there is no clinic yet: what the first administrator must know */
+  setUpCode?: string;
   hub: InstrumentHub;
+  pulse: Pulse;
+  /** the clinic's secret outside the database */
+  sealing: SealFolder;
 }
 
 export type SignedIn = Pick<User, 'id' | 'name' | 'role'>;
@@ -20,6 +28,8 @@ export type SignedIn = Pick<User, 'id' | 'name' | 'role'>;
 declare module 'express-session' {
   interface SessionData {
     user: SignedIn;
+    /** when it was signed in, in milliseconds since 1970: a session ends a day's work later */
+    began: number;
   }
 }
 
@@ -39,6 +49,11 @@ export function mount(routes: readonly Route[]): Router {
   for (const { method, path, who, handle } of routes)
     router[method](path, async (req, res) => {
       const user = req.session.user;
+      res.locals.route = path;
+      // what one person wrote is never sent in another's session: the browser says whose it is
+      const writer = req.get('Estribo-Writer');
+      if (writer !== undefined && user && writer !== user.id)
+        throw new Problem(401, 'Somebody else is signed in', `Here ${user.name} is signed in now.`);
       if (who !== 'open') {
         if (!user) throw new Problem(401, 'Not signed in', 'Sign in and send it again.');
         if (who !== 'signed-in' && !may(user.role, who))

@@ -1,21 +1,28 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { roles, type Role } from '@estribo/core/access';
 import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
-import { engineVersion, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { dayOf } from '@estribo/core/calendar';
+import { decideStops, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
 import type { Express } from 'express';
 import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { createApp } from './app';
+import { entriesOf, foldOf } from './cases/record';
 import { register } from './catalogue/registry';
-import { hashPassword } from './clinic/session-routes';
+import { hashPassword } from './clinic/password';
 import { DatabaseSessionStore } from './clinic/session-store';
 import { openDatabase } from './database/data-source';
-import { clinicEntity, personEntity, userEntity } from './database/entities';
+import { caseEntity, clinicEntity, personEntity, userEntity } from './database/entities';
 import { demoModels } from './demo/models';
+import { Pulse } from './health';
 import { InstrumentHub } from './instruments/hub';
 import { shipStandIns } from './instruments/stand-ins';
 import type { Context } from './route';
+import { openSealFolder } from './sealing/seal-key';
 
 type Agent = ReturnType<typeof request.agent>;
 
@@ -72,11 +79,22 @@ export async function testClinic(
   const db = await openDatabase(url);
   const clinic = { name: 'Test workshop', zone: 'Europe/Madrid' };
   const now = options.now ?? (() => new Date());
-  const context: Context = { db, log: pino({ level: 'silent' }), now, clinic, hub: new InstrumentHub() };
+  const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
+  const sealing = openSealFolder(folder);
+  sealing.settle();
+  const context: Context = {
+    db,
+    log: pino({ level: 'silent' }),
+    now,
+    clinic,
+    hub: new InstrumentHub(),
+    pulse: new Pulse(url),
+    sealing,
+  };
   await db.getRepository(clinicEntity).insert({ id: 1, ...clinic });
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
-  await shipStandIns(db, '2026-11-24');
+  await shipStandIns(db, '2026-11-24', now());
   const passwordHash = await hashPassword(testPassword);
   const users = roles.map((role) => ({
     id: v7(),
@@ -141,6 +159,8 @@ export async function testClinic(
       case: id,
     }),
     close: async () => {
+      context.pulse.end();
+      rmSync(folder, { recursive: true, force: true });
       await db.destroy();
       await drop();
     },
@@ -161,18 +181,10 @@ export const soundOrder: BodyOf<'order.given'> = {
   trouble: 'keep-on',
 };
 
-export const stopsChosen = (
-  clinic: TestClinic,
-  extension: number,
-  flexion: number,
-): BodyOf<'set.stops-chosen'> => ({
-  medial: { extension, flexion },
-  lateral: { extension, flexion },
-  phase: 0,
-  ordered: { extension: 10, flexion: 60 },
-  lost: { extension: 0, flexion: 0 },
-  acknowledged: true,
-  madeFrom: [],
-  programme: clinic.programme.hash,
-  engine: engineVersion,
-});
+/** The stops a case has to choose from its entries, as the browser would send them. */
+export async function stopsFor(clinic: TestClinic, id: string): Promise<BodyOf<'set.stops-chosen'>> {
+  const { db, clinic: place, now } = clinic.context;
+  const row = await db.getRepository(caseEntity).findOneByOrFail({ id });
+  const state = await foldOf(db.manager, row, await entriesOf(db.manager, id), place.zone);
+  return decideStops(state!, dayOf(now().toISOString(), place.zone), true)!;
+}

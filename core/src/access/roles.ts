@@ -26,6 +26,7 @@ const table = {
   'catalogue.read': ['orthotist', 'technician', 'reader', 'administrator'],
   'catalogue.write': ['orthotist', 'administrator'],
   'instruments.write': ['orthotist', 'technician', 'administrator'],
+  'audit.read': ['administrator'],
   'users.read': ['administrator'],
   'users.write': ['administrator'],
 } as const satisfies Record<string, readonly Role[]>;

@@ -3,11 +3,15 @@ import { Temporal } from 'temporal-polyfill';
 /** A local date of the clinic, 'YYYY-MM-DD'. Never an instant: it does not move with a clock change. */
 export type ClinicDay = string;
 
+/** The years a day of the clinic may lie in: nobody alive was born before, no schedule reaches further. */
+const [firstDay, lastDay] = ['1900-01-01', '2199-12-31'];
+
 /**
- * @returns the text as a clinic day, or undefined when it is no date of the calendar ('2026-02-30')
+ * @returns the text as a clinic day, or undefined when it is no date of the calendar ('2026-02-30') or lies
+ * outside 1900 to 2199
  */
 export function clinicDay(text: string): ClinicDay | undefined {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return undefined;
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text) || text < firstDay || text > lastDay) return undefined;
   try {
     return Temporal.PlainDate.from(text, { overflow: 'reject' }).toString();
   } catch {

@@ -1,2 +1,3 @@
 export { addDays, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone, type ClinicDay } from './day';
+export { readInstant } from './instant';
 export { phaseOn, phaseSpans, type PhaseSpan } from './phase';

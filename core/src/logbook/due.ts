@@ -9,6 +9,8 @@ import type { CaseState } from './fold/state';
 /** A day on which something is to be done: fitting, stops, wear step, review. */
 export interface Buckle {
   day: ClinicDay;
+  /** a planned visit's entry and who planned it */
+  planned?: { entry: string; by: string };
   kind: 'F' | 'S' | 'W' | 'R';
   stage: Stage;
   /** the patient comes in for it; if not, it passes by itself */
@@ -26,6 +28,9 @@ export interface WornSpan {
   stops?: HingeStops;
   minutes?: number;
 }
+
+/** The most a ribbon carries of either: more than a year of steps with its visits. */
+const mostOnRibbon = 400;
 
 export interface Ribbon {
   worn: WornSpan[];
@@ -54,16 +59,17 @@ export function caseRibbon(state: CaseState): Ribbon {
       : [];
   const planned = visits
     .filter(({ kept }) => !kept)
-    .map(({ day, purpose, note }): Buckle => ({
+    .map(({ day, purpose, note, entry, by }): Buckle => ({
       day,
+      planned: { entry, by },
       kind: purpose === 'review' ? 'R' : 'F',
       stage: purpose === 'review' ? 'review' : stageAt(state),
       visit: true,
       ...(note ? { note } : {}),
     }));
-  const buckles = [...stopChanges, ...growth, ...planned].sort(
-    (a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind),
-  );
+  const buckles = [...stopChanges, ...growth, ...planned]
+    .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
+    .slice(0, mostOnRibbon);
   const wornFrom = plan?.from ?? (checking.signed && setting.fitted?.day);
   // a new span with every change of stops since it is worn
   const changes = setting.fittings.filter(({ day }) => wornFrom !== undefined && day > wornFrom);
@@ -76,7 +82,7 @@ export function caseRibbon(state: CaseState): Ribbon {
     ...(stops ? { stops } : {}),
     ...(plan?.kind === 'growing' ? { minutes: plan.firstDay } : {}),
   }));
-  return { worn, buckles };
+  return { worn: worn.slice(-mostOnRibbon), buckles };
 }
 
 /** The phases after the one reached on which other pieces go in; a phase with the same stops needs no visit. */

@@ -94,7 +94,7 @@ test('the frozen entries of version 1 still read and fold as they did', () => {
     stops: state.setting.fitted?.medial,
     values: stepAt(state.measuring.states, 'girth-above', 'right')?.assessed?.values,
     checks: state.checking.checks.map(({ judged }) => judged.state),
-    visits: state.visits,
+    visits: state.visits.map(({ by: _by, ...visit }) => visit),
     reviews: state.reviewing.visits,
   }).toEqual(frozen.folded);
 });

@@ -1,6 +1,6 @@
 import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
-import { anyId, entryId, text, whole } from './fields';
+import { anyId, entryId, instant, text, whole } from './fields';
 import { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
 import type { EntryStage } from './kinds/kind';
 
@@ -31,6 +31,11 @@ export interface Entry<K extends KindName = KindName> {
 export interface RecordedEntry<K extends KindName = KindName> extends Entry<K> {
   seq: number;
   receivedAt: string;
+  /**
+   * A decision that came out otherwise when the server computed it on arrival: what it computed, null when
+   * nothing could be decided. Such a decision is kept and not in force.
+   */
+  otherwise?: object | null;
 }
 
 /** An entry of one kind, told apart by `kind`. */
@@ -43,14 +48,7 @@ const envelope = object({
   stage: string().strict().required(),
   kind: string().strict().required(),
   v: whole().positive().required(),
-  observedAt: string()
-    .strict()
-    .required()
-    .matches(
-      /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/,
-      'must be an instant in UTC, YYYY-MM-DDTHH:MM:SS.sssZ',
-    )
-    .test('instant', 'must be an instant', (value) => !Number.isNaN(Date.parse(value))),
+  observedAt: instant().required(),
   zone: text(64).required().test('zone', 'must be a time zone', isZone),
   by: anyId().required(),
   body: object().required(),

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup';
 import { sides, type Side } from '../anatomy';
-import { clinicDay } from '../calendar';
+import { clinicDay, readInstant } from '../calendar';
 
 /*
  * The fields bodies are made of. Everything is strict: Yup's defaults would cast "12" to 12, keep
@@ -30,7 +30,15 @@ export const anyId = () =>
 export const day = () =>
   string()
     .strict()
-    .test('clinic-day', 'must be a date, YYYY-MM-DD', (v) => v === undefined || clinicDay(v) === v);
+    .test('clinic-day', 'must be a date from 1900 to 2199, YYYY-MM-DD', (v) => v === undefined || clinicDay(v) === v);
+export const instant = () =>
+  string()
+    .strict()
+    .test(
+      'instant',
+      'must be an instant in UTC, YYYY-MM-DDTHH:MM:SS.sssZ',
+      (v) => v === undefined || readInstant(v) !== undefined,
+    );
 export const name = () =>
   text(80).matches(/^[a-z0-9][a-z0-9-]*$/, 'must be a name of small letters, digits and hyphens');
 export const side = () => mixed<Side>().oneOf(sides);

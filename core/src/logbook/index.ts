@@ -1,5 +1,7 @@
+export { foreignFaults, isOutsideModel } from './belongs';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { decideSignature, decideSize, decideStops, stopsFor } from './decide';
+export { judgeDecision, type DecisionJudgement } from './decision';
 export { caseRibbon, firstVisit, type Buckle, type Ribbon, type WornSpan } from './due';
 export { engineVersion } from './engine';
 export {

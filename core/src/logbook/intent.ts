@@ -41,8 +41,6 @@ export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
           at: 'phase' in found ? `body.phases[${found.phase}]` : 'body',
           message: found.problem,
         }));
-    case 'set.stops-chosen':
-      return stopFaults(state, entry.body);
     case 'wear.planned':
       return state.order
         ? planProblems(entry.body as WearPlan, state.order.order).map((message) => ({ at: 'body', message }))
@@ -50,27 +48,4 @@ export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
     default:
       return [];
   }
-}
-
-type StopsChosen = Extract<AnyEntry, { kind: 'set.stops-chosen' }>['body'];
-
-/** Stops are chosen inside the order of the phase, in equal pairs, with what is lost acknowledged. */
-function stopFaults(state: CaseState, body: StopsChosen): EntryFault[] {
-  const window = state.order?.order.phases[body.phase]?.window;
-  if (!window) return [{ at: 'body.phase', message: 'is no phase of the order in force' }];
-  if (!state.programme.stops) return [{ at: 'kind', message: 'is not for this family: it has no stops' }];
-  const { leastExtension } = state.programme.stops;
-  const faults: EntryFault[] = [];
-  for (const hinge of ['medial', 'lateral'] as const) {
-    const { extension, flexion } = body[hinge];
-    if (extension < Math.max(window.extension ?? leastExtension, leastExtension))
-      faults.push({ at: `body.${hinge}.extension`, message: 'lies outside the order' });
-    if (window.flexion !== undefined && (flexion === null || flexion > window.flexion))
-      faults.push({ at: `body.${hinge}.flexion`, message: 'lies outside the order' });
-  }
-  if (body.medial.extension !== body.lateral.extension || body.medial.flexion !== body.lateral.flexion)
-    faults.push({ at: 'body.lateral', message: 'differs from medial: a pair must be equal' });
-  if ((body.lost.extension > 0 || body.lost.flexion > 0) && !body.acknowledged)
-    faults.push({ at: 'body.acknowledged', message: 'must be true: motion is lost against the order' });
-  return faults;
 }

@@ -1,4 +1,5 @@
 export {
+  leastStep,
   planProblems,
   wearDays,
   wearKindFor,

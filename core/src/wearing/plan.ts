@@ -14,7 +14,14 @@ export interface GrowingPlan {
 /** Protective braces are worn as ordered; others grow from the first day to a ceiling. */
 export type WearPlan = { kind: 'as-ordered'; from: ClinicDay; wearing: string } | GrowingPlan;
 
-export type WearProblem = 'protective-grows' | 'ceiling-below-first-day' | 'over-a-day';
+export type WearProblem = 'protective-grows' | 'ceiling-below-first-day' | 'over-a-day' | 'step-too-small';
+
+/** Wearing grows by at least so much at a time, or not at all: less is not kept by a patient's clock. */
+export const leastStep: Minutes = 5;
+
+/** The most steps and days a plan is ever laid out for, whatever stands in it: a day in steps of the least. */
+const mostSteps = (24 * 60) / leastStep;
+const mostDays = 366;
 
 /** Neither skin nor pain ever shortens ordered protective wearing by itself. Common practice, no source. */
 export const wearKindFor = (order: Order): WearPlan['kind'] => (order.protective ? 'as-ordered' : 'growing');
@@ -25,6 +32,7 @@ export function planProblems(plan: WearPlan, order: Order): WearProblem[] {
   if (order.protective) problems.push('protective-grows');
   if (plan.ceiling < plan.firstDay) problems.push('ceiling-below-first-day');
   if (plan.ceiling > 24 * 60) problems.push('over-a-day');
+  if (plan.grow > 0 && plan.grow < leastStep) problems.push('step-too-small');
   return problems;
 }
 
@@ -36,17 +44,17 @@ const minutesOn = (plan: GrowingPlan, day: ClinicDay): Minutes =>
 
 /**
  * The plan day by day.
- * @param count how many days from the plan's first
+ * @param count how many days from the plan's first, a year at most
  */
 export function wearDays(plan: GrowingPlan, count: number): { day: ClinicDay; minutes: Minutes }[] {
-  return daysFrom(plan.from, count).map((day) => ({ day, minutes: minutesOn(plan, day) }));
+  return daysFrom(plan.from, Math.min(count, mostDays)).map((day) => ({ day, minutes: minutesOn(plan, day) }));
 }
 
-/** The days on which wearing grows, until the ceiling is reached. */
+/** The days on which wearing grows, until the ceiling is reached; an absurdly slow plan is cut off. */
 export function wearSteps(plan: GrowingPlan): { day: ClinicDay; minutes: Minutes }[] {
   if (plan.grow <= 0) return [];
   const count = Math.ceil((plan.ceiling - plan.firstDay) / plan.grow);
-  return Array.from({ length: Math.max(0, count) }, (_, n) => {
+  return Array.from({ length: Math.min(mostSteps, Math.max(0, count)) }, (_, n) => {
     const day = addDays(plan.from, (n + 1) * plan.everyDays);
     return { day, minutes: minutesOn(plan, day) };
   });

@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { entryEntity, summaryEntity } from '../database/entities';
 import {
   soundOrder,
-  stopsChosen,
+  stopsFor,
   testClinic,
   testPassword,
   type SentEntry,
@@ -183,14 +183,21 @@ test('an order for the other side, or a window the wrong way round, is refused w
 test('stops outside the order are never chosen; fitted ones are a fact and open a look at the brace', async () => {
   const id = await openCase();
   await send(order(id, null));
+  const computed = await stopsFor(clinic, id);
   const choose = (extension: number, flexion: number) =>
     send({
-      ...clinic.entry('set.stops-chosen', 'set', stopsChosen(clinic, extension, flexion), { expects: null }),
+      ...clinic.entry(
+        'set.stops-chosen',
+        'set',
+        { ...computed, medial: { extension, flexion }, lateral: { extension, flexion } },
+        { expects: null },
+      ),
       case: id,
     });
-  expect((await choose(0, 60)).body.detail).toMatch(/medial.extension lies outside the order/);
-  expect((await choose(10, 75)).body.detail).toMatch(/flexion lies outside the order/);
-  expect((await choose(10, 60)).status).toBe(201);
+  const { extension, flexion } = computed.medial;
+  expect((await choose(0, flexion!)).body.detail).toMatch(/medial is not what the same entries give/);
+  expect((await choose(extension, 120)).body.detail).toMatch(/medial is not what the same entries give/);
+  expect((await choose(extension, flexion!)).status).toBe(201);
   const fitted = {
     medial: { extension: 10, flexion: 75 },
     lateral: { extension: 10, flexion: 75 },
@@ -206,7 +213,7 @@ test('while a finding blocks, decisions are refused and facts are taken', async 
   const looked = { ...clinic.entry('screen.looked', 'screen', look), case: id };
   await send(looked);
   const choose = {
-    ...clinic.entry('set.stops-chosen', 'set', stopsChosen(clinic, 10, 60), { expects: null }),
+    ...clinic.entry('set.stops-chosen', 'set', await stopsFor(clinic, id), { expects: null }),
     case: id,
   };
   expect((await send(choose)).body.detail).toMatch(/calf-swollen blocks/);
@@ -245,10 +252,12 @@ test('nobody writes in another name, and a technician neither orders nor sets', 
     teo.post(`/api/cases/${id}/entries`).send({ ...entry, by: clinic.userOf('technician') });
   expect((await post(read(id))).status).toBe(201);
   expect((await post(order(id, null))).status).toBe(403);
+  await send(order(id, null));
+  const theirs = await stopsFor(clinic, id);
   expect(
     (
       await post({
-        ...clinic.entry('set.stops-chosen', 'set', stopsChosen(clinic, 10, 60), { expects: null }),
+        ...clinic.entry('set.stops-chosen', 'set', theirs, { expects: null }),
         case: id,
       })
     ).status,

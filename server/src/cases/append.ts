@@ -1,10 +1,14 @@
 import { randomBytes } from 'node:crypto';
 import { may } from '@estribo/core/access';
+import { dayOf, readInstant } from '@estribo/core/calendar';
 import {
   chainHash,
   chainStart,
+  foreignFaults,
   intentFaults,
   intentInForce,
+  isKind,
+  judgeDecision,
   kinds,
   readEntry,
   saltedHash,
@@ -13,13 +17,19 @@ import {
   type CaseState,
 } from '@estribo/core/logbook';
 import { canonicalText, type BraceModel, type Programme } from '@estribo/core/programmes';
-import { QueryFailedError, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
-import { caseEntity, entryEntity, personEntity, type CaseRow } from '../database/entities';
+import { caseEntity, entryEntity, personEntity, type CaseRow, type EntryRow, type Person } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
+import { caseMac, entryMac } from '../sealing/seal-key';
 import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
 import { writePairs, writeSummary } from './summary';
+import { inTurn } from './turn';
+
+/** An entry may be ahead of this machine's clock by so much: clocks differ by minutes. */
+const aheadAtMost = 5 * 60_000;
 
 export interface Appended {
   entry: AnyRecordedEntry;
@@ -46,28 +56,20 @@ export async function appendEntry(
   if (entry.by !== user.id)
     throw new Problem(403, 'Not allowed', 'An entry is written by the one who signs in for it.');
   const content = canonicalText(entry);
-
-  for (let attempt = 1; ; attempt += 1) {
-    try {
-      const done = await context.db.transaction(async (manager) => {
-        const row = await lockedCase(manager, entry);
-        const before = await manager.getRepository(entryEntity).findOneBy({ id: entry.id });
-        if (before) {
-          if (before.content !== content)
-            throw new Problem(422, 'Another entry has this id', 'Make a new id for a new entry.');
-          return { entry: recordedEntry(before)!, fresh: false as const };
-        }
-        return { ...(await take(context, manager, user, row, entry, content)), fresh: true as const };
-      });
-      if (done.fresh) keepSnapshot(caseId, done.snapshot);
-      return { entry: done.entry, fresh: done.fresh };
-    } catch (error) {
-      // another transaction was first: look again at what it left
-      if (!(error instanceof QueryFailedError) || attempt >= 5) throw error;
-      const { code } = error.driverError as { code?: string };
-      if (code !== 'ER_LOCK_DEADLOCK' && code !== 'ER_DUP_ENTRY') throw error;
-    }
-  }
+  return inTurn(caseId, async () => {
+    const done = await inTransaction(context.db, async (manager) => {
+      const before = await manager.getRepository(entryEntity).findOneBy({ id: entry.id });
+      if (before) {
+        if (before.content !== content)
+          throw new Problem(422, 'Another entry has this id', 'Make a new id for a new entry.');
+        return { entry: recordedEntry(before)!, fresh: false as const };
+      }
+      const row = await lockedCase(manager, entry);
+      return { ...(await take(context, manager, user, row, entry, content)), fresh: true as const };
+    });
+    if (done.fresh) keepSnapshot(caseId, done.snapshot);
+    return { entry: done.entry, fresh: done.fresh };
+  });
 }
 
 /** The case's row, locked; a case that is being opened gets its row now. */
@@ -93,13 +95,15 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
     modelHash: model.hash,
     seq: 0,
     head: chainStart,
+    mac: '',
+    unsealed: true,
   };
   await rows.insert(row);
   return row;
 }
 
 async function take(
-  { clinic, now }: Context,
+  { clinic, now, sealing }: Context,
   manager: EntityManager,
   user: SignedIn,
   row: CaseRow,
@@ -112,30 +116,76 @@ async function take(
   checkReplaced(entry, replaced);
   if (entry.kind === 'case.opened' && entries.length > 0)
     throw new Problem(409, 'Already open', 'This case was opened before.');
-  if (state) checkIntent(state, entry);
-
+  const person = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
   const receivedAt = now();
-  const recorded = { ...entry, seq: row.seq + 1, receivedAt: receivedAt.toISOString() } as AnyRecordedEntry;
+  checkTime(entry, person, receivedAt, clinic.zone);
+  const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone));
+
   const salt = randomBytes(32).toString('hex');
   const salted = saltedHash(entry, salt);
+  const seq = row.seq + 1;
   const head = chainHash(row.head, salted);
-  await manager
-    .getRepository(entryEntity)
-    .insert({ case: row.id, seq: recorded.seq, id: entry.id, content, salt, salted, hash: head, receivedAt });
-  await manager.getRepository(caseEntity).update({ id: row.id }, { seq: recorded.seq, head });
+  const written: Omit<EntryRow, 'mac'> = {
+    case: row.id,
+    seq,
+    id: entry.id,
+    content,
+    salt,
+    salted,
+    hash: head,
+    receivedAt,
+    otherwise: otherwise === undefined ? null : canonicalText(otherwise),
+  };
+  await manager.getRepository(entryEntity).insert({ ...written, mac: entryMac(sealing.mac, written) });
+  const moved = { seq, head, unsealed: true, mac: caseMac(sealing.mac, { ...row, seq, head }) };
+  await manager.getRepository(caseEntity).update({ id: row.id }, moved);
+  const recorded = recordedEntry(written)!;
   const all = [...entries, recorded];
   const after = await foldOf(manager, row, all, clinic.zone);
   if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
-  await writeSummary(manager, after);
+  await writeSummary(manager, after, person.familyFirst);
   await writePairs(manager, state, after);
   return { entry: recorded, snapshot: { head, entries: all, state: after } };
 }
 
-/** A withdrawal needs the permission of what it withdraws. */
+/** When it was observed can be: not before the person was born, not ahead of the clock by more than minutes. */
+function checkTime(entry: AnyEntry, { born }: Person, receivedAt: Date, zone: string): void {
+  if (readInstant(entry.observedAt)! > receivedAt.getTime() + aheadAtMost)
+    throw faulty([
+      { at: 'observedAt', message: 'lies ahead of the server’s clock: set this machine’s clock right' },
+    ]);
+  if (dayOf(entry.observedAt, zone) < born)
+    throw faulty([{ at: 'observedAt', message: `lies before the person was born (${born})` }]);
+}
+
+/**
+ * Whether an entry can stand in this case.
+ * @returns for a decision that comes out otherwise from the entries here: what is computed
+ * @throws Problem 409 or 422
+ */
+function checkAgainstCase(state: CaseState, entry: AnyEntry, day: string): object | null | undefined {
+  const foreign = foreignFaults(state, entry);
+  if (foreign.length > 0) throw faulty(foreign);
+  checkIntent(state, entry);
+  const judged = judgeDecision(state, entry, day);
+  if (judged.outcome === 'refused') throw faulty(judged.faults);
+  return judged.outcome === 'otherwise' ? judged.computed : undefined;
+}
+
+/**
+ * A withdrawal needs the permission of what it withdraws; who may not read the record corrects and withdraws
+ * only what is their own.
+ */
 function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
-  const { permission } = kinds[replaced?.kind ?? entry.kind];
-  if (!may(user.role, permission) || !may(user.role, kinds[entry.kind].permission))
-    throw new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
+  const refuse = () =>
+    new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
+  // what cannot be read even by its kind is taken out by whoever may decide
+  const written = replaced?.kind ?? entry.kind;
+  const permission = isKind(written) ? kinds[written].permission : 'screening.override';
+  if (!may(user.role, permission)) throw refuse();
+  if (entry.kind !== 'record.withdrawn' && !may(user.role, kinds[entry.kind].permission)) throw refuse();
+  if (entry.replaces !== undefined && !may(user.role, 'record.read') && replaced?.by !== user.id)
+    throw new Problem(403, 'Not allowed', 'You may take back only what you wrote yourself.');
 }
 
 function checkReplaced(entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {

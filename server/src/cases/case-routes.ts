@@ -1,11 +1,15 @@
-import { addDays, dayOf } from '@estribo/core/calendar';
+import { dayOf } from '@estribo/core/calendar';
+import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
+import { audit } from '../audit/audit';
 import { caseEntity, personEntity, summaryEntity, type Summary } from '../database/entities';
 import { notFound } from '../problem';
-import { textOf, wholeOf, type Context, type Route } from '../route';
+import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
+import { proofOf } from '../sealing/verify';
 import { startsWith } from '../clinic/people-routes';
 import { appendEntry } from './append';
-import { entriesAfter } from './record';
+import { listedSummary, ribbonFrom } from './listed';
+import { entriesPage } from './record';
 
 const pageLength = 50;
 
@@ -13,28 +17,37 @@ export function caseRoutes(context: Context): Route[] {
   const { db, clinic, now } = context;
   const summaries = () => db.getRepository(summaryEntity);
 
-  /** Summaries with the names of their people, as lists show them. */
-  const listed = async (rows: Summary[]) => {
-    const people = await db.getRepository(personEntity).findBy({ id: In(rows.map(({ person }) => person)) });
+  /** A page of summaries with the names of their people, as lists show them. */
+  const page = async (rows: Summary[], user: SignedIn, today: string) => {
+    const shown = rows.slice(0, pageLength);
+    const people = await db.getRepository(personEntity).findBy({ id: In(shown.map(({ person }) => person)) });
     const nameOf = new Map(people.map(({ id, givenFirst }) => [id, givenFirst]));
-    return rows.map(({ personKey: _key, seq: _seq, engine: _engine, ...row }) => ({
-      ...row,
-      personName: nameOf.get(row.person),
-    }));
+    return {
+      cases: shown.map((row) => ({
+        ...listedSummary(row, user.role, today),
+        personName: nameOf.get(row.person),
+      })),
+      more: rows.length > pageLength,
+    };
   };
-  const page = async (rows: Summary[]) => ({
-    cases: await listed(rows.slice(0, pageLength)),
-    more: rows.length > pageLength,
-  });
+  const today = () => dayOf(now().toISOString(), clinic.zone);
+
+  /** Who has looked into which case lately: a screen that asks again is one reading. */
+  const read = new LRUCache<string, true>({ max: 5000, ttl: 15 * 60_000 });
+  const caseRead = async (user: SignedIn, id: string) => {
+    const key = `${user.id} ${id}`;
+    if (read.has(key)) return;
+    await audit(db, { at: now(), user: user.id, action: 'case.read', subject: id });
+    read.set(key, true);
+  };
 
   return [
     {
       method: 'get',
       path: '/bench',
       who: 'bench.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
-        const today = dayOf(now().toISOString(), clinic.zone);
         const rows = await summaries()
           .createQueryBuilder('summary')
           .orderBy('summary.firstVisit IS NULL', 'ASC')
@@ -43,14 +56,14 @@ export function caseRoutes(context: Context): Route[] {
           .skip(skip)
           .take(pageLength + 1)
           .getMany();
-        res.json({ today, from: addDays(today, -7), ...(await page(rows)) });
+        res.json({ today: today(), from: ribbonFrom(today()), ...(await page(rows, user, today())) });
       },
     },
     {
       method: 'get',
       path: '/cases',
       who: 'bench.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const find = textOf(req.query.find, 'find', 160);
         const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
         const people = find
@@ -66,16 +79,21 @@ export function caseRoutes(context: Context): Route[] {
           skip,
           take: pageLength + 1,
         });
-        res.json(await page(rows));
+        res.json(await page(rows, user, today()));
       },
     },
     {
       method: 'get',
       path: '/cases/:id',
       who: 'record.read',
-      handle: async (req, res) => {
-        const row = await db.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
-        if (!row) throw notFound('case');
+      handle: async (req, res, user) => {
+        // of one moment: an append in between would look like a loss
+        const { row, faults } = await db.transaction('REPEATABLE READ', async (manager) => {
+          const row = await manager.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
+          if (!row) throw notFound('case');
+          return { row, faults: (await proofOf(manager, context.sealing, row)).faults };
+        });
+        await caseRead(user, row.id);
         const { id, givenName, familyName, born } = await db
           .getRepository(personEntity)
           .findOneByOrFail({ id: row.person });
@@ -86,6 +104,8 @@ export function caseRoutes(context: Context): Route[] {
           programmeHash: row.programmeHash,
           modelHash: row.modelHash,
           person: { id, givenName, familyName, born },
+          // every hash computed again: what does not hold was changed behind Estribo's back
+          proof: { holds: faults.length === 0, faults: faults.slice(0, 20) },
         });
       },
     },
@@ -93,13 +113,13 @@ export function caseRoutes(context: Context): Route[] {
       method: 'get',
       path: '/cases/:id/entries',
       who: 'record.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const after = wholeOf(req.query.after, 'after', { least: 0, most: 999_999_999, otherwise: 0 });
         const limit = wholeOf(req.query.limit, 'limit', { least: 1, most: 1000, otherwise: 500 });
         const id = String(req.params.id);
         if (!(await db.getRepository(caseEntity).existsBy({ id }))) throw notFound('case');
-        const entries = await entriesAfter(db.manager, id, after, limit + 1);
-        res.json({ entries: entries.slice(0, limit), more: entries.length > limit });
+        await caseRead(user, id);
+        res.json(await entriesPage(db.manager, id, after, limit));
       },
     },
     {

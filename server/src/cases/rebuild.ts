@@ -1,55 +1,96 @@
-import { brokenLink } from '@estribo/core/logbook';
 import { isDeepStrictEqual } from 'node:util';
-import type { DataSource } from 'typeorm';
+import { Not, type DataSource } from 'typeorm';
 import { caseEntity, entryEntity, personEntity, summaryEntity } from '../database/entities';
-import { entriesAfter, foldOf } from './record';
-import { summaryOf, writePairs } from './summary';
+import { inTransaction } from '../database/transaction';
+import type { SealFolder } from '../sealing/seal-key';
+import { verifyCase, type ProofFault } from '../sealing/verify-case';
+import { foldOf, recordedEntry } from './record';
+import { summaryOf, summaryVersion, writePairs } from './summary';
 
 export interface Rebuilt {
   cases: number;
   /** cases whose summary was not what their entries give, by field */
   differing: { case: string; fields: string[] }[];
-  /** cases whose chain does not hold, with the seq of the first bad link */
-  broken: { case: string; seq: number }[];
+  /** cases whose record does not hold: their summary is left as it was, never adjusted to a loss */
+  broken: { case: string; faults: ProofFault[] }[];
+  /** cases that could not be computed, and are left as they were */
+  failed: { case: string; because: string }[];
 }
 
 /** Computes every summary again from the entries, writes it, and reports where it differed. */
-export async function rebuildSummaries(db: DataSource, zone: string): Promise<Rebuilt> {
-  const result: Rebuilt = { cases: 0, differing: [], broken: [] };
-  for (let skip = 0; ; skip += 100) {
-    const rows = await db.getRepository(caseEntity).find({ order: { id: 'ASC' }, skip, take: 100 });
-    for (const { id } of rows) {
-      result.cases += 1;
-      await db.transaction(async (manager) => {
-        // the lock keeps an append from slipping in between reading and writing
-        const row = await manager
-          .getRepository(caseEntity)
-          .findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } });
-        const links = await manager.getRepository(entryEntity).find({
-          where: { case: id },
-          order: { seq: 'ASC' },
-          select: { case: true, seq: true, salted: true, hash: true },
-        });
-        const bad = brokenLink(links);
-        if (bad !== undefined) result.broken.push({ case: id, seq: links[bad]!.seq });
-        const state = await foldOf(manager, row, await entriesAfter(manager, id, 0), zone);
-        if (!state) return;
-        const { familyFirst } = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
-        const summary = summaryOf(state, familyFirst);
-        await writePairs(manager, undefined, state);
-        const stored = await manager.getRepository(summaryEntity).findOneBy({ case: id });
-        const fields = Object.keys(summary).filter(
-          (field) =>
-            !isDeepStrictEqual(
-              summary[field as keyof typeof summary],
-              stored?.[field as keyof typeof summary],
-            ),
-        );
-        if (fields.length === 0) return;
-        result.differing.push({ case: id, fields });
-        await manager.getRepository(summaryEntity).upsert(summary, ['case']);
-      });
-    }
+export async function rebuildSummaries(db: DataSource, zone: string, folder: SealFolder): Promise<Rebuilt> {
+  const result: Rebuilt = { cases: 0, differing: [], broken: [], failed: [] };
+  for (let after = ''; ;) {
+    const rows = await db
+      .getRepository(caseEntity)
+      .createQueryBuilder('one')
+      .where('one.id > :after', { after })
+      .orderBy('one.id')
+      .take(100)
+      .getMany();
+    for (const { id } of rows) await rebuildOne(db, zone, folder, id, result);
     if (rows.length < 100) return result;
+    after = rows.at(-1)!.id;
+  }
+}
+
+/** The summaries that another version of Estribo has written, or that are missing, computed anew. */
+export async function rebuildOlder(db: DataSource, zone: string, folder: SealFolder): Promise<Rebuilt> {
+  const result: Rebuilt = { cases: 0, differing: [], broken: [], failed: [] };
+  const older = await db
+    .getRepository(summaryEntity)
+    .find({ where: { engine: Not(summaryVersion) }, select: { case: true } });
+  const missing = await db.query<{ id: string }[]>(
+    'SELECT c.id FROM `case` c LEFT JOIN summary s ON s.`case` = c.id WHERE s.`case` IS NULL',
+  );
+  for (const id of [...older.map((row) => row.case), ...missing.map(({ id }) => id)])
+    await rebuildOne(db, zone, folder, id, result);
+  return result;
+}
+
+async function rebuildOne(
+  db: DataSource,
+  zone: string,
+  folder: SealFolder,
+  id: string,
+  result: Rebuilt,
+): Promise<void> {
+  result.cases += 1;
+  try {
+    await inTransaction(db, async (manager) => {
+      // the lock keeps an append from slipping in between reading and writing
+      const row = await manager
+        .getRepository(caseEntity)
+        .findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } });
+      const rows = await manager
+        .getRepository(entryEntity)
+        .find({ where: { case: id }, order: { seq: 'ASC' } });
+      const faults = verifyCase(folder.mac, row, rows);
+      if (faults.length > 0) return void result.broken.push({ case: id, faults });
+      const state = await foldOf(
+        manager,
+        row,
+        rows.flatMap((one) => recordedEntry(one) ?? []),
+        zone,
+      );
+      if (!state) return void result.failed.push({ case: id, because: 'its opening is not there' });
+      const { familyFirst } = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
+      const summary = summaryOf(state, familyFirst);
+      await writePairs(manager, undefined, state);
+      const stored = await manager.getRepository(summaryEntity).findOneBy({ case: id });
+      const fields = Object.keys(summary).filter(
+        (field) =>
+          !isDeepStrictEqual(
+            summary[field as keyof typeof summary],
+            stored?.[field as keyof typeof summary],
+          ),
+      );
+      if (fields.length === 0) return;
+      result.differing.push({ case: id, fields });
+      await manager.getRepository(summaryEntity).upsert(summary, ['case']);
+    });
+  } catch (error) {
+    // one case that cannot be computed keeps no other from it
+    result.failed.push({ case: id, because: (error as Error).name });
   }
 }

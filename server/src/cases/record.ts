@@ -5,25 +5,68 @@ import { MoreThan, type EntityManager } from 'typeorm';
 import { registered } from '../catalogue/registry';
 import { entryEntity, type CaseRow, type EntryRow } from '../database/entities';
 
-/** A row as the entry it holds; undefined when its content was erased. */
-export function recordedEntry({ content, seq, receivedAt }: EntryRow): AnyRecordedEntry | undefined {
-  return content === null
-    ? undefined
-    : { ...(JSON.parse(content) as AnyRecordedEntry), seq, receivedAt: receivedAt.toISOString() };
+/** What a row holds, whose content is no entry at all: shown as unreadable, never an error. */
+const illegible = (row: Omit<EntryRow, 'mac'>) =>
+  ({
+    id: row.id,
+    case: row.case,
+    stage: 'case',
+    kind: 'illegible',
+    v: 0,
+    observedAt: row.receivedAt.toISOString(),
+    zone: 'UTC',
+    by: '',
+    body: {},
+  }) as unknown as AnyRecordedEntry;
+
+function parsed(row: Pick<EntryRow, 'content'>): AnyRecordedEntry | undefined {
+  try {
+    const content: unknown = JSON.parse(row.content!);
+    return typeof content === 'object' && content !== null && !Array.isArray(content)
+      ? (content as AnyRecordedEntry)
+      : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
-/** Entries of a case after a seq, by rising seq. */
-export async function entriesAfter(
+/** A row as the entry it holds; undefined when its content was erased. */
+export function recordedEntry(row: Omit<EntryRow, 'mac'>): AnyRecordedEntry | undefined {
+  if (row.content === null) return undefined;
+  return {
+    ...(parsed(row) ?? illegible(row)),
+    id: row.id,
+    seq: row.seq,
+    receivedAt: row.receivedAt.toISOString(),
+    ...(row.otherwise === null ? {} : { otherwise: JSON.parse(row.otherwise) as object | null }),
+  };
+}
+
+/** A page of a case's rows: what they hold, and where the next page begins whatever was erased of this one. */
+export async function entriesPage(
   manager: EntityManager,
   caseId: string,
   after: number,
-  limit?: number,
-): Promise<AnyRecordedEntry[]> {
+  limit: number,
+): Promise<{ entries: AnyRecordedEntry[]; next: number; more: boolean }> {
   const rows = await manager.getRepository(entryEntity).find({
     where: { case: caseId, seq: MoreThan(after) },
     order: { seq: 'ASC' },
-    ...(limit === undefined ? {} : { take: limit }),
+    take: limit + 1,
   });
+  const page = rows.slice(0, limit);
+  return {
+    entries: page.flatMap((row) => recordedEntry(row) ?? []),
+    next: page.at(-1)?.seq ?? after,
+    more: rows.length > limit,
+  };
+}
+
+/** All entries of a case, by rising seq. */
+export async function entriesOf(manager: EntityManager, caseId: string): Promise<AnyRecordedEntry[]> {
+  const rows = await manager
+    .getRepository(entryEntity)
+    .find({ where: { case: caseId }, order: { seq: 'ASC' } });
   return rows.flatMap((row) => recordedEntry(row) ?? []);
 }
 
@@ -45,7 +88,7 @@ const snapshots = new LRUCache<string, Snapshot>({ max: 200 });
 export async function snapshotOf(manager: EntityManager, row: CaseRow, zone: string): Promise<Snapshot> {
   const known = snapshots.get(row.id);
   if (known?.head === row.head) return known;
-  const entries = await entriesAfter(manager, row.id, 0);
+  const entries = await entriesOf(manager, row.id);
   return { head: row.head, entries, state: await foldOf(manager, row, entries, zone) };
 }
 

@@ -1,8 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
-import { caseRibbon, engineVersion, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
+import { caseRibbon, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
 import type { EntityManager } from 'typeorm';
 import { pairsOf } from '@estribo/core/measuring';
-import { pairEntity, personEntity, summaryEntity, type PairRow, type Summary } from '../database/entities';
+import { pairEntity, summaryEntity, type PairRow, type Summary } from '../database/entities';
+
+/** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
+export const summaryVersion = 2;
 
 /** The row that lists show of a case, computed from its state. */
 export function summaryOf(state: CaseState, personKey: string): Summary {
@@ -22,14 +25,17 @@ export function summaryOf(state: CaseState, personKey: string): Summary {
     firstVisit: firstVisit(ribbon) ?? null,
     ribbon,
     seq: state.seq,
-    engine: engineVersion,
+    engine: summaryVersion,
   };
 }
 
 /** Writes a case's summary in the transaction that changed the case. */
-export async function writeSummary(manager: EntityManager, state: CaseState): Promise<void> {
-  const person = await manager.getRepository(personEntity).findOneByOrFail({ id: state.person });
-  await manager.getRepository(summaryEntity).upsert(summaryOf(state, person.familyFirst), ['case']);
+export async function writeSummary(
+  manager: EntityManager,
+  state: CaseState,
+  personKey: string,
+): Promise<void> {
+  await manager.getRepository(summaryEntity).upsert(summaryOf(state, personKey), ['case']);
 }
 
 /** The pairs of readings of a case, as the clinic's own repeatability counts them. */

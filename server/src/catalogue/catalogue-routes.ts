@@ -11,11 +11,13 @@ import {
   type Programme,
 } from '@estribo/core/programmes';
 import { boolean, object, string } from 'yup';
-import { Like, type FindOptionsWhere } from 'typeorm';
+import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import { audit } from '../audit/audit';
 import { startsWith } from '../clinic/people-routes';
 import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
-import { textOf, wholeOf, type Context, type Route } from '../route';
+import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { valid } from '../valid';
 import {
   findingsOf,
@@ -24,6 +26,7 @@ import {
   register,
   registered,
   registeredModels,
+  VersionTaken,
 } from './registry';
 
 const pageLength = 200;
@@ -61,7 +64,25 @@ function nextVersion(sort: string, sent: { id: string; version: number }, newest
     });
 }
 
-export function catalogueRoutes({ db }: Context): Route[] {
+/** A transaction that registers; a version that another has taken meanwhile is told as such. */
+async function registering<T>(db: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> {
+  try {
+    return await inTransaction(db, work);
+  } catch (error) {
+    if (error instanceof VersionTaken)
+      throw new Problem(409, 'No longer current', 'Somebody else has just written this version.');
+    throw error;
+  }
+}
+
+export function catalogueRoutes({ db, now }: Context): Route[] {
+  const audited = (
+    manager: EntityManager,
+    user: SignedIn,
+    action: 'model.changed' | 'programme.changed',
+    { id, version }: { id: string; version: number },
+  ) => audit(manager, { at: now(), user: user.id, action, subject: id, detail: { now: { version } } });
+
   return [
     {
       method: 'get',
@@ -121,35 +142,40 @@ export function catalogueRoutes({ db }: Context): Route[] {
       method: 'post',
       path: '/catalogue/import',
       who: 'catalogue.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const { csv } = valid(importBody, req.body);
-        const families = await newestProgrammes(db);
-        const rows = await db.getRepository(modelEntity).find({ order: { id: 'ASC' } });
-        const known = await registeredModels(
-          db.manager,
-          rows.map(({ hash }) => hash),
-        );
-        const read = chartsFromCsv(csv, families, known);
-        if (!read.ok)
-          throw new Problem(422, 'Not imported', 'Nothing was imported. Mend the rows and send it again.', {
-            rows: read.faults.slice(0, 500),
+        // read inside: what another import has left meanwhile is what this one is compared with
+        const answer = await registering(db, async (manager) => {
+          const families = await newestProgrammes(manager);
+          const rows = await manager.getRepository(modelEntity).find({ order: { id: 'ASC' } });
+          const known = await registeredModels(
+            manager,
+            rows.map(({ hash }) => hash),
+          );
+          const read = chartsFromCsv(csv, families, known);
+          if (!read.ok)
+            throw new Problem(422, 'Not imported', 'Nothing was imported. Mend the rows and send it again.', {
+              rows: read.faults.slice(0, 500),
+            });
+          // what says the same as before gets no new version
+          const changed = read.models.filter((model) => {
+            const before = known.find(({ id }) => id === model.id);
+            return !before || !sameContent(before, model);
           });
-        // what says the same as before gets no new version
-        const changed = read.models.filter((model) => {
-          const before = known.find(({ id }) => id === model.id);
-          return !before || !sameContent(before, model);
+          for (const model of changed) {
+            await register(manager, 'model', model);
+            await audited(manager, user, 'model.changed', model);
+          }
+          return { imported: changed.map(pinOf), unchanged: read.models.length - changed.length };
         });
-        await db.transaction(async (manager) => {
-          for (const model of changed) await register(manager, 'model', model);
-        });
-        res.json({ imported: changed.map(pinOf), unchanged: read.models.length - changed.length });
+        res.json(answer);
       },
     },
     {
       method: 'post',
       path: '/catalogue/models',
       who: 'catalogue.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const model = valid(modelSchema, req.body) as unknown as BraceModel;
         const programme = await newestProgramme(db, model.programme);
         if (!programme) throw faulty([{ at: 'programme', message: 'is no family here' }]);
@@ -161,11 +187,12 @@ export function catalogueRoutes({ db }: Context): Route[] {
               message: problem,
             })),
           );
-        const pin = await db.transaction(async (manager) => {
+        const pin = await registering(db, async (manager) => {
           const before = await manager
             .getRepository(modelEntity)
             .findOne({ where: { id: model.id }, lock: { mode: 'pessimistic_write' } });
           nextVersion('model', model, before?.version);
+          await audited(manager, user, 'model.changed', model);
           return register(manager, 'model', model);
         });
         res.status(201).json(pin);
@@ -190,12 +217,21 @@ export function catalogueRoutes({ db }: Context): Route[] {
       method: 'put',
       path: '/catalogue/models/:id/retired',
       who: 'catalogue.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const { retired } = valid(retireBody, req.body);
         const rows = db.getRepository(modelEntity);
         const id = String(req.params.id);
         if (!(await rows.existsBy({ id }))) throw notFound('model');
-        await rows.update({ id }, { retired });
+        await inTransaction(db, async (manager) => {
+          await manager.getRepository(modelEntity).update({ id }, { retired });
+          await audit(manager, {
+            at: now(),
+            user: user.id,
+            action: 'model.retired',
+            subject: id,
+            detail: { now: { retired } },
+          });
+        });
         res.json({ id, retired });
       },
     },
@@ -203,7 +239,7 @@ export function catalogueRoutes({ db }: Context): Route[] {
       method: 'post',
       path: '/catalogue/programmes',
       who: 'catalogue.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const programme = valid(programmeSchema, req.body) as unknown as Programme;
         const base = programme.base && (await newestProgramme(db, programme.base));
         if (!base || !programme.title || !/^own-[a-z0-9-]{1,70}$/.test(programme.id))
@@ -216,8 +252,9 @@ export function catalogueRoutes({ db }: Context): Route[] {
           ]);
         if (base.region !== programme.region)
           throw faulty([{ at: 'region', message: `must be that of its base, ${base.region}` }]);
-        const pin = await db.transaction(async (manager) => {
+        const pin = await registering(db, async (manager) => {
           nextVersion('programme', programme, (await newestProgramme(manager, programme.id))?.version);
+          await audited(manager, user, 'programme.changed', programme);
           return register(manager, 'programme', programme);
         });
         res.status(201).json(pin);

@@ -16,10 +16,13 @@ import { modelEntity, registeredEntity } from '../database/entities';
 /** A database, or a transaction on it. */
 export type Store = Pick<EntityManager, 'getRepository'> | DataSource;
 
+/** A version that is there with other content: cases hold on to it. */
+export class VersionTaken extends Error {}
+
 /**
  * Registers content under its hash, once. The same version with other content is refused: cases hold on to
  * it. The newest version of a model is what the catalogue lists.
- * @throws Error when the content is not valid or its version is taken by other content
+ * @throws VersionTaken when its version is taken by other content; ValidationError when it is not valid
  */
 export async function register(
   db: Store,
@@ -32,10 +35,26 @@ export async function register(
   const rows = db.getRepository(registeredEntity);
   const taken = await rows.findOneBy({ sort, id: pin.id, version: pin.version });
   if (taken && taken.hash !== pin.hash)
-    throw new Error(`${sort} ${pin.id} version ${pin.version} has changed: give it a new version`);
+    throw new VersionTaken(`${sort} ${pin.id} version ${pin.version} has changed: give it a new version`);
   if (!taken) await rows.insert({ ...pin, sort, body: content });
   if (sort === 'model') await list(db, content as BraceModel, pin);
   return pin;
+}
+
+/** Lists every model that is registered and not listed: those of a database from before there was a list. */
+export async function listAll(db: Store): Promise<number> {
+  const rows = await db
+    .getRepository(registeredEntity)
+    .find({ where: { sort: 'model' }, order: { id: 'ASC', version: 'DESC' }, select: { hash: true, id: true } });
+  const listed = new Set(
+    (await db.getRepository(modelEntity).find({ select: { id: true } })).map(({ id }) => id),
+  );
+  const missing = rows.filter((row, i) => rows[i - 1]?.id !== row.id && !listed.has(row.id));
+  for (const { hash } of missing) {
+    const { body } = await db.getRepository(registeredEntity).findOneByOrFail({ hash });
+    await list(db, body as BraceModel, pinOf(body as BraceModel));
+  }
+  return missing.length;
 }
 
 /** Puts a model's newest version in the catalogue's list; what is retired stays so. */

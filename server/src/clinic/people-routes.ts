@@ -1,8 +1,10 @@
 import { clinicDay, dayOf } from '@estribo/core/calendar';
 import { validate } from 'uuid';
-import { Like } from 'typeorm';
+import { In, Like } from 'typeorm';
 import { object, string } from 'yup';
-import { personEntity, summaryEntity } from '../database/entities';
+import { audit, changes } from '../audit/audit';
+import { auditEntity, personEntity, summaryEntity, type Person } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route } from '../route';
 import { valid } from '../valid';
@@ -18,6 +20,8 @@ const person = object({
   .strict()
   .noUnknown()
   .required();
+
+const pickName = ({ givenName, familyName, born }: Person) => ({ givenName, familyName, born });
 
 /** The beginning of a name as a LIKE pattern: what the user typed stands for itself. */
 export const startsWith = (text: string) => Like(`${text.replace(/[\\%_]/g, '\\$&')}%`);
@@ -54,11 +58,34 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
       },
     },
     {
+      // who changed a name or a day of birth, when, and what it was
+      method: 'get',
+      path: '/people/:id/history',
+      who: 'people.read',
+      handle: async (req, res) => {
+        const id = String(req.params.id);
+        if (!(await people().existsBy({ id }))) throw notFound('person');
+        const lines = await db.getRepository(auditEntity).find({
+          where: { subject: id, action: In(['person.added', 'person.changed']) },
+          order: { n: 'DESC' },
+          take: 100,
+        });
+        res.json({
+          changes: lines.map(({ at, user, action, detail }) => ({
+            at,
+            by: user,
+            action,
+            ...(JSON.parse(detail ?? '{}') as object),
+          })),
+        });
+      },
+    },
+    {
       // the id is made where the person is written, so that sending twice makes one person
       method: 'put',
       path: '/people/:id',
       who: 'people.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const id = String(req.params.id);
         if (!validate(id) || id !== id.toLowerCase())
           throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
@@ -66,14 +93,23 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
         if (born > dayOf(now().toISOString(), clinic.zone))
           throw faulty([{ at: 'born', message: 'lies in the future' }]);
         const familyFirst = `${familyName} ${givenName}`;
-        await db.transaction(async (manager) => {
-          await manager
-            .getRepository(personEntity)
-            .upsert(
-              { id, givenName, familyName, born, givenFirst: `${givenName} ${familyName}`, familyFirst },
-              ['id'],
-            );
+        await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(personEntity);
+          const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+          const written = { givenName, familyName, born };
+          const { before: was, now: is } = changes(before && pickName(before), written);
+          if (before && Object.keys(is).length === 0) return;
+          const row = { ...written, givenFirst: `${givenName} ${familyName}`, familyFirst };
+          if (before) await rows.update({ id }, row);
+          else await rows.insert({ id, ...row });
           await manager.getRepository(summaryEntity).update({ person: id }, { personKey: familyFirst });
+          await audit(manager, {
+            at: now(),
+            user: user.id,
+            action: before ? 'person.changed' : 'person.added',
+            subject: id,
+            detail: { before: was, now: is },
+          });
         });
         res.json({ id, givenName, familyName, born });
       },

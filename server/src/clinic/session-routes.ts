@@ -1,15 +1,14 @@
-import { hash, verify } from '@node-rs/argon2';
-import { rateLimit } from 'express-rate-limit';
-import type { RequestHandler } from 'express';
+import { verify } from '@node-rs/argon2';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
+import type { Request, RequestHandler } from 'express';
 import { object, string } from 'yup';
+import { audit } from '../audit/audit';
 import { userEntity } from '../database/entities';
-import { Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
-
-/** Argon2id with the parameters OWASP gives as its first choice (19 MiB, two passes, one lane; memory). */
-export const hashPassword = (password: string): Promise<string> =>
-  hash(password, { memoryCost: 19 * 1024, timeCost: 2, parallelism: 1 });
+import { loginOf } from './login';
+import { hashPassword, passwordFaults } from './password';
 
 const credentials = object({
   login: string().strict().required().max(60),
@@ -19,25 +18,47 @@ const credentials = object({
   .noUnknown()
   .required();
 
-/** Ten wrong tries in five minutes for one login from one address. */
-export const signInThrottle = (limit: number): RequestHandler =>
-  rateLimit({
-    windowMs: 5 * 60_000,
-    limit,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    skipSuccessfulRequests: true,
-    keyGenerator: (req) =>
-      `${req.socket.remoteAddress} ${String((req.body as { login?: unknown } | undefined)?.login)
-        .slice(0, 60)
-        .toLowerCase()}`,
-    validate: { keyGeneratorIpFallback: false },
-    handler: () => {
-      throw new Problem(429, 'Too many tries', 'Wait five minutes, then try again.');
-    },
-  });
+const newPassword = object({
+  password: string().strict().required().max(200),
+  next: string().strict().required().max(200),
+})
+  .strict()
+  .noUnknown()
+  .required();
 
-export function sessionRoutes({ db, clinic }: Context): Route[] {
+/** The address a request came from, as far as the trust in proxies reaches; of IPv6 the network. */
+const addressOf = (req: Request): string => ipKeyGenerator(req.ip ?? req.socket.remoteAddress ?? 'unknown');
+
+/**
+ * Wrong sign-ins are counted by user and address together and by address alone: who guesses is slowed down,
+ * and nobody locks out another who signs in from somewhere else.
+ * @param tries wrong ones in five minutes for one user from one address; five times as many from one address
+ */
+export function signInThrottle(tries: number): RequestHandler[] {
+  const limitBy = (limit: number, keyGenerator: (req: Request) => string) =>
+    rateLimit({
+      windowMs: 5 * 60_000,
+      limit,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      skipSuccessfulRequests: true,
+      keyGenerator,
+      handler: () => {
+        throw new Problem(429, 'Too many tries', 'Wait five minutes, then try again.');
+      },
+    });
+  const loginIn = (req: Request) => {
+    const typed = (req.body as { login?: unknown } | undefined)?.login;
+    return (typeof typed === 'string' && loginOf(typed)) || 'nobody';
+  };
+  return [
+    limitBy(tries * 5, addressOf),
+    limitBy(tries, (req) => `${addressOf(req)} ${loginIn(req)}`),
+  ];
+}
+
+export function sessionRoutes(context: Context): Route[] {
+  const { db, clinic, now, hub } = context;
   // verified against when the login is unknown, so that the answer takes as long
   const nobody = hashPassword('nobody has this password');
   return [
@@ -46,14 +67,28 @@ export function sessionRoutes({ db, clinic }: Context): Route[] {
       path: '/session',
       who: 'open',
       handle: async (req, res) => {
-        const { login, password } = valid(credentials, req.body);
-        const user = await db.getRepository(userEntity).findOneBy({ login, active: true });
-        const right = await verify(user?.passwordHash ?? (await nobody), password);
-        if (!user || !right) throw new Problem(401, 'Not signed in', 'Login or password is wrong.');
+        const { login: typed, password } = valid(credentials, req.body);
+        const login = loginOf(typed);
+        const user = login && (await db.getRepository(userEntity).findOneBy({ login, active: true }));
+        const right = await verify((user && user.passwordHash) || (await nobody), password);
+        if (!user || !right) {
+          await audit(db, {
+            at: now(),
+            user: null,
+            action: 'session.refused',
+            // what was typed may be a password in the wrong field: only a user that is there is named
+            subject: user ? user.id : 'unknown',
+            detail: { address: addressOf(req) },
+          });
+          throw new Problem(401, 'Not signed in', 'Login or password is wrong.');
+        }
+        hub.endSession(req.sessionID);
         await new Promise<void>((resolve, reject) =>
           req.session.regenerate((error) => (error ? reject(error as Error) : resolve())),
         );
         req.session.user = { id: user.id, name: user.name, role: user.role };
+        req.session.began = now().getTime();
+        await audit(db, { at: now(), user: user.id, action: 'session.opened', subject: user.id });
         res.json({ user: req.session.user, clinic });
       },
     },
@@ -62,7 +97,11 @@ export function sessionRoutes({ db, clinic }: Context): Route[] {
       path: '/session',
       who: 'open',
       handle: (req, res) => {
-        res.json({ user: req.session.user ?? null, clinic });
+        res.json({
+          user: req.session.user ?? null,
+          clinic,
+          ...(context.setUpCode === undefined ? {} : { setUp: true }),
+        });
       },
     },
     {
@@ -70,10 +109,36 @@ export function sessionRoutes({ db, clinic }: Context): Route[] {
       path: '/session',
       who: 'open',
       handle: async (req, res) => {
+        hub.endSession(req.sessionID);
         await new Promise<void>((resolve, reject) =>
           req.session.destroy((error) => (error ? reject(error as Error) : resolve())),
         );
         res.clearCookie('estribo').status(204).end();
+      },
+    },
+    {
+      // one's own, with the old one; every other session of this user ends
+      method: 'put',
+      path: '/session/password',
+      who: 'signed-in',
+      handle: async (req, res, { id }) => {
+        const { password, next } = valid(newPassword, req.body);
+        const user = await db.getRepository(userEntity).findOneByOrFail({ id });
+        if (!(await verify(user.passwordHash, password)))
+          throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+        const faults = passwordFaults(next, [user.login, user.name, clinic.name], 'next');
+        if (faults.length > 0) throw faulty(faults);
+        const passwordHash = await hashPassword(next);
+        await db.transaction(async (manager) => {
+          await manager.getRepository(userEntity).update({ id }, { passwordHash });
+          await manager.query(
+            "DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ? AND `sid` <> ?",
+            [id, req.sessionID],
+          );
+          await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
+        });
+        hub.endUser(id, req.sessionID);
+        res.status(204).end();
       },
     },
   ];

@@ -3,6 +3,10 @@ import { LRUCache } from 'lru-cache';
 import { LessThan, type DataSource } from 'typeorm';
 import { sessionEntity } from '../database/entities';
 
+/** A session that is not used ends after this; one in use ends all the same a day's work after the sign-in. */
+const idleFor = 4 * 3600_000;
+export const lastsFor = 12 * 3600_000;
+
 type Done<T = void> = (error?: unknown, value?: T | null) => void;
 
 /** Sessions in MariaDB, so that a restart of the server signs nobody out. */
@@ -56,7 +60,9 @@ export class DatabaseSessionStore extends Store {
     await this.rows.delete({ expiresAt: LessThan(this.now()) });
   }
 
-  private expiry({ cookie }: SessionData): Date {
-    return new Date(this.now().getTime() + (cookie.originalMaxAge ?? 0));
+  /** Some hours after it was last used, and in any case twelve after the sign-in. */
+  private expiry({ began }: SessionData): Date {
+    const now = this.now().getTime();
+    return new Date(Math.min(now + idleFor, (began ?? now) + lastsFor));
   }
 }

@@ -1,27 +1,30 @@
 import { roles, type Role } from '@estribo/core/access';
 import { boolean, mixed, object, string } from 'yup';
 import { validate } from 'uuid';
+import { audit, changes } from '../audit/audit';
 import { userEntity } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { Problem, faulty } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
-import { hashPassword } from './session-routes';
+import { loginForm } from './login';
+import { hashPassword, passwordFaults } from './password';
 
 const user = object({
   login: string()
     .strict()
     .required()
-    .matches(/^[a-z0-9.-]{2,60}$/, 'must be 2 to 60 small letters, digits, dots or hyphens'),
+    .matches(loginForm, 'must be 2 to 60 small letters, digits, dots or hyphens'),
   name: string().strict().trim().required().min(1).max(120),
   role: mixed<Role>().oneOf(roles).required(),
   active: boolean().strict().required(),
-  password: string().strict().min(10).max(200),
+  password: string().strict(),
 })
   .strict()
   .noUnknown()
   .required();
 
-export function userRoutes({ db }: Context): Route[] {
+export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
   const users = () => db.getRepository(userEntity);
   return [
     {
@@ -50,22 +53,48 @@ export function userRoutes({ db }: Context): Route[] {
       method: 'put',
       path: '/users/:id',
       who: 'users.write',
-      handle: async (req, res) => {
+      handle: async (req, res, by) => {
         const id = String(req.params.id);
-        if (!validate(id)) throw new Problem(400, 'Not valid', 'The id must be a UUID.');
+        if (!validate(id) || id !== id.toLowerCase())
+          throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
         const { password, ...rest } = valid(user, req.body);
-        const [known, sameLogin] = await Promise.all([
-          users().findOneBy({ id }),
-          users().findOneBy({ login: rest.login }),
-        ]);
-        if (sameLogin && sameLogin.id !== id)
-          throw faulty([{ at: 'login', message: 'belongs to another user' }]);
-        if (!known && password === undefined)
-          throw faulty([{ at: 'password', message: 'is required for a new user' }]);
-        const passwordHash = password === undefined ? known!.passwordHash : await hashPassword(password);
-        await users().upsert({ id, ...rest, passwordHash }, ['id']);
-        // a changed role or a closed account holds at once
-        await db.query("DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ?", [id]);
+        const faults =
+          password === undefined ? [] : passwordFaults(password, [rest.login, rest.name, clinic.name]);
+        if (faults.length > 0) throw faulty(faults);
+        const fresh = password === undefined ? undefined : await hashPassword(password);
+        await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(userEntity);
+          // the administrators are looked at under a lock: two that let each other go leave one
+          const administrators = await rows.find({
+            where: { role: 'administrator', active: true },
+            lock: { mode: 'pessimistic_write' },
+          });
+          const known = await rows.findOneBy({ id });
+          const sameLogin = await rows.findOneBy({ login: rest.login });
+          if (sameLogin && sameLogin.id !== id)
+            throw faulty([{ at: 'login', message: 'belongs to another user' }]);
+          if (!known && fresh === undefined)
+            throw faulty([{ at: 'password', message: 'is required for a new user' }]);
+          const staysAdministrator = rest.role === 'administrator' && rest.active;
+          if (administrators.length === 1 && administrators[0]!.id === id && !staysAdministrator)
+            throw faulty([
+              { at: rest.active ? 'role' : 'active', message: 'must stay: this is the last administrator' },
+            ]);
+          // an insert of its own, never an upsert: that would take another user's row for its login
+          if (known) await rows.update({ id }, { ...rest, ...(fresh ? { passwordHash: fresh } : {}) });
+          else await rows.insert({ id, ...rest, passwordHash: fresh! });
+          const { login, name, role, active } = known ?? {};
+          await audit(manager, {
+            at: now(),
+            user: by.id,
+            action: known ? 'user.changed' : 'user.added',
+            subject: id,
+            detail: changes(known && { login, name, role, active }, rest),
+          });
+          // a changed role or a closed account holds at once
+          await manager.query("DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ?", [id]);
+        });
+        hub.endUser(id);
         res.json({ id, ...rest });
       },
     },

@@ -1,9 +1,13 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { v7 } from 'uuid';
 import { pino } from 'pino';
 import { rebuildSummaries } from '../cases/rebuild';
 import { register } from '../catalogue/registry';
 import { loadDemo } from '../demo/load';
 import { demoModels } from '../demo/models';
+import { openSealFolder } from '../sealing/seal-key';
 import { emptyDatabase } from '../test-clinic';
 import { openDatabase } from './data-source';
 import { caseEntity, entryEntity, personEntity, summaryEntity } from './entities';
@@ -14,15 +18,18 @@ let url: string;
 let drop: () => Promise<void>;
 const now = () => new Date('2026-11-24T09:30:00Z');
 const log = pino({ level: 'silent' });
+const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
+const sealing = openSealFolder(folder);
 
 beforeAll(async () => {
   ({ url, drop } = await emptyDatabase());
   db = await openDatabase(url);
-  await loadDemo(db, { log, now });
+  await loadDemo(db, { log, now, sealing });
 }, 60_000);
 afterAll(async () => {
   await db.destroy();
   await drop();
+  rmSync(folder, { recursive: true, force: true });
 });
 
 test('the migrations make just the schema the entities name', async () => {
@@ -43,22 +50,36 @@ test('the demo clinic: a dozen people, cases at many stages, one late, one block
 
 test('loading again changes nothing', async () => {
   const before = await db.getRepository(entryEntity).count();
-  await loadDemo(db, { log, now });
+  await loadDemo(db, { log, now, sealing });
   expect(await db.getRepository(entryEntity).count()).toBe(before);
 });
 
 test('a rebuild of sound summaries finds nothing; a spoilt one and a broken chain are reported', async () => {
   const zone = 'Europe/Madrid';
-  expect(await rebuildSummaries(db, zone)).toEqual({ cases: 17, differing: [], broken: [] });
+  expect(await rebuildSummaries(db, zone, sealing)).toEqual({
+    cases: 17,
+    differing: [],
+    broken: [],
+    failed: [],
+  });
   const [first, second] = await db.getRepository(caseEntity).find({ order: { id: 'ASC' }, take: 2 });
   await db.getRepository(summaryEntity).update({ case: first!.id }, { stage: 'wear', size: 'Z' });
   await db.getRepository(entryEntity).update({ case: second!.id, seq: 3 }, { salted: 'f'.repeat(64) });
-  expect(await rebuildSummaries(db, zone)).toEqual({
+  expect(await rebuildSummaries(db, zone, sealing)).toEqual({
     cases: 17,
     differing: [{ case: first!.id, fields: ['stage', 'size'] }],
-    broken: [{ case: second!.id, seq: 3 }],
+    broken: [
+      {
+        case: second!.id,
+        faults: [
+          { case: second!.id, seq: 3, what: 'content-changed' },
+          { case: second!.id, seq: 3, what: 'link-broken' },
+        ],
+      },
+    ],
+    failed: [],
   });
-  expect((await rebuildSummaries(db, zone)).differing).toEqual([]);
+  expect((await rebuildSummaries(db, zone, sealing)).differing).toEqual([]);
 });
 
 test('a model that changed keeps its old version: the same version with other content is refused', async () => {

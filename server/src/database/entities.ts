@@ -9,6 +9,16 @@ const uuid = { type: 'char', length: 36 } as const;
 const hash = { type: 'char', length: 64 } as const;
 const instant = { type: 'datetime', precision: 3 } as const;
 
+/** A foreign key, named as the migrations name it. */
+const refers = (name: string, column: string, target: string, referenced = 'id') => ({
+  name,
+  target,
+  columnNames: [column],
+  referencedColumnNames: [referenced],
+  onDelete: 'NO ACTION' as const,
+  onUpdate: 'NO ACTION' as const,
+});
+
 export interface Clinic {
   id: number;
   name: string;
@@ -35,7 +45,8 @@ export const userEntity = new EntitySchema<User>({
   name: 'user',
   columns: {
     id: { ...uuid, primary: true },
-    login: { type: 'varchar', length: 60 },
+    // matched exactly: small letters, digits, dots and hyphens
+    login: { type: 'varchar', length: 60, charset: 'ascii', collation: 'ascii_bin' },
     name: { type: 'varchar', length: 120 },
     role: { type: 'varchar', length: 20 },
     passwordHash: { type: 'varchar', length: 255 },
@@ -135,7 +146,9 @@ export const modelEntity = new EntitySchema<ModelRow>({
     findings: { type: 'int' },
     retired: { type: 'boolean' },
   },
+  foreignKeys: [refers('model_registered', 'hash', 'registered', 'hash')],
   indices: [
+    { name: 'model_hash', columns: ['hash'] },
     { name: 'model_programme', columns: ['programme', 'name', 'id'] },
     { name: 'model_region', columns: ['region', 'name', 'id'] },
     { name: 'model_name', columns: ['name', 'id'] },
@@ -155,6 +168,29 @@ export interface InstrumentRow {
   offset: number;
   simulated: boolean;
 }
+/** One calibration of an instrument; the newest one is the instrument's own. */
+export interface CalibrationRow {
+  n: number;
+  instrument: string;
+  calibratedOn: ClinicDay;
+  offset: number;
+  by: string | null;
+  at: Date;
+}
+export const calibrationEntity = new EntitySchema<CalibrationRow>({
+  name: 'calibration',
+  columns: {
+    n: { type: 'int', primary: true, generated: 'increment' },
+    instrument: { type: 'varchar', length: 80 },
+    calibratedOn: { type: 'date' },
+    offset: { type: 'double' },
+    by: { ...uuid, nullable: true },
+    at: instant,
+  },
+  indices: [{ name: 'calibration_instrument', columns: ['instrument', 'n'] }],
+  foreignKeys: [refers('calibration_of', 'instrument', 'instrument')],
+});
+
 export const instrumentEntity = new EntitySchema<InstrumentRow>({
   name: 'instrument',
   columns: {
@@ -188,6 +224,7 @@ export const pairEntity = new EntitySchema<PairRow>({
     second: { type: 'double' },
   },
   indices: [{ name: 'reading_pair_protocol', columns: ['protocol'] }],
+  foreignKeys: [refers('reading_pair_case', 'case', 'case')],
 });
 
 export interface CaseRow {
@@ -198,6 +235,10 @@ export interface CaseRow {
   /** seq and chain hash of the newest entry; the row is locked while one is appended */
   seq: number;
   head: string;
+  /** keyed hash over the row; '' until a case of an older version is taken over */
+  mac: string;
+  /** it was written to since the last seal of the clinic */
+  unsealed: boolean;
 }
 export const caseEntity = new EntitySchema<CaseRow>({
   name: 'case',
@@ -208,8 +249,20 @@ export const caseEntity = new EntitySchema<CaseRow>({
     modelHash: hash,
     seq: { type: 'int' },
     head: hash,
+    mac: { type: 'varchar', length: 64 },
+    unsealed: { type: 'boolean' },
   },
-  indices: [{ name: 'case_person', columns: ['person'] }],
+  indices: [
+    { name: 'case_person', columns: ['person'] },
+    { name: 'case_programme', columns: ['programmeHash'] },
+    { name: 'case_model', columns: ['modelHash'] },
+    { name: 'case_unsealed', columns: ['unsealed', 'id'] },
+  ],
+  foreignKeys: [
+    refers('case_of_person', 'person', 'person'),
+    refers('case_of_programme', 'programmeHash', 'registered', 'hash'),
+    refers('case_of_model', 'modelHash', 'registered', 'hash'),
+  ],
 });
 
 export interface EntryRow {
@@ -222,6 +275,10 @@ export interface EntryRow {
   salted: string;
   hash: string;
   receivedAt: Date;
+  /** what the server computed when a decision came out otherwise on arrival, as JSON */
+  otherwise: string | null;
+  /** keyed hash over what the chain does not cover; '' until an older version's entry is taken over */
+  mac: string;
 }
 export const entryEntity = new EntitySchema<EntryRow>({
   name: 'entry',
@@ -234,8 +291,11 @@ export const entryEntity = new EntitySchema<EntryRow>({
     salted: hash,
     hash,
     receivedAt: instant,
+    otherwise: { type: 'longtext', nullable: true },
+    mac: { type: 'varchar', length: 64 },
   },
   indices: [{ name: 'entry_id', columns: ['id'], unique: true }],
+  foreignKeys: [refers('entry_of_case', 'case', 'case')],
 });
 
 /** One row a case, computed from its entries in the transaction that appends; may be rebuilt at any time. */
@@ -281,6 +341,73 @@ export const summaryEntity = new EntitySchema<Summary>({
     { name: 'summary_person', columns: ['person'] },
     { name: 'summary_person_key', columns: ['personKey', 'case'] },
     { name: 'summary_model_name', columns: ['modelName', 'case'] },
+    { name: 'summary_engine', columns: ['engine', 'case'] },
+  ],
+  foreignKeys: [refers('summary_of_case', 'case', 'case')],
+});
+
+/** A seal over the clinic: a keyed hash over the one before and the heads of the cases written to since. */
+export interface SealRow {
+  n: number;
+  at: Date;
+  /** how many cases it names */
+  cases: number;
+  mac: string;
+}
+export const sealEntity = new EntitySchema<SealRow>({
+  name: 'seal',
+  columns: {
+    n: { type: 'int', primary: true },
+    at: instant,
+    cases: { type: 'int' },
+    mac: hash,
+  },
+});
+
+/** A case's head as a seal names it. A case that is gone stays named: no foreign key. */
+export interface SealHeadRow {
+  seal: number;
+  case: string;
+  seq: number;
+  head: string;
+}
+export const sealHeadEntity = new EntitySchema<SealHeadRow>({
+  name: 'seal_head',
+  columns: {
+    seal: { type: 'int', primary: true },
+    case: { ...uuid, primary: true },
+    seq: { type: 'int' },
+    head: hash,
+  },
+  foreignKeys: [refers('seal_head_of_seal', 'seal', 'seal', 'n')],
+});
+
+/** What was done by whom: reads of cases, failed sign-ins, changes to users, people, instruments, catalogue. */
+export interface AuditRow {
+  n: number;
+  at: Date;
+  /** the user's id; null when nobody was signed in */
+  user: string | null;
+  action: string;
+  /** the id of what it was done to */
+  subject: string;
+  /** what changed, as JSON: of a person it holds what stood there before */
+  detail: string | null;
+}
+export const auditEntity = new EntitySchema<AuditRow>({
+  name: 'audit',
+  columns: {
+    n: { type: 'int', primary: true, generated: 'increment' },
+    at: instant,
+    user: { ...uuid, nullable: true },
+    action: { type: 'varchar', length: 40 },
+    subject: { type: 'varchar', length: 80 },
+    detail: { type: 'longtext', nullable: true },
+  },
+  indices: [
+    { name: 'audit_subject', columns: ['subject', 'n'] },
+    { name: 'audit_action', columns: ['action', 'n'] },
+    { name: 'audit_user', columns: ['user', 'n'] },
   ],
 });
 
@@ -292,8 +419,12 @@ export const entities = [
   registeredEntity,
   modelEntity,
   instrumentEntity,
+  calibrationEntity,
   pairEntity,
   caseEntity,
   entryEntity,
   summaryEntity,
+  sealEntity,
+  sealHeadEntity,
+  auditEntity,
 ];

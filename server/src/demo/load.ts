@@ -2,8 +2,9 @@ import { pinOf, programmes } from '@estribo/core/programmes';
 import type { DataSource, EntitySchema } from 'typeorm';
 import { v7 } from 'uuid';
 import { register } from '../catalogue/registry';
-import { hashPassword } from '../clinic/session-routes';
+import { hashPassword } from '../clinic/password';
 import { clinicEntity, entities, personEntity, userEntity } from '../database/entities';
+import { Pulse } from '../health';
 import { InstrumentHub } from '../instruments/hub';
 import type { Context } from '../route';
 import { demoCases, fittingKit } from './cases';
@@ -14,11 +15,14 @@ import { caseWriter } from './writer';
 /**
  * Fills an empty database with the demo clinic. One that has a clinic is left as it is.
  */
-export async function loadDemo(db: DataSource, { log, now }: Pick<Context, 'log' | 'now'>): Promise<void> {
+export async function loadDemo(
+  db: DataSource,
+  { log, now, sealing }: Pick<Context, 'log' | 'now' | 'sealing'>,
+): Promise<void> {
   if (await db.getRepository(clinicEntity).existsBy({})) return;
   log.info('loading the demo clinic');
   // what an interrupted load left: the clinic's own row is written last
-  for (const entity of entities as EntitySchema[]) await db.getRepository(entity).clear();
+  for (const entity of (entities as EntitySchema[]).toReversed()) await db.getRepository(entity).createQueryBuilder().delete().execute();
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
   const passwordHash = await hashPassword(demoPassword);
@@ -34,7 +38,7 @@ export async function loadDemo(db: DataSource, { log, now }: Pick<Context, 'log'
   }));
   await db.getRepository(personEntity).insert(people);
   const personOf = (who: DemoName) => people.find(({ givenName }) => givenName === who)!;
-  const context: Context = { db, log, now, clinic: demoClinic, hub: new InstrumentHub() };
+  const context: Context = { db, log, now, clinic: demoClinic, hub: new InstrumentHub(), pulse: new Pulse(''), sealing };
   const orthotist = staff.find(({ role }) => role === 'orthotist')!;
   for (const { who, side, model, write } of demoCases) {
     const content = demoModels.find(({ id }) => id === model)!;

@@ -10,7 +10,7 @@ import {
 } from '@estribo/core/logbook';
 import { v7 } from 'uuid';
 import { appendEntry } from '../cases/append';
-import { entriesAfter, foldOf } from '../cases/record';
+import { entriesOf, foldOf } from '../cases/record';
 import { caseEntity } from '../database/entities';
 import type { Context, SignedIn } from '../route';
 
@@ -37,7 +37,7 @@ export function caseWriter(context: Context, user: SignedIn): CaseWriter {
   let clock = context.now();
   const state = async () => {
     const row = await context.db.getRepository(caseEntity).findOneByOrFail({ id });
-    const state = await foldOf(context.db.manager, row, await entriesAfter(context.db.manager, id, 0), zone);
+    const state = await foldOf(context.db.manager, row, await entriesOf(context.db.manager, id), zone);
     if (!state) throw new Error('the demo case was not opened');
     return state;
   };

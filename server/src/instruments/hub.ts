@@ -20,10 +20,17 @@ export const unitOfInstrument: Record<Exclude<Instrument, 'told'>, ReadingUnit> 
   scale: 'kg',
 };
 
+/** An open stream: whose it is and how it is ended. */
+export interface Stream {
+  session: string;
+  user: string;
+  end: () => void;
+}
+
 /** Passes what real devices send to whoever listens; ends all streams when the server stops. */
 export class InstrumentHub {
   readonly #events = new EventEmitter().setMaxListeners(0);
-  readonly #streams = new Set<() => void>();
+  readonly #streams = new Set<Stream>();
 
   send(reading: InstrumentReading): void {
     this.#events.emit('reading', reading);
@@ -34,13 +41,32 @@ export class InstrumentHub {
     return () => void this.#events.off('reading', heard);
   }
 
+  /** How many streams a session has open. */
+  openOf(session: string): number {
+    return [...this.#streams].filter((stream) => stream.session === session).length;
+  }
+
   /** @returns takes the stream off the list */
-  opened(end: () => void): () => void {
-    this.#streams.add(end);
-    return () => void this.#streams.delete(end);
+  opened(stream: Stream): () => void {
+    this.#streams.add(stream);
+    return () => void this.#streams.delete(stream);
+  }
+
+  /** Ends the streams of a session that is over. */
+  endSession(session: string): void {
+    this.#end((stream) => stream.session === session);
+  }
+
+  /** Ends the streams of a user whose sessions are over, but for one that goes on. */
+  endUser(user: string, goesOn?: string): void {
+    this.#end((stream) => stream.user === user && stream.session !== goesOn);
   }
 
   endAll(): void {
-    for (const end of [...this.#streams]) end();
+    this.#end(() => true);
+  }
+
+  #end(which: (stream: Stream) => boolean): void {
+    for (const stream of [...this.#streams].filter(which)) stream.end();
   }
 }

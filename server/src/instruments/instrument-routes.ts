@@ -1,17 +1,20 @@
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
-import { addDays, clinicDay, dayOf, daysBetween } from '@estribo/core/calendar';
+import { addDays, clinicDay, dayOf, daysBetween, readInstant } from '@estribo/core/calendar';
 import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
 import { stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { Response } from 'express';
 import { array, number, object, string } from 'yup';
 import { registered } from '../catalogue/registry';
+import { audit, changes } from '../audit/audit';
 import {
+  calibrationEntity,
   caseEntity,
   instrumentEntity,
   pairEntity,
   personEntity,
   type InstrumentRow,
 } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { textOf, type Context, type Route } from '../route';
 import { valid } from '../valid';
@@ -45,7 +48,7 @@ const linesBody = object({
         at: string()
           .strict()
           .required()
-          .test('instant', 'must be an instant', (value) => !Number.isNaN(Date.parse(value))),
+          .test('instant', 'must be an instant in UTC', (value) => readInstant(value) !== undefined),
         value: number().strict().required().min(-180).max(5000),
         unit: string().oneOf(['mm', 'degrees', 'kg', 'years']).required(),
       }).noUnknown(),
@@ -59,8 +62,29 @@ const linesBody = object({
 /** A stand-in reads so often, drops out after so many values and stays away so long. */
 const [everyMs, untilDrop, awayMs] = [350, 40, 1800];
 
-/** What a real device sent longer ago is no reading of now: it counts as lost until it sends again. */
+/** What a real device read longer ago is no reading of now: it is refused, and counts as lost until it sends again. */
 const staleMs = 10_000;
+
+/** A device's clock may be ahead of this machine's by so much. */
+const aheadMs = 5_000;
+
+/** A person watches one or two instruments at a time. */
+const mostStreams = 4;
+
+/** How often an open stream asks whether its session still is. */
+const sessionCheckMs = 30_000;
+
+/** What an instrument of a kind can be off by, in its unit: more is a slip of the hand or a broken instrument. */
+const mostOffset: Record<keyof typeof unitOfInstrument, number> = {
+  tape: 20,
+  calliper: 10,
+  goniometer: 15,
+  inclinometer: 15,
+  scale: 5,
+};
+
+/** A calibration of longer ago says nothing about an instrument. */
+const oldestCalibration = 10 * 365;
 
 const send = (res: Response, event: string, data: object) =>
   res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
@@ -80,8 +104,19 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
 
   const today = () => dayOf(now().toISOString(), clinic.zone);
 
-  const notInTheFuture = ({ calibratedOn }: { calibratedOn: string }) => {
-    if (calibratedOn > today()) throw faulty([{ at: 'calibratedOn', message: 'lies in the future' }]);
+  /** @throws Problem 422 for a day or an offset that no calibration has */
+  const checkCalibration = (kind: string, { calibratedOn, offset }: { calibratedOn: string; offset: number }) => {
+    const most = mostOffset[kind as keyof typeof mostOffset];
+    const faults = [
+      ...(calibratedOn > today() ? [{ at: 'calibratedOn', message: 'lies in the future' }] : []),
+      ...(calibratedOn < addDays(today(), -oldestCalibration)
+        ? [{ at: 'calibratedOn', message: 'lies more than ten years back: have it calibrated' }]
+        : []),
+      ...(Math.abs(offset) > most
+        ? [{ at: 'offset', message: `must lie within ${most} either way: have the instrument repaired` }]
+        : []),
+    ];
+    if (faults.length > 0) throw faulty(faults);
   };
 
   /** The step a stand-in is held to, with the body it reads there. */
@@ -114,20 +149,28 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       method: 'post',
       path: '/instruments',
       who: 'instruments.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const row = valid(instrumentBody, req.body);
-        notInTheFuture(row);
-        const rows = db.getRepository(instrumentEntity);
-        // of two that come at once the database takes one
-        const { raw } = (await rows
-          .createQueryBuilder()
-          .insert()
-          .values({ ...row, simulated: false })
-          .orIgnore()
-          .execute()) as { raw: { affectedRows: number } };
-        if (raw.affectedRows === 0)
-          throw new Problem(409, 'Already there', 'An instrument of this id is here already.');
-        res.status(201).json(await rows.findOneByOrFail({ id: row.id }));
+        checkCalibration(row.kind, row);
+        const taken = await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(instrumentEntity);
+          if (await rows.existsBy({ id: row.id })) return undefined;
+          await rows.insert({ ...row, simulated: false });
+          const { id, calibratedOn, offset } = row;
+          await manager
+            .getRepository(calibrationEntity)
+            .insert({ instrument: id, calibratedOn, offset, by: user.id, at: now() });
+          await audit(manager, {
+            at: now(),
+            user: user.id,
+            action: 'instrument.added',
+            subject: id,
+            detail: { now: row },
+          });
+          return rows.findOneByOrFail({ id });
+        });
+        if (!taken) throw new Problem(409, 'Already there', 'An instrument of this id is here already.');
+        res.status(201).json(taken);
       },
     },
     {
@@ -135,7 +178,10 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       method: 'get',
       path: '/instruments/stream',
       who: 'measuring.write',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
+        const session = req.sessionID;
+        if (hub.openOf(session) >= mostStreams)
+          throw new Problem(429, 'Too many', `At most ${mostStreams} instruments are watched at once.`);
         const kind = textOf(req.query.kind, 'kind', 20) as Instrument;
         const side = (textOf(req.query.side, 'side', 10) || 'midline') as Side;
         if (!instruments.includes(kind) || !(kind in unitOfInstrument))
@@ -191,9 +237,16 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
             }),
           );
         }, everyMs);
-        const forget = hub.opened(() => res.end());
+        const forget = hub.opened({ session, user: user.id, end: () => res.end() });
+        // a session that has run out, or was ended by another server, ends its streams as well
+        const asking = setInterval(() => {
+          req.sessionStore.get(session, (error: unknown, found) => {
+            if (!error && !found) res.end();
+          });
+        }, sessionCheckMs);
         res.on('close', () => {
           clearInterval(timer);
+          clearInterval(asking);
           stop();
           forget();
         });
@@ -208,10 +261,24 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         const { lines } = valid(linesBody, req.body);
         const row = await db.getRepository(instrumentEntity).findOneBy({ id: String(req.params.id) });
         if (!row) throw notFound('instrument');
+        if (row.simulated)
+          throw new Problem(409, 'A stand-in', 'A stand-in makes its own values. Register the real instrument first.');
         const unit = unitOfInstrument[row.kind as keyof typeof unitOfInstrument];
         const wrong = lines.findIndex((one) => one.unit !== unit);
         if (wrong >= 0)
           throw faulty([{ at: `lines[${wrong}].unit`, message: `must be ${unit} for a ${row.kind}` }]);
+        const clock = now().getTime();
+        const untimely = lines.findIndex(({ at }) => {
+          const read = readInstant(at)!;
+          return read < clock - staleMs || read > clock + aheadMs;
+        });
+        if (untimely >= 0)
+          throw faulty([
+            {
+              at: `lines[${untimely}].at`,
+              message: `must be a reading of now; here it is ${new Date(clock).toISOString()}`,
+            },
+          ]);
         for (const { at, value } of lines) hub.send({ instrument: row.id, at, value, unit });
         res.status(202).json({ taken: lines.length });
       },
@@ -220,14 +287,43 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       method: 'put',
       path: '/instruments/:id/calibration',
       who: 'instruments.write',
-      handle: async (req, res) => {
-        const { calibratedOn, offset } = valid(calibrationBody, req.body);
-        notInTheFuture({ calibratedOn });
-        const rows = db.getRepository(instrumentEntity);
+      handle: async (req, res, user) => {
+        const sent = valid(calibrationBody, req.body);
         const id = String(req.params.id);
-        if (!(await rows.existsBy({ id }))) throw notFound('instrument');
-        await rows.update({ id }, { calibratedOn, offset });
-        res.json(await rows.findOneByOrFail({ id }));
+        const row = await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(instrumentEntity);
+          const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+          if (!before) throw notFound('instrument');
+          checkCalibration(before.kind, sent);
+          await rows.update({ id }, sent);
+          await manager
+            .getRepository(calibrationEntity)
+            .insert({ instrument: id, ...sent, by: user.id, at: now() });
+          const { calibratedOn, offset } = before;
+          await audit(manager, {
+            at: now(),
+            user: user.id,
+            action: 'instrument.calibrated',
+            subject: id,
+            detail: changes({ calibratedOn, offset }, sent),
+          });
+          return rows.findOneByOrFail({ id });
+        });
+        res.json(row);
+      },
+    },
+    {
+      // every calibration there was, the newest first
+      method: 'get',
+      path: '/instruments/:id/calibrations',
+      who: 'record.read',
+      handle: async (req, res) => {
+        const instrument = String(req.params.id);
+        if (!(await db.getRepository(instrumentEntity).existsBy({ id: instrument }))) throw notFound('instrument');
+        const calibrations = await db
+          .getRepository(calibrationEntity)
+          .find({ where: { instrument }, order: { n: 'DESC' }, take: 200 });
+        res.json({ calibrations });
       },
     },
     {

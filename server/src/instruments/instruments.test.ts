@@ -7,19 +7,14 @@ import { testClinic, testPassword, type TestClinic } from '../test-clinic';
 let clinic: TestClinic;
 let server: Server;
 let address: string;
-let cookie: string;
+let signedIn: string;
 const caseId = v7();
 beforeAll(async () => {
   clinic = await testClinic({ now: () => new Date('2026-11-24T09:00:00Z') });
   server = createServer(clinic.app).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const signedIn = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ login: 'technician', password: testPassword }),
-  });
-  cookie = signedIn.headers.getSetCookie()[0]!.split(';')[0]!;
+  signedIn = await signIn();
   await (
     await clinic.as('orthotist')
   )
@@ -33,12 +28,27 @@ afterAll(async () => {
   await clinic.close();
 });
 
+async function signIn(): Promise<string> {
+  const answer = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ login: 'technician', password: testPassword }),
+  });
+  return answer.headers.getSetCookie()[0]!.split(';')[0]!;
+}
+
 const step = 'girth-above';
 
 /** Events of a stream as they come, until it is closed. */
 async function listen(
   query: string,
-): Promise<{ next: () => Promise<{ event: string; data: Record<string, unknown> }>; close: () => void }> {
+  cookie = signedIn,
+): Promise<{
+  next: () => Promise<{ event: string; data: Record<string, unknown> }>;
+  close: () => void;
+  /** done when the server has ended it */
+  ended: Promise<void>;
+}> {
   const away = new AbortController();
   const response = await fetch(`${address}/api/instruments/stream?${query}`, {
     headers: { cookie },
@@ -47,7 +57,7 @@ async function listen(
   expect(response.headers.get('content-type')).toContain('text/event-stream');
   const events = new EventEmitter();
   const waiting: { event: string; data: Record<string, unknown> }[] = [];
-  void (async () => {
+  const ended = (async () => {
     let text = '';
     for await (const chunk of response.body!.pipeThrough(new TextDecoderStream())) {
       text += chunk;
@@ -69,6 +79,7 @@ async function listen(
       return waiting.shift()!;
     },
     close: () => away.abort(),
+    ended,
   };
 }
 
@@ -95,10 +106,21 @@ test('the tape streams a hidden body with noise, its offset taken off, and says 
 });
 
 test('a real device writes lines to the open endpoint, and whoever listens gets them', async () => {
-  const stream = await listen(`kind=calliper&case=${caseId}&step=${step}&side=right`);
   const agent = await clinic.as('technician');
   await agent
-    .post('/api/instruments/stand-in-calliper/lines')
+    .post('/api/instruments')
+    .send({
+      id: 'calliper-2',
+      kind: 'calliper',
+      name: 'Calliper 2',
+      calibratedOn: '2026-11-01',
+      validDays: 365,
+      offset: -0.2,
+    })
+    .expect(201);
+  const stream = await listen(`kind=calliper&case=${caseId}&step=${step}&side=right`);
+  await agent
+    .post('/api/instruments/calliper-2/lines')
     .send({ lines: [{ at: '2026-11-24T09:00:01Z', value: 111.3, unit: 'mm' }] })
     .expect(202);
   for (;;) {
@@ -157,11 +179,13 @@ test('a real device is registered, its stand-in falls silent, and an old value i
 
 test.each([
   ['/instruments/none/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] }, 404],
-  [
-    '/instruments/stand-in-tape/lines',
-    { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'kg' }] },
-    422,
-  ],
+  ['/instruments/calliper-2/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'kg' }] }, 422],
+  // longer ago than a reading of now, ahead of the clock, on a day that is none
+  ['/instruments/calliper-2/lines', { lines: [{ at: '2026-11-24T08:59:49Z', value: 1, unit: 'mm' }] }, 422],
+  ['/instruments/calliper-2/lines', { lines: [{ at: '2026-11-24T09:00:06Z', value: 1, unit: 'mm' }] }, 422],
+  ['/instruments/calliper-2/lines', { lines: [{ at: '2026-02-30T09:00:00Z', value: 1, unit: 'mm' }] }, 422],
+  // nobody speaks in a stand-in's name
+  ['/instruments/stand-in-tape/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] }, 409],
   ['/instruments/stand-in-tape/lines', { lines: [] }, 422],
   ['/instruments/stand-in-tape/lines', { lines: [{ at: 'now', value: '1', unit: 'mm' }] }, 422],
   ['/instruments/stand-in-tape/lines', 'x', 422],
@@ -190,11 +214,32 @@ test('a calibration is taken with its day and offset, not from the future', asyn
   await put({ calibratedOn: '2026-11-24', offset: -0.5 }).expect(200);
   await put({ calibratedOn: '2026-12-24', offset: 0 }).expect(422);
   await put({ calibratedOn: '2026-02-30', offset: 0 }).expect(422);
+  await put({ calibratedOn: '2016-11-01', offset: 0 }).expect(422);
+  await put({ calibratedOn: '2026-11-24', offset: 15.1 }).expect(422);
+  const history = await agent.get('/api/instruments/stand-in-inclinometer/calibrations').expect(200);
+  expect(history.body.calibrations).toMatchObject([
+    { calibratedOn: '2026-11-24', offset: -0.5, by: clinic.userOf('technician') },
+    { offset: 1, by: null },
+  ]);
   const { body } = await agent.get('/api/instruments').expect(200);
   expect(body.instruments.find(({ id }: { id: string }) => id === 'stand-in-inclinometer')).toMatchObject({
     calibratedOn: '2026-11-24',
     offset: -0.5,
   });
+});
+
+test('a session has so many streams at most, and they end with it', async () => {
+  const cookie = await signIn();
+  const query = `kind=tape&case=${caseId}&step=${step}&side=right`;
+  const streams = await Promise.all([1, 2, 3, 4].map(() => listen(query, cookie)));
+  const fifth = await fetch(`${address}/api/instruments/stream?${query}`, { headers: { cookie } });
+  expect(fifth.status).toBe(429);
+  const elsewhere = await listen(query);
+  await fetch(`${address}/api/session`, { method: 'DELETE', headers: { cookie } });
+  await Promise.all(streams.map(({ ended }) => ended));
+  // another session of the same user goes on
+  expect((await elsewhere.next()).event).toBe('reading');
+  elsewhere.close();
 });
 
 describe('the clinic’s own repeatability', () => {

@@ -2,7 +2,7 @@ import { isReading, type MeasuringStep } from '@estribo/core/measuring';
 import { addDays, type ClinicDay } from '@estribo/core/calendar';
 import { createHash } from 'node:crypto';
 import type { Store } from '../catalogue/registry';
-import { instrumentEntity, type InstrumentRow } from '../database/entities';
+import { calibrationEntity, instrumentEntity, type InstrumentRow } from '../database/entities';
 
 /** The simulated instruments that ship: one of each kind; the inclinometer's calibration is overdue. */
 const standIns = (today: ClinicDay): InstrumentRow[] => [
@@ -54,10 +54,16 @@ const standIns = (today: ClinicDay): InstrumentRow[] => [
 ];
 
 /** Puts the stand-ins among the instruments, once. */
-export async function shipStandIns(db: Store, today: ClinicDay): Promise<void> {
+export async function shipStandIns(db: Store, today: ClinicDay, at: Date): Promise<void> {
   const rows = db.getRepository(instrumentEntity);
-  for (const instrument of standIns(today))
-    if (!(await rows.existsBy({ id: instrument.id }))) await rows.insert(instrument);
+  for (const instrument of standIns(today)) {
+    const { id, calibratedOn, offset } = instrument;
+    if (await rows.existsBy({ id })) continue;
+    await rows.insert(instrument);
+    await db
+      .getRepository(calibrationEntity)
+      .insert({ instrument: id, calibratedOn, offset, by: null, at });
+  }
 }
 
 /** A number from 0 to 1 that a text always gives. */

@@ -1,12 +1,15 @@
+import { readInstant } from '../../calendar';
 import type { Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
 import { judgeScreening } from '../../screening';
 import type { WearPlan } from '../../wearing';
+import { isOutsideModel } from '../belongs';
 import { current, type AnyRecordedEntry } from '../entry';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
 import { foldSetting } from './fold-setting';
 import { foldMeasuring, foldSizing } from './fold-sizing';
+import { firstFailing, isReadable } from '../readable';
 import { liveRecord, type LiveRecord } from './live-record';
 import { settle } from './settle';
 import { stageStates } from './stage-states';
@@ -21,13 +24,43 @@ export interface FoldContext {
 }
 
 /**
- * Everything shown of a case, computed from its entries: the same entries always give the same state.
+ * Everything shown of a case, computed from its entries: the same entries always give the same state. It
+ * never throws for what stands in the record: an entry that cannot be read, or at which the fold fails, is
+ * set aside and shown as unreadable, and the rest works.
  * @param recorded entries of one case, by rising seq, the first one `case.opened`
  * @returns undefined when the case was never opened
  */
 export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldContext): CaseState | undefined {
+  const unreadable = new Set(recorded.filter((entry) => !isReadable(entry)).map(({ id }) => id));
+  for (;;)
+    try {
+      return foldReadable(recorded, unreadable, context);
+    } catch (error) {
+      const at = firstFailing(recorded.length, (first) => {
+        try {
+          foldReadable(recorded.slice(0, first), unreadable, context);
+          return false;
+        } catch {
+          return true;
+        }
+      });
+      const bad = at === undefined ? undefined : recorded[at]!.id;
+      // an entry set aside already is not what fails: then it is the programme or the model
+      if (bad === undefined || unreadable.has(bad)) throw error;
+      unreadable.add(bad);
+    }
+}
+
+function foldReadable(
+  recorded: readonly AnyRecordedEntry[],
+  unreadable: ReadonlySet<string>,
+  context: FoldContext,
+): CaseState | undefined {
   const { programme, model, zone } = context;
-  const { lines, live } = settle(recorded.map(current));
+  const { lines, live } = settle(
+    recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry))),
+    unreadable,
+  );
   const record = liveRecord(live, zone);
   const opened = record.of('case.opened')[0];
   if (!opened) return undefined;
@@ -52,7 +85,15 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
     modelPin: opened.body.model,
     programme,
     model,
-    lines,
+    lines: lines.map((line) =>
+      line.status === 'unreadable'
+        ? line
+        : {
+            ...line,
+            ...(isLate(line.entry) ? { late: true as const } : {}),
+            ...(isOutsideModel({ programme, model, side }, line.entry) ? { outside: true as const } : {}),
+          },
+    ),
     conflicts: lines.filter(({ status }) => status === 'conflict'),
     screening: foldScreening(record, programme),
     order,
@@ -69,6 +110,12 @@ export function foldCase(recorded: readonly AnyRecordedEntry[], context: FoldCon
   };
   return { ...state, stages: stageStates(state) };
 }
+
+/** An entry that came in later than this after it was observed is marked. */
+const lateAfter = 3600_000;
+
+const isLate = ({ observedAt, receivedAt }: AnyRecordedEntry): boolean =>
+  Date.parse(receivedAt) - readInstant(observedAt)! > lateAfter;
 
 function foldScreening(record: LiveRecord, programme: Programme): CaseState['screening'] {
   return judgeScreening(

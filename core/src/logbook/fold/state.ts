@@ -35,6 +35,7 @@ export interface StageState {
 
 export interface PlannedVisit {
   entry: string;
+  by: string;
   day: ClinicDay;
   purpose: 'fitting' | 'review';
   note?: string;

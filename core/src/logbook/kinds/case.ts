@@ -20,6 +20,7 @@ export const visitPlanned = kind('visit.planned', {
 export const recordWithdrawn = kind('record.withdrawn', {
   nature: 'fact',
   stages: ['case', 'screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'],
-  permission: 'record.read',
+  // whose permission counts is that of what is withdrawn
+  permission: 'visits.write',
   body: body({}),
 });

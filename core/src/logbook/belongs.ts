@@ -1,0 +1,104 @@
+import { sidesFrom, type Side } from '../anatomy';
+import { isOfPerson } from '../measuring';
+import { checksOf, stepsOf } from '../programmes';
+import { judgeBend } from '../shaping';
+import type { HingeStops, StopHardware } from '../setting';
+import type { AnyEntry, EntryFault } from './entry';
+import type { CaseState } from './fold/state';
+
+/** What an entry is held against: the family and the model the case holds on to, and its side. */
+export type CaseFrame = Pick<CaseState, 'programme' | 'model' | 'side'>;
+
+/**
+ * Why an entry is no fact of this case: it is about a step, a side, a check, a strap, a pad or a hinge that
+ * this family and model do not have. What the model has is asked for by name only; whether a value suits it is
+ * not asked here.
+ */
+export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
+  const { programme, model, side: braced } = frame;
+  const isOther = (at: string, message: string): EntryFault[] => [{ at, message }];
+  const stepFaults = (id: string, side: Side): EntryFault[] => {
+    const step = stepsOf(programme, model).find((one) => one.id === id);
+    if (!step) return isOther('body.step', 'is no measuring step of this family and model');
+    const taken: readonly Side[] = isOfPerson(step) ? ['midline'] : sidesFrom(braced);
+    return taken.includes(side)
+      ? []
+      : isOther('body.side', `must be ${taken.join(' or ')} for ${id} in this case`);
+  };
+  switch (entry.kind) {
+    case 'screen.looked':
+      return entry.body.answers.flatMap(({ finding }, i) =>
+        programme.findings.includes(finding)
+          ? []
+          : isOther(`body.answers[${i}].finding`, 'is not looked for in this family'),
+      );
+    case 'order.given':
+      return [];
+    case 'measure.read':
+    case 'measure.marked':
+    case 'measure.skipped':
+      return stepFaults(entry.body.step, entry.body.side);
+    case 'measure.precision':
+      return stepsOf(programme, model).some(({ id }) => id === entry.body.step)
+        ? []
+        : isOther('body.step', 'is no measuring step of this family and model');
+    case 'motion.tested': {
+      const { step, side } = entry.body;
+      if (step !== undefined) return stepFaults(step, side);
+      if (programme.joint === undefined) return isOther('body.step', 'is required: which motion was tested');
+      return sidesFrom(braced).includes(side)
+        ? []
+        : isOther('body.side', `must be ${sidesFrom(braced).join(' or ')} in this case`);
+    }
+    case 'set.stops-chosen':
+    case 'set.stops-fitted':
+      return programme.stops && model.hinge
+        ? []
+        : isOther('kind', 'is not for this brace: it has no hinge stops');
+    case 'shape.pad':
+      return model.pads.some(({ id }) => id === entry.body.pad)
+        ? []
+        : isOther('body.pad', 'is no pad of this model');
+    case 'shape.bent':
+      return model.frame ? [] : isOther('kind', 'is not for this brace: it has no uprights to bend');
+    case 'strap.begun':
+      return programme.sequence.length > 0
+        ? []
+        : isOther('kind', 'is not for this brace: no putting-on sequence is covered for it');
+    case 'strap.done':
+      return programme.sequence.some(({ id }) => id === entry.body.step)
+        ? []
+        : isOther('body.step', 'is no step of this brace’s sequence');
+    case 'check.recorded':
+      return checksOf(programme, model).some(({ id }) => id === entry.body.check)
+        ? []
+        : isOther('body.check', 'is no check of this brace');
+    case 'check.signed':
+      return programme.checks.length > 0
+        ? []
+        : isOther('kind', 'is not for this brace: no checks are covered for it');
+    default:
+      return [];
+  }
+}
+
+/** Which stops of a hinge the model has no piece for. */
+export const foreignPieces = (stops: HingeStops, hinge: StopHardware): ('extension' | 'flexion')[] => [
+  ...(hinge.extension.includes(stops.extension) ? [] : (['extension'] as const)),
+  ...(stops.flexion === null || hinge.flexion.includes(stops.flexion) ? [] : (['flexion'] as const)),
+];
+
+/**
+ * Whether a fact lies outside what the model has: a piece that is not its own, a bend its maker forbids. It
+ * has happened, so it is taken, and marked.
+ */
+export function isOutsideModel({ model }: CaseFrame, entry: AnyEntry): boolean {
+  if (entry.kind === 'set.stops-fitted')
+    return (
+      model.hinge !== undefined &&
+      [entry.body.medial, entry.body.lateral].some((stops) => foreignPieces(stops, model.hinge!).length > 0)
+    );
+  if (entry.kind === 'shape.bent')
+    return model.frame !== undefined && judgeBend(entry.body, [], model.frame).length > 0;
+  return false;
+}

@@ -1,0 +1,48 @@
+import { Not, type DataSource } from 'typeorm';
+import { audit } from './audit/audit';
+import { listAll } from './catalogue/registry';
+import { rebuildOlder } from './cases/rebuild';
+import { takeOver } from './sealing/take-over';
+import type { SealFolder } from './sealing/seal-key';
+import { caseEntity } from './database/entities';
+import { DatabaseProblem } from './database/data-source';
+
+/**
+ * Brings what an older version has left up to this one, beyond its tables: the catalogue's list, the keyed
+ * hashes, the summaries. Every step looks at what is there, so that an interrupted start goes on.
+ * @param report told what was done
+ * @throws DatabaseProblem when the secret that the database was hashed with is not here
+ */
+export async function carryForward(
+  db: DataSource,
+  { zone, sealing, now, anew }: { zone: string; sealing: SealFolder; now: Date; anew: boolean },
+  report: (line: string) => void,
+): Promise<void> {
+  const listed = await listAll(db);
+  if (listed > 0) report(`The catalogue lists ${listed} models of before.`);
+  if (sealing.fresh) {
+    const hashed = await db.getRepository(caseEntity).existsBy({ mac: Not('') });
+    // an interrupted taking-over leaves hashes of its own secret behind, which are made again
+    if (hashed && !sealing.begun && !anew)
+      throw new DatabaseProblem(
+        'The secret that this database is sealed with is not in ESTRIBO_SEAL_FOLDER. Put its "key" back from where it is kept; ' +
+          'if it is lost, start once with ESTRIBO_SEAL_ANEW=1: what was written before is then proved by its own chain alone, and the audit says so.',
+      );
+    const { cases, unsound } = await takeOver(db, sealing);
+    if (cases + unsound.length > 0) {
+      await audit(db, {
+        at: now,
+        user: null,
+        action: 'record.taken-over',
+        subject: 'clinic',
+        detail: { now: { cases, unsound: unsound.length, anew } },
+      });
+      report(`${cases} cases are sealed with the clinic's secret.`);
+    }
+    for (const id of unsound) report(`Case ${id} does not hold by its own chain and was not taken over.`);
+  }
+  const { cases, broken, failed } = await rebuildOlder(db, zone, sealing);
+  if (cases > 0) report(`${cases} summaries of before were computed anew.`);
+  for (const { case: id } of broken) report(`Case ${id} does not hold: its summary was left as it was.`);
+  for (const { case: id, because } of failed) report(`Case ${id} could not be computed (${because}).`);
+}

@@ -1,0 +1,46 @@
+import { may, type Role } from '@estribo/core/access';
+import { addDays, type ClinicDay } from '@estribo/core/calendar';
+import type { Buckle, Ribbon } from '@estribo/core/logbook';
+import type { Summary } from '../database/entities';
+
+/** The ribbon of days that lists show: from a week ago, four weeks. */
+const [daysBack, daysShown] = [7, 28];
+
+export const ribbonFrom = (today: ClinicDay): ClinicDay => addDays(today, -daysBack);
+
+/**
+ * A summary as a list shows it: of its ribbon the days that are seen and what is due next. Who may not read the
+ * record sees when somebody comes in and that a fitting is stopped, and nothing of what was found or chosen.
+ */
+export function listedSummary(
+  { personKey: _key, seq: _seq, engine: _engine, ...row }: Summary,
+  role: Role,
+  today: ClinicDay,
+) {
+  const ribbon = shownRibbon(row.ribbon, today);
+  const blocked = row.blockedBy !== null;
+  if (may(role, 'record.read')) return { ...row, ribbon, blocked };
+  return {
+    ...row,
+    blocked,
+    blockedBy: null,
+    size: null,
+    ribbon: {
+      worn: ribbon.worn.map(({ from, until }) => ({ from, ...(until ? { until } : {}) })),
+      buckles: ribbon.buckles
+        .filter(({ visit }) => visit)
+        .map(({ window: _window, minutes: _minutes, ...buckle }) => buckle),
+    },
+  };
+}
+
+function shownRibbon({ worn, buckles }: Ribbon, today: ClinicDay): Ribbon {
+  const from = ribbonFrom(today);
+  const until = addDays(from, daysShown);
+  const isDue = ({ visit, day }: Buckle) => visit || day >= today;
+  const next = buckles.find(isDue);
+  return {
+    worn: worn.filter((span) => span.from < until && (span.until === undefined || span.until > from)),
+    buckles: buckles.filter((buckle) => buckle === next || (buckle.day >= from && buckle.day < until)),
+  };
+}

@@ -1,0 +1,15 @@
+/** A login as it is kept: small letters, digits, dots and hyphens. */
+export const loginForm = /^[a-z0-9.-]{2,60}$/;
+
+/** Everything that shows nothing: blanks, zero-width characters, controls. */
+const invisible = /[\s\p{C}\u034f\u115f\u1160\u17b4\u17b5\u3164\uffa0]/gu;
+
+/**
+ * The one form of a login, whatever is typed: full-width letters and the like as their plain ones (NFKC),
+ * nothing invisible, small letters. It is matched exactly.
+ * @returns undefined when what is left is no login
+ */
+export function loginOf(typed: string): string | undefined {
+  const login = typed.normalize('NFKC').replace(invisible, '').toLowerCase();
+  return loginForm.test(login) ? login : undefined;
+}

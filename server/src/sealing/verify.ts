@@ -1,0 +1,109 @@
+import { readFileSync, existsSync } from 'node:fs';
+import type { DataSource, EntityManager } from 'typeorm';
+import { caseEntity, entryEntity, sealEntity, sealHeadEntity, type CaseRow } from '../database/entities';
+import { sealMac, type SealFolder } from './seal-key';
+import { verifyCase, type ProofFault } from './verify-case';
+
+export interface Verified {
+  cases: number;
+  entries: number;
+  seals: number;
+  faults: ProofFault[];
+}
+
+/** A case's rows and what does not hold among them. */
+export async function proofOf(
+  manager: EntityManager,
+  { mac }: Pick<SealFolder, 'mac'>,
+  row: CaseRow,
+): Promise<{ entries: number; faults: ProofFault[] }> {
+  const entries = await manager
+    .getRepository(entryEntity)
+    .find({ where: { case: row.id }, order: { seq: 'ASC' } });
+  return { entries: entries.length, faults: verifyCase(mac, row, entries) };
+}
+
+/** The whole clinic: every case by itself, then the seals over all of them and the file they left lines in. */
+export async function verifyClinic(db: DataSource, folder: SealFolder): Promise<Verified> {
+  const found: Verified = { cases: 0, entries: 0, seals: 0, faults: [] };
+  for (let after = ''; ;) {
+    const rows = await db
+      .getRepository(caseEntity)
+      .createQueryBuilder('one')
+      .where('one.id > :after', { after })
+      .orderBy('one.id')
+      .take(100)
+      .getMany();
+    for (const { id } of rows)
+      // of one moment: an append between the row and its entries would look like a loss
+      await db.transaction('REPEATABLE READ', async (manager) => {
+        const row = await manager.getRepository(caseEntity).findOneByOrFail({ id });
+        const { entries, faults } = await proofOf(manager, folder, row);
+        found.cases += 1;
+        found.entries += entries;
+        found.faults.push(...faults);
+      });
+    if (rows.length < 100) break;
+    after = rows.at(-1)!.id;
+  }
+  // entries whose case is gone hang on nothing: the foreign key forbids them, somebody may have taken it off
+  const orphans = await db.query<{ case: string }[]>(
+    'SELECT DISTINCT e.`case` AS `case` FROM entry e LEFT JOIN `case` c ON c.id = e.`case` WHERE c.id IS NULL LIMIT 1000',
+  );
+  for (const orphan of orphans) found.faults.push({ case: orphan.case, what: 'case-missing' });
+  await verifySeals(db, folder, found);
+  return found;
+}
+
+async function verifySeals(db: DataSource, folder: SealFolder, found: Verified): Promise<void> {
+  const lines = sealLines(folder.seals);
+  const seals = await db.getRepository(sealEntity).find({ order: { n: 'ASC' } });
+  found.seals = seals.length;
+  /** the newest head that a seal names of each case */
+  const newest = new Map<string, { seq: number; head: string }>();
+  let previous = '';
+  let expected = 1;
+  for (const seal of seals) {
+    const heads = await db
+      .getRepository(sealHeadEntity)
+      .find({ where: { seal: seal.n }, order: { case: 'ASC' } });
+    const line = lines.get(seal.n);
+    if (
+      seal.n !== expected ||
+      seal.cases !== heads.length ||
+      sealMac(folder.mac, seal, previous, heads) !== seal.mac ||
+      (line !== undefined && line !== seal.mac)
+    )
+      found.faults.push({ what: 'seal-changed', seq: seal.n });
+    for (const { case: id, seq, head } of heads) newest.set(id, { seq, head });
+    previous = seal.mac;
+    expected = seal.n + 1;
+  }
+  // the file knows of seals that the database has lost: it was put back to an earlier state
+  if ([...lines.keys()].some((n) => n >= expected)) found.faults.push({ what: 'seals-missing', seq: expected });
+  const sealed = [...newest];
+  for (let at = 0; at < sealed.length; at += 500) {
+    const part = sealed.slice(at, at + 500);
+    const rows = await db
+      .getRepository(entryEntity)
+      .createQueryBuilder('entry')
+      .select(['entry.case', 'entry.seq', 'entry.hash'])
+      .where(`(entry.case, entry.seq) IN (${part.map(() => '(?, ?)').join(', ')})`)
+      .setParameters(part.flatMap(([id, { seq }]) => [id, seq]) as unknown as object)
+      .getMany();
+    const hashOf = new Map(rows.map((row) => [row.case, row.hash]));
+    for (const [id, { seq, head }] of part)
+      if (hashOf.get(id) !== head) found.faults.push({ case: id, seq, what: 'rolled-back' });
+  }
+}
+
+/** The lines of the file of seals: each seal's number and keyed hash. A line that is none is passed over. */
+export function sealLines(file: string): Map<number, string> {
+  const lines = existsSync(file) ? readFileSync(file, 'utf8').split('\n') : [];
+  return new Map(
+    lines.flatMap((line): [number, string][] => {
+      const [n, , , mac] = line.split(' ');
+      return n !== undefined && /^\d+$/.test(n) && mac !== undefined ? [[Number(n), mac]] : [];
+    }),
+  );
+}

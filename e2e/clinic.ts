@@ -1,5 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 
@@ -32,6 +35,7 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
   await admin.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
+  const sealFolder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
   let child: ChildProcess | undefined;
 
   const comeBack = async () => {
@@ -39,6 +43,7 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
       env: {
         ...process.env,
         ESTRIBO_DATABASE_URL: url,
+        ESTRIBO_SEAL_FOLDER: sealFolder,
         ESTRIBO_DEMO: '1',
         ESTRIBO_PORT: String(port),
         ESTRIBO_WEB_ROOT: `${root}web/dist`,
@@ -78,6 +83,7 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
       await goAway();
       await admin.query(`DROP DATABASE \`${name}\``);
       await admin.end();
+      rmSync(sealFolder, { recursive: true, force: true });
     },
   };
 }

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { freePort, secretIn, startDatabase } from './database.mjs';
 import { checkNode, debianPackages, mariadb, npmPackages, onlyOne, root, workplace } from './machine.mjs';
+import { places } from './run-clinic.mjs';
 import { run, step } from './steps.mjs';
 
 // Both sides with reload: the server by tsx, the interface by Vite, which passes /api on to the server.
@@ -18,6 +19,7 @@ await run(async () => {
   const env = {
     ...process.env,
     ESTRIBO_DATABASE_URL: process.env.ESTRIBO_DATABASE_URL ?? database.url,
+    ESTRIBO_SEAL_FOLDER: places('database').seal,
     ESTRIBO_DEMO: '1',
     ESTRIBO_PORT: String(port),
     ESTRIBO_SESSION_SECRET: secretIn(join(workplace, 'session-secret')),

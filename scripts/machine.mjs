@@ -45,7 +45,7 @@ export function onlyOne() {
   const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
   const command =
     pid > 0 && existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
-  if (pid !== process.pid && /scripts\/(demo|dev|rebuild)\.mjs/.test(command))
+  if (pid !== process.pid && /scripts\/(demo|dev|start|rebuild|verify|backup|restore)\.mjs/.test(command))
     throw new Stop(
       `Estribo is running in this folder already (process ${pid}). Stop it with Ctrl-C or "kill ${pid}", then start again.`,
     );

@@ -24,6 +24,7 @@ export async function throwAwayClinic({ port, durable }, work) {
       port: await freePort(port + 100),
       env: {
         ESTRIBO_DATABASE_URL: database.url,
+        ESTRIBO_SEAL_FOLDER: join(folder, 'seal'),
         ESTRIBO_DEMO: '1',
         NODE_ENV: 'production',
         ESTRIBO_LOG: 'error',

@@ -94,7 +94,13 @@ test('a database that does not answer gets one line that says what to do, and no
     execFile(
       process.execPath,
       [`${root}server/dist/main.mjs`],
-      { env: { ...process.env, ESTRIBO_DATABASE_URL: 'mysql://nobody:x@127.0.0.1:1/none' } },
+      {
+        env: {
+          ...process.env,
+          ESTRIBO_DATABASE_URL: 'mysql://nobody:x@127.0.0.1:1/none',
+          ESTRIBO_SEAL_FOLDER: join(folder, 'seal'),
+        },
+      },
       (error, _out, stderr) =>
         resolve({ code: (error?.code as number | undefined) ?? 0, said: stderr.trim() }),
     );

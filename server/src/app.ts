@@ -124,6 +124,8 @@ export function createApp(context: Context, options: AppOptions): Express {
   });
   app.use('/api', sameSiteOnly);
   app.use('/api', deadline(options.answerWithin ?? 12_000));
+  // before the session, which asks the database
+  app.use('/api', mount(healthRoutes(context)));
   // a catalogue's file is larger than anything else that is sent
   app.use('/api/catalogue/import', express.json({ limit: '2mb' }));
   app.use(

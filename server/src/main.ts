@@ -99,8 +99,8 @@ async function rebuild({ db, clinic, sealing }: Context): Promise<number> {
 /** @returns the exit code: 2 when something does not hold */
 async function verify({ db, sealing }: Context): Promise<number> {
   const { cases, entries, seals, faults } = await verifyClinic(db, sealing);
-  for (const { case: id, seq, what } of faults)
-    console.log(`${id ?? 'clinic'}${seq === undefined ? '' : ` ${seq}`}: ${what}`);
+  for (const { case: id, content, seq, what } of faults)
+    console.log(`${id ?? content ?? 'clinic'}${seq === undefined ? '' : ` ${seq}`}: ${what}`);
   console.log(
     `${cases} cases, ${entries} entries, ${seals} seals: ${faults.length === 0 ? 'everything holds' : `${faults.length} do not hold`}`,
   );

@@ -48,7 +48,7 @@ export function mount(routes: readonly Route[]): Router {
   const router = Router();
   for (const { method, path, who, handle } of routes)
     router[method](path, async (req, res) => {
-      const user = req.session.user;
+      const user = (req.session as Request['session'] | undefined)?.user;
       res.locals.route = path;
       // what one person wrote is never sent in another's session: the browser says whose it is
       const writer = req.get('Estribo-Writer');

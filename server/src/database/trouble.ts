@@ -31,7 +31,7 @@ const byCode: Record<string, DatabaseTrouble> = {
 
 /** @returns what the database says in an error; undefined for an error of another kind */
 export function troubleOf(error: unknown): DatabaseTrouble | undefined {
-  if (!(error instanceof Error)) return undefined;
+  if (typeof error !== 'object' || error === null) return undefined;
   const inner = (error as { driverError?: unknown }).driverError ?? error;
   const { code, fatal, message } = inner as { code?: string; fatal?: boolean; message?: string };
   if (code !== undefined && byCode[code]) return byCode[code];

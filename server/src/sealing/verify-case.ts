@@ -5,6 +5,8 @@ import { caseMac, entryMac, type Mac } from './seal-key';
 /** What does not hold in the record, of a case or of the seals over the clinic. */
 export interface ProofFault {
   case?: string;
+  /** of a programme or a model: its hash */
+  content?: string;
   seq?: number;
   what:
     | 'content-changed'
@@ -15,6 +17,8 @@ export interface ProofFault {
     | 'case-row-changed'
     | 'case-missing'
     | 'rolled-back'
+    | 'not-sealed'
+    | 'registered-changed'
     | 'seal-changed'
     | 'seals-missing';
 }

@@ -1,6 +1,7 @@
 import { readFileSync, existsSync } from 'node:fs';
 import type { DataSource, EntityManager } from 'typeorm';
-import { caseEntity, entryEntity, sealEntity, sealHeadEntity, type CaseRow } from '../database/entities';
+import { contentHash } from '@estribo/core/programmes';
+import { caseEntity, entryEntity, registeredEntity, sealEntity, sealHeadEntity, type CaseRow } from '../database/entities';
 import { sealMac, type SealFolder } from './seal-key';
 import { verifyCase, type ProofFault } from './verify-case';
 
@@ -26,6 +27,8 @@ export async function proofOf(
 /** The whole clinic: every case by itself, then the seals over all of them and the file they left lines in. */
 export async function verifyClinic(db: DataSource, folder: SealFolder): Promise<Verified> {
   const found: Verified = { cases: 0, entries: 0, seals: 0, faults: [] };
+  /** cases that count as sealed, by their newest seq */
+  const settled = new Map<string, number>();
   for (let after = ''; ;) {
     const rows = await db
       .getRepository(caseEntity)
@@ -40,6 +43,7 @@ export async function verifyClinic(db: DataSource, folder: SealFolder): Promise<
         const row = await manager.getRepository(caseEntity).findOneByOrFail({ id });
         const { entries, faults } = await proofOf(manager, folder, row);
         found.cases += 1;
+        if (!row.unsealed) settled.set(id, row.seq);
         found.entries += entries;
         found.faults.push(...faults);
       });
@@ -51,15 +55,32 @@ export async function verifyClinic(db: DataSource, folder: SealFolder): Promise<
     'SELECT DISTINCT e.`case` AS `case` FROM entry e LEFT JOIN `case` c ON c.id = e.`case` WHERE c.id IS NULL LIMIT 1000',
   );
   for (const orphan of orphans) found.faults.push({ case: orphan.case, what: 'case-missing' });
-  await verifySeals(db, folder, found);
+  const sealed = await verifySeals(db, folder, found);
+  // what was written to and is in no seal waits for the next one: that flag alone may be taken off by hand
+  for (const [id, seq] of settled)
+    if ((sealed.get(id)?.seq ?? 0) < seq) found.faults.push({ case: id, seq, what: 'not-sealed' });
+  await verifyRegistered(db, found);
   return found;
 }
 
-async function verifySeals(db: DataSource, folder: SealFolder, found: Verified): Promise<void> {
+/** Programmes and models are what their hashes say: cases hold on to them. */
+async function verifyRegistered(db: DataSource, found: Verified): Promise<void> {
+  const rows = db.getRepository(registeredEntity);
+  for (const { hash } of await rows.find({ select: { hash: true } })) {
+    const { body } = await rows.findOneByOrFail({ hash });
+    if (contentHash(body) !== hash) found.faults.push({ content: hash, what: 'registered-changed' });
+  }
+}
+
+/** @returns the newest head that a seal names of each case */
+async function verifySeals(
+  db: DataSource,
+  folder: SealFolder,
+  found: Verified,
+): Promise<ReadonlyMap<string, { seq: number; head: string }>> {
   const lines = sealLines(folder.seals);
   const seals = await db.getRepository(sealEntity).find({ order: { n: 'ASC' } });
   found.seals = seals.length;
-  /** the newest head that a seal names of each case */
   const newest = new Map<string, { seq: number; head: string }>();
   let previous = '';
   let expected = 1;
@@ -84,17 +105,15 @@ async function verifySeals(db: DataSource, folder: SealFolder, found: Verified):
   const sealed = [...newest];
   for (let at = 0; at < sealed.length; at += 500) {
     const part = sealed.slice(at, at + 500);
-    const rows = await db
-      .getRepository(entryEntity)
-      .createQueryBuilder('entry')
-      .select(['entry.case', 'entry.seq', 'entry.hash'])
-      .where(`(entry.case, entry.seq) IN (${part.map(() => '(?, ?)').join(', ')})`)
-      .setParameters(part.flatMap(([id, { seq }]) => [id, seq]) as unknown as object)
-      .getMany();
+    const rows = await db.query<{ case: string; hash: string }[]>(
+      'SELECT `case`, `hash` FROM entry WHERE (`case`, `seq`) IN (?)',
+      [part.map(([id, { seq }]) => [id, seq])],
+    );
     const hashOf = new Map(rows.map((row) => [row.case, row.hash]));
     for (const [id, { seq, head }] of part)
       if (hashOf.get(id) !== head) found.faults.push({ case: id, seq, what: 'rolled-back' });
   }
+  return newest;
 }
 
 /** The lines of the file of seals: each seal's number and keyed hash. A line that is none is passed over. */

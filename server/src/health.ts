@@ -23,10 +23,12 @@ export class Pulse {
     const late = new Promise<false>((resolve) => {
       timer = setTimeout(() => resolve(false), answerWithin);
     });
-    const asked = connection.then((open) => open.query('SELECT 1')).then(
-      () => true,
-      () => false,
-    );
+    const asked = connection
+      .then((open) => open.query('SELECT 1'))
+      .then(
+        () => true,
+        () => false,
+      );
     const well = await Promise.race([asked, late]);
     clearTimeout(timer);
     if (!well) {

@@ -35,7 +35,9 @@ const url =
   stop('ESTRIBO_DATABASE_URL is not set. Start with npm run demo or npm start, or name a database.');
 const sealFolder =
   env.ESTRIBO_SEAL_FOLDER ??
-  stop('ESTRIBO_SEAL_FOLDER is not set: the folder outside the database that keeps the secret and the seals.');
+  stop(
+    'ESTRIBO_SEAL_FOLDER is not set: the folder outside the database that keeps the secret and the seals.',
+  );
 const port = Number(env.ESTRIBO_PORT ?? 8080);
 const now = () => new Date();
 
@@ -140,7 +142,9 @@ async function serve(context: Context): Promise<void> {
   server.listen(port, env.ESTRIBO_HOST ?? '127.0.0.1', () => {
     log.info({ port, tls: certificate !== undefined }, 'listening');
     if (context.setUpCode !== undefined)
-      console.log(`This clinic is not set up yet. One-time code for its first administrator: ${context.setUpCode}`);
+      console.log(
+        `This clinic is not set up yet. One-time code for its first administrator: ${context.setUpCode}`,
+      );
   });
   const drain = () => {
     clearInterval(sweeping);

@@ -47,7 +47,11 @@ function fromDatabase(error: unknown): Problem | undefined {
     case 'row-held':
       return busy();
     case 'taken':
-      return new Problem(409, 'Already there', 'Somebody else has just written this. Look at it, then go on.');
+      return new Problem(
+        409,
+        'Already there',
+        'Somebody else has just written this. Look at it, then go on.',
+      );
     case 'away':
       return unanswered();
     case undefined:
@@ -67,7 +71,8 @@ export function sendProblem(res: Response, { status, title, detail, more }: Prob
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   const { type, status } = error as { type?: string; status?: number };
-  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'This is more than may be sent at once.');
+  if (type === 'entity.too.large')
+    return new Problem(413, 'Too large', 'This is more than may be sent at once.');
   if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The body is not JSON.');
   if (error instanceof URIError) return new Problem(400, 'Not an address', 'The path is not well encoded.');
   return status !== undefined && status >= 400 && status < 500

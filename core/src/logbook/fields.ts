@@ -30,7 +30,11 @@ export const anyId = () =>
 export const day = () =>
   string()
     .strict()
-    .test('clinic-day', 'must be a date from 1900 to 2199, YYYY-MM-DD', (v) => v === undefined || clinicDay(v) === v);
+    .test(
+      'clinic-day',
+      'must be a date from 1900 to 2199, YYYY-MM-DD',
+      (v) => v === undefined || clinicDay(v) === v,
+    );
 export const instant = () =>
   string()
     .strict()

@@ -47,7 +47,10 @@ const minutesOn = (plan: GrowingPlan, day: ClinicDay): Minutes =>
  * @param count how many days from the plan's first, a year at most
  */
 export function wearDays(plan: GrowingPlan, count: number): { day: ClinicDay; minutes: Minutes }[] {
-  return daysFrom(plan.from, Math.min(count, mostDays)).map((day) => ({ day, minutes: minutesOn(plan, day) }));
+  return daysFrom(plan.from, Math.min(count, mostDays)).map((day) => ({
+    day,
+    minutes: minutesOn(plan, day),
+  }));
 }
 
 /** The days on which wearing grows, until the ceiling is reached; an absurdly slow plan is cut off. */

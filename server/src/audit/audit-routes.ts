@@ -38,7 +38,9 @@ export function auditRoutes({ db, now }: Context): Route[] {
           order: { n: 'DESC' },
           take: pageLength + 1,
         });
-        const users = await db.getRepository(userEntity).find({ select: { id: true, name: true }, take: 1000 });
+        const users = await db
+          .getRepository(userEntity)
+          .find({ select: { id: true, name: true }, take: 1000 });
         const nameOf = new Map(users.map(({ id, name }) => [id, name]));
         res.json({
           lines: rows.slice(0, pageLength).map(({ detail, ...row }) => ({

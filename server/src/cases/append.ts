@@ -19,7 +19,14 @@ import {
 import { canonicalText, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
-import { caseEntity, entryEntity, personEntity, type CaseRow, type EntryRow, type Person } from '../database/entities';
+import {
+  caseEntity,
+  entryEntity,
+  personEntity,
+  type CaseRow,
+  type EntryRow,
+  type Person,
+} from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
@@ -177,8 +184,7 @@ function checkAgainstCase(state: CaseState, entry: AnyEntry, day: string): objec
  * only what is their own.
  */
 function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
-  const refuse = () =>
-    new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
+  const refuse = () => new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
   // what cannot be read even by its kind is taken out by whoever may decide
   const written = replaced?.kind ?? entry.kind;
   const permission = isKind(written) ? kinds[written].permission : 'screening.override';

@@ -122,21 +122,24 @@ test.each([
   ['without a body', { body: null }],
   ['that is a list', '[1, 2]'],
   ['that is no JSON', '{"id": '],
-])('an entry %s that stands in a record leaves the case readable, and can be withdrawn', async (_, content) => {
-  const id = await openCase();
-  const bad = await smuggle(id, content);
-  const agent = await clinic.as('orthotist');
-  await agent.get(`/api/cases/${id}/entries`).expect(200);
-  await agent.get(`/api/cases/${id}/fit`).expect(200);
-  expect((await send(visit(id))).status).toBe(201);
-  const { failed } = await rebuildSummaries(clinic.context.db, 'Europe/Madrid', clinic.context.sealing);
-  expect(failed).toEqual([]);
-  const withdrawn = await send({
-    ...clinic.entry('record.withdrawn', 'case', {}, { replaces: bad, reason: 'it cannot be read' }),
-    case: id,
-  });
-  expect([withdrawn.status, withdrawn.body.detail]).toEqual([201, undefined]);
-});
+])(
+  'an entry %s that stands in a record leaves the case readable, and can be withdrawn',
+  async (_, content) => {
+    const id = await openCase();
+    const bad = await smuggle(id, content);
+    const agent = await clinic.as('orthotist');
+    await agent.get(`/api/cases/${id}/entries`).expect(200);
+    await agent.get(`/api/cases/${id}/fit`).expect(200);
+    expect((await send(visit(id))).status).toBe(201);
+    const { failed } = await rebuildSummaries(clinic.context.db, 'Europe/Madrid', clinic.context.sealing);
+    expect(failed).toEqual([]);
+    const withdrawn = await send({
+      ...clinic.entry('record.withdrawn', 'case', {}, { replaces: bad, reason: 'it cannot be read' }),
+      case: id,
+    });
+    expect([withdrawn.status, withdrawn.body.detail]).toEqual([201, undefined]);
+  },
+);
 
 test('a rebuild goes on past a case that cannot be computed, and names it', async () => {
   const [id, next] = [await openCase(), await openCase()];
@@ -213,9 +216,11 @@ test('writes that meet are each told what became of them: models, programmes, im
   expect(told.every((status) => status === 201 || status === 409)).toBe(true);
   const { text: csv } = await ana.get('/api/catalogue/export.csv?find=meeting').expect(200);
   const imports = await Promise.all(
-    twelve.slice(0, 6).map((i) =>
-      ana.post('/api/catalogue/import').send({ csv: csv.replaceAll('Meeting', `Imported ${i}`) }),
-    ),
+    twelve
+      .slice(0, 6)
+      .map((i) =>
+        ana.post('/api/catalogue/import').send({ csv: csv.replaceAll('Meeting', `Imported ${i}`) }),
+      ),
   );
   for (const { status } of imports) expect([200, 409]).toContain(status);
   const users = await Promise.all(

@@ -80,10 +80,7 @@ async function rebuildOne(
       const stored = await manager.getRepository(summaryEntity).findOneBy({ case: id });
       const fields = Object.keys(summary).filter(
         (field) =>
-          !isDeepStrictEqual(
-            summary[field as keyof typeof summary],
-            stored?.[field as keyof typeof summary],
-          ),
+          !isDeepStrictEqual(summary[field as keyof typeof summary], stored?.[field as keyof typeof summary]),
       );
       if (fields.length === 0) return;
       result.differing.push({ case: id, fields });

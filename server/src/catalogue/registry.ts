@@ -43,9 +43,11 @@ export async function register(
 
 /** Lists every model that is registered and not listed: those of a database from before there was a list. */
 export async function listAll(db: Store): Promise<number> {
-  const rows = await db
-    .getRepository(registeredEntity)
-    .find({ where: { sort: 'model' }, order: { id: 'ASC', version: 'DESC' }, select: { hash: true, id: true } });
+  const rows = await db.getRepository(registeredEntity).find({
+    where: { sort: 'model' },
+    order: { id: 'ASC', version: 'DESC' },
+    select: { hash: true, id: true },
+  });
   const listed = new Set(
     (await db.getRepository(modelEntity).find({ select: { id: true } })).map(({ id }) => id),
   );

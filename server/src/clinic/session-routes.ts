@@ -51,10 +51,7 @@ export function signInThrottle(tries: number): RequestHandler[] {
     const typed = (req.body as { login?: unknown } | undefined)?.login;
     return (typeof typed === 'string' && loginOf(typed)) || 'nobody';
   };
-  return [
-    limitBy(tries * 5, addressOf),
-    limitBy(tries, (req) => `${addressOf(req)} ${loginIn(req)}`),
-  ];
+  return [limitBy(tries * 5, addressOf), limitBy(tries, (req) => `${addressOf(req)} ${loginIn(req)}`)];
 }
 
 export function sessionRoutes(context: Context): Route[] {

@@ -14,7 +14,11 @@ import { hashPassword, passwordFaults } from './password';
 const setUp = object({
   code: string().strict().required().max(40),
   clinic: string().strict().trim().required().min(1).max(120),
-  zone: string().strict().required().max(64).test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
+  zone: string()
+    .strict()
+    .required()
+    .max(64)
+    .test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
   name: string().strict().trim().required().min(1).max(120),
   login: string()
     .strict()
@@ -31,10 +35,15 @@ const signs = 'ABCDEFGHJKMNPQRSTVWXYZ23456789';
 
 /** A code for one use, printed where only who started the server reads it: 60 bits. */
 export const oneTimeCode = (): string =>
-  Array.from({ length: 12 }, (_, i) => `${i > 0 && i % 4 === 0 ? '-' : ''}${signs[randomInt(signs.length)]}`).join('');
+  Array.from(
+    { length: 12 },
+    (_, i) => `${i > 0 && i % 4 === 0 ? '-' : ''}${signs[randomInt(signs.length)]}`,
+  ).join('');
 
 const same = (one: string, other: string): boolean => {
-  const [left, right] = [one, other].map((text) => Buffer.from(text.replace(/[^A-Z0-9]/gi, '').toUpperCase()));
+  const [left, right] = [one, other].map((text) =>
+    Buffer.from(text.replace(/[^A-Z0-9]/gi, '').toUpperCase()),
+  );
   return left!.length === right!.length && timingSafeEqual(left!, right!);
 };
 

@@ -5,11 +5,7 @@ import { TheRecord1764000000001 } from './migrations/0001-the-record';
 import { CatalogueAndInstruments1764000000002 } from './migrations/0002-catalogue-and-instruments';
 import { ProofAndAudit1764000000003 } from './migrations/0003-proof-and-audit';
 
-const migrations = [
-  TheRecord1764000000001,
-  CatalogueAndInstruments1764000000002,
-  ProofAndAudit1764000000003,
-];
+const migrations = [TheRecord1764000000001, CatalogueAndInstruments1764000000002, ProofAndAudit1764000000003];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */
 const rowWait = 3;

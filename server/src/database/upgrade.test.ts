@@ -145,9 +145,10 @@ test('what does not hold by its own chain is not taken over, and goes on being n
   await load('0002.sql.gz');
   db = await openDatabase(url);
   const [row] = await db.getRepository(caseEntity).find({ order: { id: 'ASC' }, take: 1 });
-  await db.query("UPDATE entry SET content = REPLACE(content, 'right', 'left') WHERE `case` = ? AND seq = 1", [
-    row!.id,
-  ]);
+  await db.query(
+    "UPDATE entry SET content = REPLACE(content, 'right', 'left') WHERE `case` = ? AND seq = 1",
+    [row!.id],
+  );
   await db.destroy();
   const said = await start();
   expect(said).toContain(`Case ${row!.id} does not hold by its own chain and was not taken over.`);
@@ -161,5 +162,7 @@ test('the newest content of a model of before is what the catalogue lists', asyn
   const registered = await db!.getRepository(registeredEntity).findBy({ sort: 'model' });
   const listed = await db!.query<{ id: string; hash: string }[]>('SELECT id, hash FROM model');
   for (const { id, hash } of listed)
-    expect(registered.filter((one) => one.id === id).sort((a, b) => b.version - a.version)[0]!.hash).toBe(hash);
+    expect(registered.filter((one) => one.id === id).sort((a, b) => b.version - a.version)[0]!.hash).toBe(
+      hash,
+    );
 });

@@ -22,7 +22,8 @@ export async function loadDemo(
   if (await db.getRepository(clinicEntity).existsBy({})) return;
   log.info('loading the demo clinic');
   // what an interrupted load left: the clinic's own row is written last
-  for (const entity of (entities as EntitySchema[]).toReversed()) await db.getRepository(entity).createQueryBuilder().delete().execute();
+  for (const entity of (entities as EntitySchema[]).toReversed())
+    await db.getRepository(entity).createQueryBuilder().delete().execute();
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
   const passwordHash = await hashPassword(demoPassword);
@@ -38,7 +39,15 @@ export async function loadDemo(
   }));
   await db.getRepository(personEntity).insert(people);
   const personOf = (who: DemoName) => people.find(({ givenName }) => givenName === who)!;
-  const context: Context = { db, log, now, clinic: demoClinic, hub: new InstrumentHub(), pulse: new Pulse(''), sealing };
+  const context: Context = {
+    db,
+    log,
+    now,
+    clinic: demoClinic,
+    hub: new InstrumentHub(),
+    pulse: new Pulse(''),
+    sealing,
+  };
   const orthotist = staff.find(({ role }) => role === 'orthotist')!;
   for (const { who, side, model, write } of demoCases) {
     const content = demoModels.find(({ id }) => id === model)!;

@@ -105,7 +105,10 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
   const today = () => dayOf(now().toISOString(), clinic.zone);
 
   /** @throws Problem 422 for a day or an offset that no calibration has */
-  const checkCalibration = (kind: string, { calibratedOn, offset }: { calibratedOn: string; offset: number }) => {
+  const checkCalibration = (
+    kind: string,
+    { calibratedOn, offset }: { calibratedOn: string; offset: number },
+  ) => {
     const most = mostOffset[kind as keyof typeof mostOffset];
     const faults = [
       ...(calibratedOn > today() ? [{ at: 'calibratedOn', message: 'lies in the future' }] : []),
@@ -262,7 +265,11 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         const row = await db.getRepository(instrumentEntity).findOneBy({ id: String(req.params.id) });
         if (!row) throw notFound('instrument');
         if (row.simulated)
-          throw new Problem(409, 'A stand-in', 'A stand-in makes its own values. Register the real instrument first.');
+          throw new Problem(
+            409,
+            'A stand-in',
+            'A stand-in makes its own values. Register the real instrument first.',
+          );
         const unit = unitOfInstrument[row.kind as keyof typeof unitOfInstrument];
         const wrong = lines.findIndex((one) => one.unit !== unit);
         if (wrong >= 0)
@@ -319,7 +326,8 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'record.read',
       handle: async (req, res) => {
         const instrument = String(req.params.id);
-        if (!(await db.getRepository(instrumentEntity).existsBy({ id: instrument }))) throw notFound('instrument');
+        if (!(await db.getRepository(instrumentEntity).existsBy({ id: instrument })))
+          throw notFound('instrument');
         const calibrations = await db
           .getRepository(calibrationEntity)
           .find({ where: { instrument }, order: { n: 'DESC' }, take: 200 });

@@ -185,7 +185,11 @@ test.each([
   ['/instruments/calliper-2/lines', { lines: [{ at: '2026-11-24T09:00:06Z', value: 1, unit: 'mm' }] }, 422],
   ['/instruments/calliper-2/lines', { lines: [{ at: '2026-02-30T09:00:00Z', value: 1, unit: 'mm' }] }, 422],
   // nobody speaks in a stand-in's name
-  ['/instruments/stand-in-tape/lines', { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] }, 409],
+  [
+    '/instruments/stand-in-tape/lines',
+    { lines: [{ at: '2026-11-24T09:00:01Z', value: 1, unit: 'mm' }] },
+    409,
+  ],
   ['/instruments/stand-in-tape/lines', { lines: [] }, 422],
   ['/instruments/stand-in-tape/lines', { lines: [{ at: 'now', value: '1', unit: 'mm' }] }, 422],
   ['/instruments/stand-in-tape/lines', 'x', 422],

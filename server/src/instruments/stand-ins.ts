@@ -60,9 +60,7 @@ export async function shipStandIns(db: Store, today: ClinicDay, at: Date): Promi
     const { id, calibratedOn, offset } = instrument;
     if (await rows.existsBy({ id })) continue;
     await rows.insert(instrument);
-    await db
-      .getRepository(calibrationEntity)
-      .insert({ instrument: id, calibratedOn, offset, by: null, at });
+    await db.getRepository(calibrationEntity).insert({ instrument: id, calibratedOn, offset, by: null, at });
   }
 }
 

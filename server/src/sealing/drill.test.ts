@@ -65,7 +65,10 @@ test('back-up, loss, restore: what was backed up is there and holds, what came a
 });
 
 test('a back-up that was changed, or is not whole, replaces nothing', () => {
-  const file = join(folder, readdirSync(folder).find((name) => name.endsWith('.sql.gz'))!);
+  const file = join(
+    folder,
+    readdirSync(folder).find((name) => name.endsWith('.sql.gz'))!,
+  );
   expect(() => script('restore', file)).toThrow(/add --yes/);
   const other = join(folder, 'other.sql.gz');
   cpSync(join(root, 'server/src/database/released/0001.sql.gz'), other);

@@ -36,7 +36,9 @@ export async function takeOver(
           await manager
             .getRepository(entryEntity)
             .update({ case: id, seq: entry.seq }, { mac: entryMac(folder.mac, entry) });
-        await manager.getRepository(caseEntity).update({ id }, { mac: caseMac(folder.mac, row), unsealed: true });
+        await manager
+          .getRepository(caseEntity)
+          .update({ id }, { mac: caseMac(folder.mac, row), unsealed: true });
         return true;
       });
       if (sound) taken.cases += 1;

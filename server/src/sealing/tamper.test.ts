@@ -13,8 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => clinic.close());
 
-const run = <T = unknown>(sql: string, values: unknown[] = []) =>
-  clinic.context.db.query<T>(sql, values);
+const run = <T = unknown>(sql: string, values: unknown[] = []) => clinic.context.db.query<T>(sql, values);
 const faults = async () => (await verifyClinic(clinic.context.db, clinic.context.sealing)).faults;
 const whats = async () => (await faults()).map(({ what }) => what);
 const seal = () => sealClinic(clinic.context.db, clinic.context.sealing, clinic.context.now());
@@ -49,7 +48,6 @@ test('a record that nobody touched holds, also while it is written to', async ()
   await sealedCase();
   expect(await faults()).toEqual([]);
 });
-
 
 const other = 'f'.repeat(64);
 test.each([
@@ -96,8 +94,9 @@ test.each(['person', 'programmeHash', 'modelHash'] as const)(
     const wanted =
       column === 'person'
         ? v7()
-        : ((await run<{ hash: string }[]>('SELECT hash FROM registered WHERE hash <> ? LIMIT 1', [before]))[0]!
-            .hash as string);
+        : ((
+            await run<{ hash: string }[]>('SELECT hash FROM registered WHERE hash <> ? LIMIT 1', [before])
+          )[0]!.hash as string);
     if (column === 'person')
       await run(
         "INSERT INTO person (id, givenName, familyName, givenFirst, familyFirst, born) VALUES (?, 'A', 'B', 'A B', 'B A', '1990-01-01')",
@@ -111,7 +110,10 @@ test.each(['person', 'programmeHash', 'modelHash'] as const)(
 
 test('a case kept out of the seals, and a programme changed under its hash, are found', async () => {
   const id = await sealedCase();
-  await write({ ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }), case: id });
+  await write({
+    ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }),
+    case: id,
+  });
   await run('UPDATE `case` SET unsealed = 0 WHERE id = ?', [id]);
   expect(await faults()).toEqual([{ case: id, seq: 6, what: 'not-sealed' }]);
   await run('UPDATE `case` SET unsealed = 1 WHERE id = ?', [id]);

@@ -1,7 +1,14 @@
 import { readFileSync, existsSync } from 'node:fs';
 import type { DataSource, EntityManager } from 'typeorm';
 import { contentHash } from '@estribo/core/programmes';
-import { caseEntity, entryEntity, registeredEntity, sealEntity, sealHeadEntity, type CaseRow } from '../database/entities';
+import {
+  caseEntity,
+  entryEntity,
+  registeredEntity,
+  sealEntity,
+  sealHeadEntity,
+  type CaseRow,
+} from '../database/entities';
 import { sealMac, type SealFolder } from './seal-key';
 import { verifyCase, type ProofFault } from './verify-case';
 
@@ -101,7 +108,8 @@ async function verifySeals(
     expected = seal.n + 1;
   }
   // the file knows of seals that the database has lost: it was put back to an earlier state
-  if ([...lines.keys()].some((n) => n >= expected)) found.faults.push({ what: 'seals-missing', seq: expected });
+  if ([...lines.keys()].some((n) => n >= expected))
+    found.faults.push({ what: 'seals-missing', seq: expected });
   const sealed = [...newest];
   for (let at = 0; at < sealed.length; at += 500) {
     const part = sealed.slice(at, at + 500);

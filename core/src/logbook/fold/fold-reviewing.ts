@@ -76,5 +76,7 @@ export function foldVisits(record: LiveRecord): PlannedVisit[] {
     record
       .of(purpose === 'review' ? 'review.found' : 'check.signed')
       .some((entry) => record.dayIn(entry) >= day);
-  return record.of('visit.planned').map(({ id, by, body }) => ({ entry: id, by, ...body, kept: isKept(body) }));
+  return record
+    .of('visit.planned')
+    .map(({ id, by, body }) => ({ entry: id, by, ...body, kept: isKept(body) }));
 }

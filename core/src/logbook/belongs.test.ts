@@ -1,0 +1,112 @@
+import { isOfPerson } from '../measuring';
+import { programmes, stepsOf } from '../programmes';
+import { foreignFaults } from './belongs';
+import type { AnyEntry } from './entry';
+import { foldCase } from './fold/fold-case';
+import type { BodyOf, KindName } from './kinds/all';
+import { beltContext, contextOf, testContext, testLogbook } from './test-case';
+
+const at = <K extends KindName>(
+  context: typeof testContext,
+  side: 'right' | 'midline',
+  kind: K,
+  body: BodyOf<K>,
+) => foreignFaults({ ...context, side }, { kind, body } as unknown as AnyEntry).map((fault) => fault.at);
+
+const stops = { extension: 10, flexion: 90 };
+
+test.each([
+  ['measure.read', { step: 'girth-waist', side: 'right', value: 800, instrument: 'tape' }, 'body.step'],
+  ['measure.read', { step: 'girth-above', side: 'midline', value: 800, instrument: 'tape' }, 'body.side'],
+  ['measure.skipped', { step: 'girth-ear', side: 'right', reason: 'no ear' }, 'body.step'],
+  ['measure.marked', { step: 'xiphoid', side: 'right' }, 'body.step'],
+  ['check.recorded', { check: 'chin-in-piece', seen: true }, 'body.check'],
+  ['strap.done', { step: 'strap-9', pass: 1 }, 'body.step'],
+  ['shape.pad', { pad: 'chin', done: 'placed' }, 'body.pad'],
+  ['screen.looked', { answers: [{ finding: 'stoma', present: true }] }, 'body.answers[0].finding'],
+] as const)('%s %j is no fact of a knee brace', (kind, body, field) => {
+  expect(at(testContext, 'right', kind, body as never)).toEqual([field]);
+});
+
+test.each([
+  ['set.stops-fitted', { medial: stops, lateral: stops, moved: true }],
+  ['shape.bent', { upright: 'medial', place: 100, direction: 'towards-limb', amount: 3 }],
+  ['strap.begun', {}],
+  [
+    'motion.tested',
+    {
+      side: 'midline',
+      mode: 'active',
+      extension: 0,
+      flexion: 40,
+      limitReached: { extension: false, flexion: false },
+    },
+  ],
+] as const)('%s is no fact of a belt', (kind, body) => {
+  expect(at(beltContext, 'midline', kind, body as never)).toHaveLength(1);
+});
+
+test.each(programmes.map((programme) => [programme.id, programme] as const))(
+  '%s: every step of its own is a fact on its sides, and on no other',
+  (_, programme) => {
+    const side = programme.region === 'trunk' || programme.region === 'neck' ? 'midline' : 'left';
+    const distances = Object.fromEntries(programme.measuring.map(({ id }) => [id, 100]));
+    const context = contextOf(
+      programme.id,
+      { sizes: ['1'], axes: [], between: 'larger', disagree: 'primary' },
+      { distances },
+    );
+    const steps = stepsOf(programme, context.model);
+    expect(steps.length).toBeGreaterThan(0);
+    for (const step of steps) {
+      const faultsOn = (where: 'left' | 'right' | 'midline') =>
+        foreignFaults({ ...context, side }, {
+          kind: 'measure.skipped',
+          body: { step: step.id, side: where, reason: 'cast' },
+        } as unknown as AnyEntry).length;
+      const paired = side === 'left' && !isOfPerson(step);
+      expect([faultsOn('left'), faultsOn('right'), faultsOn('midline')]).toEqual(
+        paired ? [0, 0, 1] : [1, 1, 0],
+      );
+    }
+  },
+);
+
+test('what lies outside the model has happened all the same: taken and marked', () => {
+  const log = testLogbook();
+  const fitted = log.write('set.stops-fitted', {
+    medial: { extension: 15, flexion: 90 },
+    lateral: { extension: 15, flexion: 90 },
+    moved: true,
+  });
+  const bent = log.write('shape.bent', {
+    upright: 'medial',
+    place: 20,
+    direction: 'towards-limb',
+    amount: 3,
+  });
+  const sound = log.write('shape.bent', {
+    upright: 'medial',
+    place: 100,
+    direction: 'towards-limb',
+    amount: 3,
+  });
+  const late = log.write(
+    'shape.scar',
+    { face: 'front', from: 0, to: 20 },
+    {
+      observedAt: '2026-11-24T07:00:00.000Z',
+      receivedAt: '2026-11-24T09:30:00.000Z',
+    },
+  );
+  const state = foldCase(log.entries, testContext)!;
+  const marks = (id: string) => {
+    const { late, outside } = state.lines.find(({ entry }) => entry.id === id)!;
+    return { late, outside };
+  };
+  expect(marks(fitted)).toEqual({ outside: true });
+  expect(marks(bent)).toEqual({ outside: true });
+  expect(marks(sound)).toEqual({});
+  expect(marks(late)).toEqual({ late: true });
+  expect(state.setting.fitted?.medial.extension).toBe(15);
+});

@@ -1,0 +1,214 @@
+import { dayOf } from '@estribo/core/calendar';
+import { decideSize, foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
+import { v7 } from 'uuid';
+import { caseEntity } from '../database/entities';
+import { soundOrder, stopsFor, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
+import { entriesOf, foldOf } from './record';
+
+let clinic: TestClinic;
+beforeAll(async () => {
+  clinic = await testClinic();
+});
+afterAll(() => clinic.close());
+
+const send = async (entry: SentEntry) =>
+  (await clinic.as('orthotist')).post(`/api/cases/${entry.case}/entries`).send(entry);
+const stateOf = async (id: string): Promise<CaseState> => {
+  const { db } = clinic.context;
+  const row = await db.getRepository(caseEntity).findOneByOrFail({ id });
+  return (await foldOf(db.manager, row, await entriesOf(db.manager, id), 'Europe/Madrid'))!;
+};
+const read = (id: string, step: string, value: number): SentEntry => ({
+  ...clinic.entry('measure.read', 'measure', { step, side: 'right', value, instrument: 'tape' }),
+  case: id,
+});
+const sized = (id: string, body: BodyOf<'size.chosen'>): SentEntry => ({
+  ...clinic.entry('size.chosen', 'size', body),
+  case: id,
+});
+
+/** A case ordered and measured. */
+async function ready(): Promise<string> {
+  const id = v7();
+  await send(clinic.opened(id));
+  await send({ ...clinic.entry('order.given', 'screen', soundOrder, { expects: null }), case: id });
+  for (const [step, values] of [
+    ['girth-above', [444, 446]],
+    ['girth-below', [347, 349]],
+  ] as const)
+    for (const value of values) expect((await send(read(id, step, value))).status).toBe(201);
+  return id;
+}
+
+test('what the core computes from the same entries is taken, whatever else is claimed is refused with its place', async () => {
+  const id = await ready();
+  const body = decideSize(await stateOf(id))!;
+  for (const [change, at] of [
+    [{ size: 'XXXL', reason: 'there is one' }, 'body.size'],
+    [{ probability: 1 }, 'body.probability'],
+    [{ engine: 99 }, 'body.engine'],
+    [{ madeFrom: [v7()] }, 'body.madeFrom'],
+    [{ programme: 'a'.repeat(64) }, 'body.programme'],
+  ] as const) {
+    const answer = await send(sized(id, { ...body, ...change } as BodyOf<'size.chosen'>));
+    expect([answer.status, answer.body.faults.map((fault: { at: string }) => fault.at)]).toEqual([
+      422,
+      expect.arrayContaining([at]),
+    ]);
+  }
+  expect((await send(sized(id, body))).status).toBe(201);
+  const stops = await stopsFor(clinic, id);
+  const choose = (change: Partial<BodyOf<'set.stops-chosen'>>) =>
+    send({
+      ...clinic.entry('set.stops-chosen', 'set', { ...stops, ...change }, { expects: null }),
+      case: id,
+    });
+  expect((await choose({ ordered: { extension: 0, flexion: 140 } })).body.faults[0].at).toBe('body.ordered');
+  expect((await choose({ lost: { extension: 3, flexion: 3 } })).body.faults[0].at).toBe('body.lost');
+  expect((await choose({})).status).toBe(201);
+});
+
+test('a choice made while the server was away is computed again on arrival: otherwise, it is kept and not in force', async () => {
+  const id = await ready();
+  const here = await stateOf(id);
+  const first = sized(id, decideSize(here)!);
+  expect((await send(first)).status).toBe(201);
+  // away, somebody chooses again from what they have; here, the leg is measured anew
+  const away = sized(id, decideSize(here, { size: here.sizing.chart.sizes[0], reason: 'lean' })!);
+  for (const [step, value] of [
+    ['girth-above', 520],
+    ['girth-above', 520],
+    ['girth-above', 520],
+  ] as const)
+    await send(read(id, step, value));
+  const answer = await send(away);
+  expect(answer.status).toBe(201);
+  const computed = decideSize(await stateOf(id), { size: here.sizing.chart.sizes[0], reason: 'lean' });
+  expect(answer.body.entry.otherwise).toEqual(JSON.parse(JSON.stringify(computed)));
+  const state = await stateOf(id);
+  expect(state.sizing.chosen?.entry).toBe(first.id);
+  expect(state.lines.at(-1)).toMatchObject({ status: 'not-in-force', entry: { id: away.id } });
+  // sent twice it is one, with the same answer
+  const again = await send(away);
+  expect([again.status, again.body.entry]).toEqual([200, answer.body.entry]);
+  // and the browser's fold of what it is sent is the same
+  const { body } = await (await clinic.as('orthotist')).get(`/api/cases/${id}/entries`).expect(200);
+  expect(
+    foldCase(body.entries, { programme: state.programme, model: state.model, zone: 'Europe/Madrid' })?.sizing
+      .chosen?.entry,
+  ).toBe(first.id);
+});
+
+test('a fact of another brace is none of this case; one outside what the model has is taken and marked', async () => {
+  const id = await ready();
+  for (const [kind, stage, body] of [
+    ['measure.read', 'measure', { step: 'girth-waist', side: 'right', value: 900, instrument: 'tape' }],
+    ['measure.read', 'measure', { step: 'girth-above', side: 'midline', value: 400, instrument: 'tape' }],
+    ['check.recorded', 'check', { check: 'chin-in-piece', seen: true }],
+    ['strap.done', 'strap', { step: 'tighten-belt', pass: 1 }],
+    ['shape.pad', 'shape', { pad: 'no-such-pad', done: 'placed' }],
+  ] as const) {
+    const answer = await send({ ...clinic.entry(kind, stage, body as never), case: id });
+    expect([kind, answer.status]).toEqual([kind, 422]);
+  }
+  const foreign = { extension: 7, flexion: 88 };
+  const fitted = await send({
+    ...clinic.entry('set.stops-fitted', 'set', { medial: foreign, lateral: foreign, moved: true }),
+    case: id,
+  });
+  expect(fitted.status).toBe(201);
+  const state = await stateOf(id);
+  expect(state.lines.at(-1)).toMatchObject({ outside: true, status: 'live' });
+  expect(state.setting.fitted?.medial).toEqual(foreign);
+});
+
+test('a signature under open checks is refused', async () => {
+  const id = await ready();
+  const state = await stateOf(id);
+  const answer = await send({
+    ...clinic.entry('check.signed', 'check', {
+      result: 'pass',
+      madeFrom: [],
+      programme: state.programmePin.hash,
+      engine: 1,
+    }),
+    case: id,
+  });
+  expect([answer.status, answer.body.detail]).toEqual([422, expect.stringMatching(/every check answered/)]);
+});
+
+test('reception takes back its own visit, and nobody else’s', async () => {
+  const id = await ready();
+  const marga = await clinic.as('reception');
+  const post = (entry: SentEntry) => marga.post(`/api/cases/${id}/entries`).send(entry);
+  const visit = (role: 'reception' | 'orthotist') => ({
+    ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }, {}, role),
+    case: id,
+  });
+  const [own, other] = [visit('reception'), visit('orthotist')];
+  await post(own).expect(201);
+  await send(other);
+  const back = (of: string) =>
+    post({
+      ...clinic.entry('record.withdrawn', 'case', {}, { replaces: of, reason: 'moved' }, 'reception'),
+      case: id,
+    });
+  await back(own.id).expect(201);
+  await back(other.id).expect(403);
+  const [reading] = (await stateOf(id)).measuring.inputs;
+  await back(reading!).expect(403);
+});
+
+test('reception sees that a fitting is stopped and when somebody comes, and nothing that was found or chosen', async () => {
+  const id = await ready();
+  await send({
+    ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }),
+    case: id,
+  });
+  await send(sized(id, decideSize(await stateOf(id))!));
+  await send({
+    ...clinic.entry('screen.looked', 'screen', { answers: [{ finding: 'calf-swollen', present: true }] }),
+    case: id,
+  });
+  for (const path of ['/api/bench', '/api/cases']) {
+    const seen = (await (await clinic.as('reception')).get(path).expect(200)).body.cases.find(
+      (row: { case: string }) => row.case === id,
+    );
+    expect(seen).toMatchObject({ blocked: true, blockedBy: null, size: null, personName: 'Iria Castrelo' });
+    expect(seen.ribbon.buckles.map(({ kind }: { kind: string }) => kind)).toEqual(['R']);
+    expect(JSON.stringify(seen)).not.toMatch(/calf|window|stops|minutes/);
+    const whole = (await (await clinic.as('orthotist')).get(path).expect(200)).body.cases.find(
+      (row: { case: string }) => row.case === id,
+    );
+    expect(whole).toMatchObject({ blocked: true, blockedBy: 'calf-swollen' });
+  }
+});
+
+test('the bench sends the days it shows and what is due next, of a plan that runs for months too', async () => {
+  const id = v7();
+  await send(clinic.opened(id));
+  await send({
+    ...clinic.entry(
+      'order.given',
+      'screen',
+      { ...soundOrder, protective: false, trouble: 'take-off' },
+      { expects: null },
+    ),
+    case: id,
+  });
+  const today = dayOf(clinic.context.now().toISOString(), 'Europe/Madrid');
+  await send({
+    ...clinic.entry(
+      'wear.planned',
+      'wear',
+      { kind: 'growing', from: today, firstDay: 5, grow: 5, everyDays: 7, ceiling: 1440 },
+      { expects: null },
+    ),
+    case: id,
+  });
+  const { body } = await (await clinic.as('orthotist')).get('/api/bench').expect(200);
+  const shown = body.cases.find((row: { case: string }) => row.case === id);
+  const wear = shown.ribbon.buckles.filter(({ kind }: { kind: string }) => kind === 'W');
+  expect(wear.length).toBeGreaterThanOrEqual(2);
+  expect(wear.length).toBeLessThanOrEqual(4);
+});

@@ -5,22 +5,14 @@ import type { OwnRepeatability } from '@estribo/core/measuring';
 import type { Pin, Stage } from '@estribo/core/programmes';
 import type { SizeMatch } from '@estribo/core/sizing';
 import type { Region, Side } from '@estribo/core/anatomy';
-import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { AwayError, call } from './http';
-import { Outbox, type Posted } from './outbox';
-
-export interface SignedIn {
-  id: string;
-  name: string;
-  role: Role;
-}
-
-export interface Session {
-  user: SignedIn | null;
-  clinic: { name: string; zone: string };
-}
+import { call } from './http';
+import type { Posted } from './machine';
+import { Outbox } from './outbox';
+import { queries } from './queries';
+import { fetchSession, type SignedIn } from './session';
 
 export interface Person {
   id: string;
@@ -39,6 +31,8 @@ export interface CaseSummary {
   region: Region;
   side: Side;
   stage: Stage;
+  blocked: boolean;
+  /** which finding blocks, for those who may read it */
   blockedBy: string | null;
   size: string | null;
   firstVisit: string | null;
@@ -69,26 +63,24 @@ export interface ListedModel extends Pin {
   retired: boolean;
 }
 
-export const queries = new QueryClient({
-  defaultOptions: {
-    queries: {
-      retry: (count, error) => error instanceof AwayError && count < 2,
-      staleTime: 10_000,
-    },
-  },
-});
-
 export const entriesKey = (caseId: string) => ['case', caseId, 'entries'] as const;
+
+/** The entries of a case that are here. */
+export interface HeldEntries {
+  entries: AnyRecordedEntry[];
+  /** up to this seq everything the server has is here; after it there may be gaps */
+  whole: number;
+}
 
 /** Puts an entry the server has among those of its case. */
 export function keepEntry(entry: AnyRecordedEntry): void {
-  queries.setQueryData<AnyRecordedEntry[]>(entriesKey(entry.case), (known) =>
-    known?.some(({ id }) => id === entry.id)
-      ? known
-      : [...(known ?? []), entry].sort((a, b) => a.seq - b.seq),
-  );
-  const held = queries.getQueryData<AnyRecordedEntry[]>(entriesKey(entry.case)) ?? [];
-  if (held.length < entry.seq) void queries.invalidateQueries({ queryKey: entriesKey(entry.case) });
+  const held = queries.getQueryData<HeldEntries>(entriesKey(entry.case)) ?? { entries: [], whole: 0 };
+  const known = held.entries.some(({ id }) => id === entry.id);
+  queries.setQueryData<HeldEntries>(entriesKey(entry.case), {
+    entries: known ? held.entries : [...held.entries, entry].sort((a, b) => a.seq - b.seq),
+    whole: entry.seq === held.whole + 1 ? entry.seq : held.whole,
+  });
+  if (entry.seq > held.whole + 1) void queries.invalidateQueries({ queryKey: entriesKey(entry.case) });
 }
 
 export const outbox = new Outbox({
@@ -104,9 +96,11 @@ export const outbox = new Outbox({
 export const useSession = () =>
   useQuery({
     queryKey: ['session'],
-    queryFn: () => call<Session>('GET', '/session'),
+    queryFn: fetchSession,
     staleTime: 60_000,
     refetchOnWindowFocus: true,
+    // a server that has yet to hear of a sign-out is told as soon as it answers
+    refetchInterval: ({ state }) => (state.data?.untold ? 5_000 : false),
   });
 
 /** The one who is signed in; screens behind the sign-in have one. */
@@ -132,6 +126,17 @@ export function useToday(): string {
 }
 
 export const useSending = () => useSyncExternalStore(outbox.subscribe, () => outbox.sending);
+
+/** How many things of other people wait on this machine. */
+export function usePostedOfOthers(): { name: string; count: number }[] {
+  const user = useSession().data?.user?.id;
+  const [others, setOthers] = useState<{ name: string; count: number }[]>([]);
+  useEffect(() => {
+    const watching = liveQuery(() => outbox.ofOthers(user)).subscribe(setOthers);
+    return () => watching.unsubscribe();
+  }, [user]);
+  return others;
+}
 
 const none: Posted[] = [];
 

@@ -15,30 +15,47 @@ export class RefusedError extends Error {
   }
 }
 
+/** Nothing came of it, and it may be asked again: what follows says why. */
+export class UnansweredError extends Error {}
+
 /** No answer came: the server or the network is away. */
-export class AwayError extends Error {}
+export class AwayError extends UnansweredError {}
+
+/** The server asks for patience: a row is held, or its database does not answer. */
+export class BusyError extends UnansweredError {}
+
+/** The server failed on this one. */
+export class FailedError extends UnansweredError {}
 
 /**
  * Calls the server.
- * @throws RefusedError with the problem's body, AwayError when nobody answers or the server is out of order
+ * @param writer whose session it must be: in anybody else's the server refuses it
+ * @throws RefusedError with the problem's body, UnansweredError when nobody answers, or not now
  */
 export async function call<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
+  writer?: string,
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(writer === undefined ? {} : { 'Estribo-Writer': writer }),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       credentials: 'same-origin',
     });
   } catch {
     throw new AwayError();
   }
-  if (response.status >= 500) throw new AwayError();
+  if (response.status === 503) throw new BusyError();
+  // a proxy that does not reach the server
+  if (response.status === 502 || response.status === 504) throw new AwayError();
+  if (response.status >= 500) throw new FailedError();
   const answer: unknown = response.status === 204 ? undefined : await response.json().catch(() => undefined);
   if (response.ok) return answer as T;
   const problem = answer as ProblemBody | undefined;

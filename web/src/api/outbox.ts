@@ -1,84 +1,134 @@
 import type { AnyEntry, AnyRecordedEntry } from '@estribo/core/logbook';
-import { Dexie, type EntityTable } from 'dexie';
-import { AwayError, call, RefusedError, type ProblemBody } from './http';
+import { v7 } from 'uuid';
+import { AwayError, BusyError, call, FailedError, RefusedError } from './http';
+import { machine, type Posted } from './machine';
 
-/** Something written here that the server has not answered yet, or has refused. */
-export interface Posted {
-  /** place in the order of writing */
-  n: number;
-  /** whose it is: it is sent only while that user is signed in */
-  user: string;
-  method: 'POST' | 'PUT';
-  path: string;
-  body: unknown;
-  /** the case an entry belongs to */
-  caseId: string;
-  state: 'waiting' | 'refused';
-  problem?: ProblemBody;
-}
-
-/** What the outbox is doing: shown on every screen. */
-export type Sending = 'idle' | 'sending' | 'away' | 'signed-out';
+/**
+ * What the outbox is doing: shown on every screen. `failed`: the server failed on one of the things that wait;
+ * `busy`: it asks for patience with one; both are asked again, and the rest goes on.
+ */
+export type Sending = 'idle' | 'sending' | 'away' | 'busy' | 'failed' | 'signed-out';
 
 export interface OutboxHooks {
   /** the server has an entry */
   taken: (entry: AnyRecordedEntry) => void;
   /** nothing is left to send */
   emptied: () => void;
+  /** nobody is signed in any more, or somebody else */
   signedOut: () => void;
 }
 
-const longestWait = 10_000;
+/** Whoever writes: their id and their name. */
+export interface Writer {
+  id: string;
+  name: string;
+}
+
+/** How long to wait before the same is asked again: longer each time, up to the last. */
+const pauses = {
+  away: { first: 500, last: 10_000 },
+  busy: { first: 1000, last: 10_000 },
+  failed: { first: 2000, last: 300_000 },
+};
+const idleRest = 10_000;
+
+/** What must be taken in its order: the entries of one case; each other thing for itself. */
+const laneOf = ({ caseId, path }: Posted): string => caseId || path;
+
+/** A case is opened for a person: the person goes first. */
+function leanOn({ body }: Posted): string | undefined {
+  const entry = body as Partial<AnyEntry>;
+  return entry.kind === 'case.opened' ? `/people/${entry.body!.person}` : undefined;
+}
+
+/** A lane in which the server failed or was busy, and when it is asked again. */
+interface Pause {
+  until: number;
+  wait: number;
+  why: 'busy' | 'failed';
+}
 
 /**
- * The one way anything is written: into IndexedDB first, then to the server, in the order of writing. A
- * reload or a server that is away loses nothing. Over several tabs one of them sends at a time.
+ * The one way anything of a case is written: into IndexedDB first, then to the server, in the order of
+ * writing within a case. A reload or a server that is away loses nothing. Each person's things wait for that
+ * person, and over several tabs one of them sends at a time.
  */
 export class Outbox {
-  private readonly db = new Dexie('estribo-outbox') as Dexie & { posted: EntityTable<Posted, 'n'> };
   private readonly listeners = new Set<() => void>();
   private readonly bell =
     typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('estribo-outbox');
   private wake = () => {};
-  private user: string | undefined;
   sending: Sending = 'idle';
 
   constructor(private readonly hooks: OutboxHooks) {
-    this.db.version(1).stores({ posted: '++n, [user+state], caseId' });
     this.bell?.addEventListener('message', () => this.wake());
   }
 
-  /** What waits or was refused, by order of writing. */
+  /** What waits of a person or was not taken, by order of writing. */
   list = (user: string, caseId?: string): Promise<Posted[]> =>
-    this.db.posted
-      .orderBy('n')
-      .filter((item) => item.user === user && (caseId === undefined || item.caseId === caseId))
-      .toArray();
+    machine.posted
+      .where({ user })
+      .filter((item) => caseId === undefined || item.caseId === caseId)
+      .sortBy('n');
+
+  /** How many things wait here of the other people who have used this machine, by name. */
+  ofOthers = async (user: string | undefined): Promise<{ name: string; count: number }[]> => {
+    const others = await machine.posted.filter((item) => item.user !== user).toArray();
+    const counts = new Map<string, { name: string; count: number }>();
+    for (const { user: id, userName } of others) {
+      const before = counts.get(id);
+      counts.set(id, { name: userName || before?.name || '', count: (before?.count ?? 0) + 1 });
+    }
+    return [...counts.values()];
+  };
 
   /** Lays something in the box; done when it would survive a reload. */
   async post(item: Omit<Posted, 'n' | 'state'>): Promise<void> {
-    await this.db.posted.add({ ...item, state: 'waiting' });
+    await machine.posted.add({ ...item, state: 'waiting' });
     this.ring();
   }
 
-  postEntry = (entry: AnyEntry): Promise<void> =>
+  postEntry = (entry: AnyEntry, writer: Writer): Promise<void> =>
     this.post({
       user: entry.by,
+      userName: writer.name,
       method: 'POST',
       path: `/cases/${entry.case}/entries`,
       body: entry,
       caseId: entry.case,
     });
 
-  /** Gives up something refused. */
-  async discard(n: number): Promise<void> {
-    await this.db.posted.delete(n);
+  /** Sends what was not taken once more as it is, or something else in its place. */
+  async resend(n: number, body?: unknown): Promise<void> {
+    await machine.posted.update(n, {
+      ...(body === undefined ? {} : { body }),
+      state: 'waiting',
+      problem: undefined,
+    });
     this.ring();
   }
 
-  /** Puts something else in the place of what was refused, to be sent. */
-  async resend(n: number, body: unknown): Promise<void> {
-    await this.db.posted.update(n, { body, state: 'waiting', problem: undefined });
+  /** Gives up what was not taken: it is gone from here, and that it is, and why, is told to the server. */
+  async giveUp({ n, user, userName, caseId, body, path, problem }: Posted, reason: string): Promise<void> {
+    const { id = v7(), kind = path } = body as Partial<AnyEntry>;
+    await machine.transaction('rw', machine.posted, async () => {
+      await machine.posted.delete(n);
+      await machine.posted.add({
+        user,
+        userName,
+        method: 'POST',
+        path: '/unsent',
+        body: {
+          id,
+          ...(caseId ? { case: caseId } : {}),
+          kind: kind.slice(0, 40),
+          problem: (problem?.detail ?? '').slice(0, 800),
+          reason: reason.slice(0, 400),
+        },
+        caseId: '',
+        state: 'waiting',
+      });
+    });
     this.ring();
   }
 
@@ -98,15 +148,14 @@ export class Outbox {
     for (const listener of this.listeners) listener();
   }
 
-  /** Sends for a user until told to stop. */
+  /** Sends for a person until told to stop. */
   start(user: string): () => void {
-    this.user = user;
     const over = new AbortController();
     const awake = () => this.wake();
     addEventListener('online', awake);
-    const work = () => this.work(over.signal);
+    const work = () => this.work(user, over.signal);
     const locks: LockManager | undefined = navigator.locks;
-    void (locks ? locks.request('estribo-outbox', { signal: over.signal }, work) : work()).catch(
+    void (locks ? locks.request(`estribo-outbox ${user}`, { signal: over.signal }, work) : work()).catch(
       (error: unknown) => {
         if (!over.signal.aborted) throw error;
       },
@@ -127,44 +176,78 @@ export class Outbox {
       };
     });
 
-  private async work(over: AbortSignal): Promise<void> {
-    let wait = 500;
+  private async work(user: string, over: AbortSignal): Promise<void> {
+    const paused = new Map<string, Pause>();
+    let wait = pauses.away.first;
     while (!over.aborted) {
-      const next = await this.db.posted.where({ user: this.user!, state: 'waiting' }).first();
+      const waiting = await machine.posted.where({ user, state: 'waiting' }).sortBy('n');
       if (over.aborted) return;
-      if (!next) {
+      if (waiting.length === 0) {
         this.say('idle');
-        await this.rest(longestWait);
+        await this.rest(idleRest);
         continue;
       }
-      const result = await this.send(next);
+      const next = nextToSend(waiting, paused);
+      if (!next) {
+        const open = [...paused.values()];
+        this.say(open.some(({ why }) => why === 'failed') ? 'failed' : 'busy');
+        await this.rest(Math.max(50, Math.min(...open.map(({ until }) => until)) - Date.now()));
+        continue;
+      }
+      const lane = laneOf(next);
+      const result = await this.send(next, paused.size > 0);
       if (result === 'done') {
-        wait = 500;
-        if ((await this.db.posted.where({ user: this.user!, state: 'waiting' }).count()) === 0)
-          this.hooks.emptied();
-        continue;
+        wait = pauses.away.first;
+        paused.delete(lane);
+        if ((await machine.posted.where({ user, state: 'waiting' }).count()) === 0) this.hooks.emptied();
+      } else if (result === 'busy' || result === 'failed') {
+        const { first, last } = pauses[result];
+        const before = paused.get(lane);
+        const pause = before?.why === result ? Math.min(last, before.wait * 2) : first;
+        paused.set(lane, { until: Date.now() + pause, wait: pause, why: result });
+      } else {
+        this.say(result);
+        if (result === 'signed-out') this.hooks.signedOut();
+        await this.rest(wait);
+        wait = Math.min(pauses.away.last, wait * 2);
       }
-      this.say(result);
-      if (result === 'signed-out') this.hooks.signedOut();
-      await this.rest(wait);
-      wait = Math.min(longestWait, wait * 2);
     }
   }
 
-  private async send(item: Posted): Promise<'done' | 'away' | 'signed-out'> {
-    if (this.sending !== 'away') this.say('sending');
+  private async send(
+    item: Posted,
+    others: boolean,
+  ): Promise<'done' | 'away' | 'busy' | 'failed' | 'signed-out'> {
+    // what is said of one that the server failed on stays said while others are sent
+    if (this.sending !== 'away' && !others) this.say('sending');
     try {
-      const answer = await call<{ entry?: AnyRecordedEntry }>(item.method, item.path, item.body);
+      const answer = await call<{ entry?: AnyRecordedEntry }>(item.method, item.path, item.body, item.user);
       if (answer.entry) this.hooks.taken(answer.entry);
-      await this.db.posted.delete(item.n);
+      await machine.posted.delete(item.n);
       return 'done';
     } catch (error) {
+      if (error instanceof BusyError) return 'busy';
+      if (error instanceof FailedError) return 'failed';
       if (error instanceof AwayError) return 'away';
       if (!(error instanceof RefusedError)) throw error;
       if (error.problem.status === 401) return 'signed-out';
-      if (error.problem.status === 429) return 'away';
-      await this.db.posted.update(item.n, { state: 'refused', problem: error.problem });
+      if (error.problem.status === 429) return 'busy';
+      await machine.posted.update(item.n, { state: 'unsent', problem: error.problem });
       return 'done';
     }
   }
+}
+
+/** The first thing of a lane that is not paused, whose person, if it opens a case, is not waiting itself. */
+function nextToSend(waiting: readonly Posted[], paused: ReadonlyMap<string, Pause>): Posted | undefined {
+  const now = Date.now();
+  const behind = new Set<string>();
+  return waiting.find((item) => {
+    const lane = laneOf(item);
+    const lean = leanOn(item);
+    const free =
+      !behind.has(lane) && (lean === undefined || !behind.has(lean)) && (paused.get(lane)?.until ?? 0) <= now;
+    behind.add(lane);
+    return free;
+  });
 }

@@ -2,7 +2,8 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
-import { outbox, queries, useSession } from '../api/clinic';
+import { outbox, useSession } from '../api/clinic';
+import { queries } from '../api/queries';
 import { locale } from '../messages';
 import { Loading } from '../parts/loading';
 import { Bench } from '../bench/bench';
@@ -17,6 +18,9 @@ const NewCase = lazy(() => import('../cases/new-case'));
 const Catalogue = lazy(() => import('../catalogue/catalogue'));
 const ModelPage = lazy(() => import('../catalogue/model-page'));
 const FamilyPage = lazy(() => import('../catalogue/family-page'));
+const SetUp = lazy(() => import('../clinic/set-up'));
+const OwnPassword = lazy(() => import('../clinic/own-password'));
+const ClinicPage = lazy(() => import('../clinic/clinic-page'));
 const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
 const loadCaseFrame = () => import('../case/case-frame');
 const CaseFrame = lazy(loadCaseFrame);
@@ -41,11 +45,14 @@ function Screens() {
       <Suspense fallback={<Loading away={false} />}>
         <Routes>
           <Route path="/sign-in" element={<SignIn />} />
+          <Route path="/set-up" element={<SetUp />} />
           <Route element={<SignedIn />}>
             <Route element={<Shell />}>
               <Route path="/bench" element={<Bench />} />
               <Route path="/cases" element={<Cases />} />
               <Route path="/cases/new" element={<NewCase />} />
+              <Route path="/password" element={<OwnPassword />} />
+              <Route path="/clinic" element={<ClinicPage />} />
               <Route path="/catalogue" element={<Catalogue />} />
               <Route path="/catalogue/families/:hash" element={<FamilyPage />} />
               <Route path="/catalogue/:modelId" element={<ModelPage />} />

@@ -1,11 +1,15 @@
 import { kinds, type AnyEntry } from '@estribo/core/logbook';
-import { CloudOff, UploadCloud } from 'lucide-react';
+import { CloudOff, TriangleAlert, UploadCloud } from 'lucide-react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
-import { outbox, usePosted, useSending } from '../api/clinic';
-import type { Posted } from '../api/outbox';
+import { outbox, usePosted, usePostedOfOthers, useSending } from '../api/clinic';
+import type { Posted } from '../api/machine';
+import type { Sending } from '../api/outbox';
 import { t } from '../messages';
 import { Button } from '../parts/button';
+import { Dialog } from '../parts/dialog';
+import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { color, size } from './tokens';
@@ -19,43 +23,136 @@ const Said = styled.span`
   margin-right: 16px;
 `;
 
+const icons: Record<Sending, typeof CloudOff> = {
+  idle: UploadCloud,
+  sending: UploadCloud,
+  away: CloudOff,
+  'signed-out': CloudOff,
+  busy: UploadCloud,
+  failed: TriangleAlert,
+};
+
 /** What waits to be sent, and why; nothing when all is sent. */
 export function OutboxState() {
   const waiting = usePosted().filter(({ state }) => state === 'waiting').length;
   const sending = useSending();
   if (waiting === 0) return <Said as="span" role="status" style={{ marginRight: 0 }} />;
-  const away = sending === 'away' || sending === 'signed-out';
+  const Icon = icons[sending];
   return (
     <Said role="status">
-      {away ? <CloudOff size={16} aria-hidden /> : <UploadCloud size={16} aria-hidden />}
-      {away ? t('outbox.away', { count: waiting }) : t('outbox.sending', { count: waiting })}
+      <Icon size={16} aria-hidden />
+      {t(`outbox.${sending === 'idle' ? 'sending' : sending}`, { count: waiting })}
     </Said>
   );
 }
 
-/** What the server would not take: why, and what can be done. */
-export function OutboxRefused({ caseId }: { caseId?: string }) {
-  const refused = usePosted(caseId).filter(({ state }) => state === 'refused');
-  return refused.map((item) => (
-    <Notice key={item.n} tone="stop" live>
-      <Stack $gap={8}>
-        <b>{t('outbox.refused')}</b>
-        <span>{item.problem?.detail}</span>
-        <Row>
-          {item.problem?.status === 409 && (
-            <Button look="stop" onPress={() => void sendAgain(item)}>
-              {t('outbox.sendAnyway')}
-            </Button>
-          )}
-          <Button onPress={() => void outbox.discard(item.n)}>{t('outbox.giveUp')}</Button>
-        </Row>
-      </Stack>
+/** What waits here of other people: whose, and when it will go. */
+export function OutboxOfOthers() {
+  const others = usePostedOfOthers();
+  return others.map(({ name, count }, i) => (
+    <Notice key={name || i} tone="plain">
+      {t('outbox.ofOthers', { count, name: name || t('outbox.somebody') })}
     </Notice>
   ));
 }
 
+/** What the server would not take: why, and what can be done. */
+export function OutboxUnsent({ caseId }: { caseId?: string }) {
+  const unsent = usePosted(caseId).filter(({ state }) => state === 'unsent');
+  return unsent.map((item) => <Unsent key={item.n} item={item} />);
+}
+
+function Unsent({ item }: { item: Posted }) {
+  const [shown, show] = useState<'text' | 'giveUp'>();
+  return (
+    <Notice tone="stop" live>
+      <Stack $gap={8}>
+        <b>{t('outbox.unsent')}</b>
+        <span>{item.problem?.detail}</span>
+        <Row>
+          {item.problem?.status === 409 ? (
+            <Button look="stop" onPress={() => void sendOnTop(item)}>
+              {t('outbox.sendOnTop')}
+            </Button>
+          ) : (
+            <Button look="stop" onPress={() => void outbox.resend(item.n)}>
+              {t('outbox.sendAgain')}
+            </Button>
+          )}
+          <Button onPress={() => show('text')}>{t('outbox.copyOut')}</Button>
+          <Button look="quiet" onPress={() => show('giveUp')}>
+            {t('outbox.giveUp')}
+          </Button>
+        </Row>
+      </Stack>
+      {shown === 'text' && <UnsentText item={item} onClose={() => show(undefined)} />}
+      {shown === 'giveUp' && <GiveUp item={item} onClose={() => show(undefined)} />}
+    </Notice>
+  );
+}
+
+/** What was written, as it would be sent: to be kept somewhere else. */
+function UnsentText({ item, onClose }: { item: Posted; onClose: () => void }) {
+  const text = JSON.stringify(item.body, null, 2);
+  const [copied, setCopied] = useState(false);
+  // without a secure connection a browser has no clipboard to write to
+  const clipboard: Clipboard | undefined = navigator.clipboard;
+  return (
+    <Dialog title={t('outbox.textTitle')} onClose={onClose}>
+      <Field label={t('outbox.text')} value={text} isReadOnly lines={10} />
+      <Row>
+        {clipboard && (
+          <Button
+            look="main"
+            onPress={() =>
+              void clipboard.writeText(text).then(
+                () => setCopied(true),
+                () => {},
+              )
+            }
+          >
+            {t('outbox.copy')}
+          </Button>
+        )}
+        <Button onPress={onClose}>{t('common.close')}</Button>
+        <span role="status">{copied && t('outbox.copied')}</span>
+      </Row>
+    </Dialog>
+  );
+}
+
+function GiveUp({ item, onClose }: { item: Posted; onClose: () => void }) {
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const giveUp = () => {
+    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
+    void outbox.giveUp(item, reason.trim()).then(onClose);
+  };
+  return (
+    <Dialog title={t('outbox.giveUpTitle')} onClose={onClose}>
+      <p>{t('outbox.giveUpWhat')}</p>
+      <Field
+        label={t('record.reason')}
+        value={reason}
+        onChange={setReason}
+        problem={problem}
+        autoFocus
+        maxLength={400}
+      />
+      <Row>
+        <Button look="main" onPress={giveUp}>
+          {t('outbox.giveUp')}
+        </Button>
+        <Button look="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+    </Dialog>
+  );
+}
+
 /** The same intent once more, following the one that is in force now. */
-async function sendAgain(item: Posted): Promise<void> {
+async function sendOnTop(item: Posted): Promise<void> {
   const entry = item.body as AnyEntry;
   const inForce = item.problem?.inForce as { id: string } | null | undefined;
   await outbox.resend(item.n, {

@@ -3,11 +3,13 @@ import { Contrast, LogOut } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { queries, useUser } from '../api/clinic';
-import { call } from '../api/http';
+import { useUser } from '../api/clinic';
+import { signOut } from '../api/session';
 import { named, t } from '../messages';
 import { IconButton } from '../parts/button';
-import { OutboxRefused, OutboxState } from './outbox-state';
+import { Stack } from '../parts/layout';
+import { NotSecure } from './not-secure';
+import { OutboxOfOthers, OutboxState, OutboxUnsent } from './outbox-state';
 import { useTheme } from './preferences';
 import { color, size } from './tokens';
 
@@ -75,17 +77,27 @@ const FindLink = styled(NavLink)`
   }
 `;
 
+const Own = styled(NavLink)`
+  color: ${color('ink')};
+  text-decoration: none;
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  &:hover {
+    text-decoration: underline;
+  }
+`;
+
 /** The frame of every screen that is no case. */
 export function Shell() {
   const user = useUser();
   const navigate = useNavigate();
   const [theme, nextTheme] = useTheme();
   const [leaving, setLeaving] = useState(false);
-  const signOut = async () => {
+  const leave = async () => {
     setLeaving(true);
     try {
-      await call('DELETE', '/session');
-      queries.clear();
+      await signOut();
       await navigate('/sign-in');
     } finally {
       setLeaving(false);
@@ -99,29 +111,30 @@ export function Shell() {
           <Tab to="/bench">{t('nav.bench')}</Tab>
           <Tab to="/cases">{t('nav.cases')}</Tab>
           {may(user.role, 'catalogue.read') && <Tab to="/catalogue">{t('nav.catalogue')}</Tab>}
+          {may(user.role, 'users.read') && <Tab to="/clinic">{t('nav.clinic')}</Tab>}
         </nav>
         <Right>
           <OutboxState />
           <FindLink to="/cases?find">
             {t('nav.find')} <kbd>/</kbd>
           </FindLink>
-          <span>
+          <Own to="/password" title={t('nav.password')}>
             {user.name}, {named('roles', user.role)}
-          </span>
+          </Own>
           <IconButton aria-label={t('nav.theme', { theme: named('themes', theme) })} onPress={nextTheme}>
             <Contrast size={18} aria-hidden />
           </IconButton>
-          <IconButton
-            aria-label={t('nav.signOut')}
-            isDisabled={leaving}
-            onPress={() => void signOut().catch(() => {})}
-          >
+          <IconButton aria-label={t('nav.signOut')} isDisabled={leaving} onPress={() => void leave()}>
             <LogOut size={18} aria-hidden />
           </IconButton>
         </Right>
       </Head>
       <div style={{ padding: '0 28px' }}>
-        <OutboxRefused />
+        <Stack $gap={8}>
+          <OutboxUnsent />
+          <OutboxOfOthers />
+          <NotSecure />
+        </Stack>
       </div>
       <Outlet />
     </>

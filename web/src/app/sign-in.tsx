@@ -1,17 +1,20 @@
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { useNavigate } from 'react-router';
+import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { queries, useSession, type Session } from '../api/clinic';
-import { call, RefusedError } from '../api/http';
+import { useSession } from '../api/clinic';
+import { RefusedError } from '../api/http';
+import { signIn } from '../api/session';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Notice } from '../parts/notice';
-import { Soft } from '../parts/layout';
+import { Soft, Stack } from '../parts/layout';
+import { NotSecure } from './not-secure';
+import { OutboxOfOthers } from './outbox-state';
 import { color } from './tokens';
 
-const Place = styled.main`
+export const Place = styled.main`
   min-height: 100vh;
   display: grid;
   grid-template-columns: 92px minmax(0, 400px);
@@ -21,14 +24,14 @@ const Place = styled.main`
   padding: 24px;
 `;
 
-const Fill = styled(Form)`
+export const Fill = styled(Form)`
   display: flex;
   flex-direction: column;
   gap: 16px;
 `;
 
 /** A strap with its buckle: the page's only ornament. */
-function StrapPicture() {
+export function StrapPicture() {
   return (
     <svg
       viewBox="0 0 92 520"
@@ -75,12 +78,7 @@ export function SignIn() {
     if (login.trim() === '' || password === '') return setProblem(t('signIn.both'));
     setBusy(true);
     try {
-      const session = await call<Session>('POST', '/session', {
-        login: login.trim().toLowerCase(),
-        password,
-      });
-      queries.clear();
-      queries.setQueryData(['session'], session);
+      await signIn(login, password);
       await navigate('/bench');
     } catch (error) {
       setProblem(error instanceof RefusedError ? error.problem.detail : t('common.away'));
@@ -88,6 +86,7 @@ export function SignIn() {
       setBusy(false);
     }
   };
+  if (data?.setUp) return <Navigate to="/set-up" replace />;
   return (
     <Place>
       <StrapPicture />
@@ -116,6 +115,7 @@ export function SignIn() {
             type="password"
             autoComplete="current-password"
           />
+          {data?.untold && <Notice tone="plain">{t('signIn.untold')}</Notice>}
           {problem && (
             <Notice tone="stop" live>
               {problem}
@@ -125,6 +125,10 @@ export function SignIn() {
             {t('signIn.signIn')}
           </Button>
         </Fill>
+        <Stack $gap={8} style={{ marginTop: 20 }}>
+          <OutboxOfOthers />
+          <NotSecure />
+        </Stack>
       </div>
     </Place>
   );

@@ -2,7 +2,8 @@ import type { Role } from '@estribo/core/access';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { queries, type CaseSummary } from '../api/clinic';
+import type { CaseSummary } from '../api/clinic';
+import { queries } from '../api/queries';
 import { Bench } from './bench';
 
 const summary = (personName: string, change: Partial<CaseSummary> = {}): CaseSummary => ({
@@ -15,6 +16,7 @@ const summary = (personName: string, change: Partial<CaseSummary> = {}): CaseSum
   region: 'leg',
   side: 'left',
   stage: 'review',
+  blocked: false,
   blockedBy: null,
   size: 'M',
   firstVisit: null,
@@ -94,7 +96,7 @@ test('a step of wearing that has passed is not late; one today is due', async ()
 });
 
 test('a blocked case says what blocks it', async () => {
-  await showBench([summary('Roi Teixeira', { stage: 'screen', blockedBy: 'calf-swollen' })]);
+  await showBench([summary('Roi Teixeira', { stage: 'screen', blocked: true, blockedBy: 'calf-swollen' })]);
   expect(screen.getByText(/Blocked: Calf over 3 cm thicker/)).toBeTruthy();
 });
 

@@ -1,12 +1,16 @@
 import { daysBetween, daysFrom } from '@estribo/core/calendar';
-import type { Buckle } from '@estribo/core/logbook';
+import { kinds, type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { useBench, useUser, type CaseSummary } from '../api/clinic';
+import { v7 } from 'uuid';
+import { outbox, useBench, useUser, useZone, type CaseSummary } from '../api/clinic';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
+import { Dialog } from '../parts/dialog';
+import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Soft } from '../parts/layout';
 import { printMinutes, printShortWeekday, printStops, printWeekday, printWindow } from '../parts/print';
@@ -238,8 +242,10 @@ function BenchRow({
   const percent = (days: number) => `${(Math.min(dayCount, Math.max(0, days)) / dayCount) * 100}%`;
   const mayOpen = may(user.role, 'record.read');
   const tone = late ? 'late' : next?.day === today ? 'today' : 'plain';
-  const said = summary.blockedBy
-    ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
+  const said = summary.blocked
+    ? summary.blockedBy
+      ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
+      : t('bench.blockedUnnamed')
     : next
       ? `${what(next)}${when(next.day, today)}`
       : t('bench.nothingPlanned', { stage: named('stages', summary.stage) });
@@ -264,7 +270,7 @@ function BenchRow({
         </p>
       </Who>
       <Lane $today={todayAt}>
-        <Said $tone={summary.blockedBy ? 'late' : tone}>{said}</Said>
+        <Said $tone={summary.blocked ? 'late' : tone}>{said}</Said>
         <Webbing aria-hidden />
         {summary.ribbon.worn.map((span) => {
           const [start, end] = [
@@ -318,6 +324,28 @@ function OneBuckle({
   const name = `${summary.personName}: ${buckles.map(what).join(', ')}${when(buckle.day, today)}`;
   const letters = [...new Set(buckles.map(({ kind }) => kind))].join('');
   const style = { left };
+  const [asked, ask] = useState(false);
+  const user = useUser();
+  const planned = buckle.planned;
+  if (!mayOpen && planned?.by === user.id)
+    return (
+      <>
+        <BuckleLink
+          as="button"
+          to=""
+          $tone={tone}
+          style={style}
+          aria-label={name}
+          title={name}
+          onClick={() => ask(true)}
+        >
+          <span aria-hidden>{letters}</span>
+        </BuckleLink>
+        {asked && (
+          <TakeBack title={name} caseId={summary.case} visit={planned.entry} onClose={() => ask(false)} />
+        )}
+      </>
+    );
   return mayOpen ? (
     <BuckleLink
       to={`/cases/${summary.case}/${buckle.stage}`}
@@ -334,6 +362,65 @@ function OneBuckle({
     <BuckleLink as="span" to="" $tone={tone} style={style} title={name}>
       <span>{letters}</span>
     </BuckleLink>
+  );
+}
+
+/** A visit that one has planned oneself is taken back, with the reason. */
+function TakeBack({
+  title,
+  caseId,
+  visit,
+  onClose,
+}: {
+  title: string;
+  caseId: string;
+  visit: string;
+  onClose: () => void;
+}) {
+  const user = useUser();
+  const zone = useZone();
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const takeBack = () => {
+    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
+    void outbox
+      .postEntry(
+        {
+          id: v7(),
+          case: caseId,
+          stage: 'case',
+          kind: 'record.withdrawn',
+          v: kinds['record.withdrawn'].v,
+          observedAt: new Date().toISOString(),
+          zone,
+          by: user.id,
+          body: {},
+          replaces: visit,
+          reason: reason.trim(),
+        },
+        user,
+      )
+      .then(onClose);
+  };
+  return (
+    <Dialog title={title} onClose={onClose}>
+      <Field
+        label={t('record.reason')}
+        value={reason}
+        onChange={setReason}
+        problem={problem}
+        autoFocus
+        maxLength={400}
+      />
+      <Row>
+        <Button look="main" onPress={takeBack}>
+          {t('bench.takeBack')}
+        </Button>
+        <Button look="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+    </Dialog>
   );
 }
 

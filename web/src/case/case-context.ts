@@ -9,7 +9,8 @@ import {
 } from '@estribo/core/logbook';
 import { createContext, useContext, useEffect } from 'react';
 import { v7 } from 'uuid';
-import { outbox, type SignedIn } from '../api/clinic';
+import { outbox } from '../api/clinic';
+import type { SignedIn } from '../api/session';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { FigureLayer } from '../figure/layer';
 
@@ -71,18 +72,21 @@ export async function writeEntry<K extends KindName>(
   { replaces, reason }: WriteOptions = {},
 ): Promise<string> {
   const id = v7();
-  await outbox.postEntry({
-    id,
-    case: state.case,
-    stage,
-    kind,
-    v: kinds[kind].v,
-    observedAt: new Date().toISOString(),
-    zone,
-    by: user.id,
-    body,
-    ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
-    ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
-  } as AnyEntry);
+  await outbox.postEntry(
+    {
+      id,
+      case: state.case,
+      stage,
+      kind,
+      v: kinds[kind].v,
+      observedAt: new Date().toISOString(),
+      zone,
+      by: user.id,
+      body,
+      ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
+      ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
+    } as AnyEntry,
+    user,
+  );
   return id;
 }

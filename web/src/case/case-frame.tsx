@@ -10,7 +10,7 @@ import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../app/preferences';
 import { useHotkeys } from '../app/hotkeys';
-import { OutboxState, OutboxRefused } from '../app/outbox-state';
+import { OutboxState, OutboxUnsent } from '../app/outbox-state';
 import { color, size } from '../app/tokens';
 import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
@@ -152,7 +152,7 @@ const lastVisit = (state: CaseState, today: string): Readonly<Record<string, num
   state.reviewing.visits.findLast(({ day, girths }) => day < today && Object.keys(girths).length > 0)
     ?.girths ?? {};
 
-function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: OpenCase; stage: Stage }) {
+function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { open: OpenCase; stage: Stage }) {
   const user = useUser();
   const zone = useZone();
   const today = useToday();
@@ -265,7 +265,12 @@ function OpenCaseFrame({ open: { state, person, waiting }, stage }: { open: Open
         </RecordPlace>
         <Work aria-label={named('stages', stage)}>
           <Stack $gap={12}>
-            <OutboxRefused caseId={state.case} />
+            <OutboxUnsent caseId={state.case} />
+            {holds === false && (
+              <Notice tone="stop" live>
+                {t('record.doesNotHold')}
+              </Notice>
+            )}
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>
               {state.stages[stage].status === 'not-covered' ? (

@@ -1,5 +1,5 @@
 import type { Side } from '@estribo/core/anatomy';
-import type { AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
+import { isKind, type AnyRecordedEntry, type CaseState, type RecordLine } from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
@@ -17,8 +17,25 @@ const sideOf = (side: Side): string => (side === 'midline' ? '' : named('side', 
 
 const listed = (...parts: (string | false | undefined)[]): string => parts.filter(Boolean).join(', ');
 
-/** An entry in words, short enough for one line of the record. */
-export function describeEntry(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
+/** A line of the record in words, short enough for one line of the screen. */
+export function describeEntry(
+  { entry, status }: Pick<RecordLine, 'entry' | 'status'>,
+  state: CaseState,
+  unit: LengthUnit,
+): Described {
+  return status === 'unreadable' || !isKind(entry.kind)
+    ? { title: t('entry.unreadable'), rest: String(entry.kind) }
+    : describe(entry, state, unit);
+}
+
+/** What the server computed in the place of a decision that is not in force. */
+export function describeOtherwise(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): string {
+  if (!entry.otherwise) return t('record.nothingComputed');
+  const { value } = describe({ ...entry, body: entry.otherwise } as AnyRecordedEntry, state, unit);
+  return value ?? '';
+}
+
+function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
   const stops = (hinge: HingeStops) => printStops(hinge);
   switch (entry.kind) {
     case 'case.opened':

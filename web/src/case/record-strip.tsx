@@ -1,5 +1,5 @@
 import type { CaseState, RecordLine } from '@estribo/core/logbook';
-import { kinds } from '@estribo/core/logbook';
+import { isKind, kinds } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { unitOf } from '@estribo/core/measuring';
 import { parseLength } from '@estribo/core/quantity';
@@ -16,7 +16,7 @@ import { Row, Small } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { unitSign } from '../parts/print';
 import { useWork } from './case-context';
-import { describeEntry } from './describe-entry';
+import { describeEntry, describeOtherwise } from './describe-entry';
 
 const Strip = styled.section`
   border-top: 1px solid ${color('line')};
@@ -65,16 +65,17 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
       <ul>
         {lines.slice(0, shown).map((line) => {
           const { entry, status } = line;
-          const said = describeEntry(entry, state, unit);
-          const struck = status === 'replaced' || status === 'withdrawn';
-          const at = new Date(entry.observedAt);
+          const said = describeEntry(line, state, unit);
+          const struck = status === 'replaced' || status === 'withdrawn' || status === 'not-in-force';
+          // when an entry was observed may be what cannot be read of it
+          const at = new Date(status === 'unreadable' ? entry.receivedAt : entry.observedAt);
           const isToday = date.format(at) === date.format(new Date(`${today}T12:00:00Z`));
           const correctable =
             status !== 'replaced' &&
             status !== 'withdrawn' &&
             entry.kind !== 'case.opened' &&
             entry.kind !== 'record.withdrawn' &&
-            may(user.role, kinds[entry.kind].permission);
+            may(user.role, isKind(entry.kind) ? kinds[entry.kind].permission : 'screening.override');
           const heir = line.heirs.at(-1);
           const words = (
             <>
@@ -92,6 +93,22 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
                 )}
                 {status === 'conflict' && (
                   <Small style={{ color: color('madder') }}> · {t('record.conflict')}</Small>
+                )}
+                {status === 'not-in-force' && (
+                  <Small style={{ color: color('madder') }}>
+                    {' '}
+                    · {t('record.notInForce', { computed: describeOtherwise(entry, state, unit) })}
+                  </Small>
+                )}
+                {line.outside && <Small style={{ color: color('madder') }}> · {t('record.outside')}</Small>}
+                {line.late && (
+                  <Small>
+                    {' '}
+                    ·{' '}
+                    {t('record.late', {
+                      at: `${date.format(new Date(entry.receivedAt))} ${time.format(new Date(entry.receivedAt))}`,
+                    })}
+                  </Small>
                 )}
                 {waiting.has(entry.id) && (
                   <Small>
@@ -125,31 +142,26 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
 }
 
 /** Another value in the place of a wrong one, or the entry taken out; both with the reason. */
-function Correction({
-  line: { entry },
-  state,
-  onClose,
-}: {
-  line: RecordLine;
-  state: CaseState;
-  onClose: () => void;
-}) {
+function Correction({ line, state, onClose }: { line: RecordLine; state: CaseState; onClose: () => void }) {
+  const { entry } = line;
   const { write, unit } = useWork();
   const [value, setValue] = useState('');
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
   const numeric =
-    entry.kind === 'measure.read' || (entry.kind === 'check.recorded' && entry.body.value !== undefined);
+    line.status !== 'unreadable' &&
+    (entry.kind === 'measure.read' || (entry.kind === 'check.recorded' && entry.body.value !== undefined));
   const step =
     entry.kind === 'measure.read' && state.measuring.steps.find(({ id }) => id === entry.body.step);
   const kept = step ? unitOf(step) : 'mm';
   const isLength = entry.kind === 'measure.read' && kept === 'mm';
-  const said = describeEntry(entry, state, unit);
+  const said = describeEntry(line, state, unit);
 
   const send = async (withdraw: boolean) => {
     if (reason.trim().length < 3) return setProblem({ reason: t('record.reasonNeeded') });
     const options = { replaces: entry.id, reason: reason.trim() };
-    if (withdraw) await write('record.withdrawn', entry.stage, {}, options);
+    if (withdraw)
+      await write('record.withdrawn', line.status === 'unreadable' ? 'case' : entry.stage, {}, options);
     else {
       const parsed = isLength ? parseLength(value, unit) : undefined;
       const number = parsed ? (parsed.ok ? parsed.millimetres : NaN) : Number(value.replace(',', '.'));

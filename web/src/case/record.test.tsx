@@ -6,7 +6,7 @@ import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';
 import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import { beltContext, testContext } from '../../../core/src/logbook/test-case';
-import { queries } from '../api/clinic';
+import { queries } from '../api/queries';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
@@ -21,9 +21,15 @@ const beltEntries = frozenBelt.entries as unknown as AnyRecordedEntry[];
 const beltState = foldCase(beltEntries, beltContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = entries.map((entry) => ({ kind: entry.kind, ...describeEntry(entry, state, 'mm') }));
+  const described = entries.map((entry) => ({
+    kind: entry.kind,
+    ...describeEntry({ entry, status: 'live' }, state, 'mm'),
+  }));
   described.push(
-    ...beltEntries.map((entry) => ({ kind: entry.kind, ...describeEntry(entry, beltState, 'mm') })),
+    ...beltEntries.map((entry) => ({
+      kind: entry.kind,
+      ...describeEntry({ entry, status: 'live' }, beltState, 'mm'),
+    })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
   for (const { title, value, rest } of described) {
@@ -40,18 +46,15 @@ test.each([
   ['motion.tested', 'mm', 'Motion 0-8-84 passive, right'],
   ['visit.planned', 'mm', 'Visit planned 30 Nov review'],
 ] as const)('%s reads: %s %s', (kind, unit, said) => {
-  const { title, value, rest } = describeEntry(
-    entries.find((entry) => entry.kind === kind)!,
-    state,
-    unit,
-  );
+  const entry = entries.find((one) => one.kind === kind)!;
+  const { title, value, rest } = describeEntry({ entry, status: 'live' }, state, unit);
   expect([title, value, rest].filter(Boolean).join(' ')).toContain(said);
 });
 
 test('a length is said in the user’s unit', () => {
   const girth = entries.find((entry) => entry.kind === 'measure.read' && entry.body.value === 444)!;
-  expect(describeEntry(girth, state, 'cm').value).toBe('44.4 cm');
-  expect(describeEntry(girth, state, 'in').value).toBe('17.48 in');
+  expect(describeEntry({ entry: girth, status: 'live' }, state, 'cm').value).toBe('44.4 cm');
+  expect(describeEntry({ entry: girth, status: 'live' }, state, 'in').value).toBe('17.48 in');
 });
 
 function Strip() {
@@ -110,4 +113,49 @@ test('the rail names each stage with its state, and where one is', () => {
   expect(links).toHaveLength(stages.length);
   expect(links[0]!.getAttribute('aria-current')).toBe('page');
   expect(links[1]!.getAttribute('aria-label')).toBe('Measure, blocked: Cold or blue toes');
+});
+
+test('a line says what became of it: unreadable, not in force beside what is computed, late, outside the model', async () => {
+  const log = orderedLogbook();
+  log.write('shape.scar', { face: 'front', from: 0, to: 20 }, { observedAt: '2026-02-30T10:00:00.000Z' });
+  const stops = { extension: 10, flexion: 60 };
+  const base = {
+    phase: 0,
+    ordered: stops,
+    lost: { extension: 0, flexion: 0 },
+    acknowledged: true,
+    madeFrom: [],
+    programme: 'x'.repeat(64),
+    engine: 1,
+  };
+  log.write(
+    'set.stops-chosen',
+    { ...base, medial: stops, lateral: stops },
+    {
+      otherwise: {
+        ...base,
+        medial: { extension: 20, flexion: 90 },
+        lateral: { extension: 20, flexion: 90 },
+      },
+    },
+  );
+  log.write('set.stops-fitted', {
+    medial: { extension: 7, flexion: 60 },
+    lateral: { extension: 7, flexion: 60 },
+    moved: true,
+  });
+  log.write(
+    'visit.planned',
+    { day: '2026-12-01', purpose: 'review' },
+    { observedAt: '2026-11-23T07:00:00.000Z' },
+  );
+  await showStage(Strip, log);
+  const lineOf = (text: RegExp) => screen.getByText(text).closest('li')!;
+  expect(lineOf(/cannot be read/).textContent).toContain('shape.scar');
+  expect(within(lineOf(/cannot be read/)).getAllByRole('button')).toHaveLength(1);
+  expect(lineOf(/Stops chosen/).textContent).toMatch(
+    /10 \/ 60.*not in force: from the entries here it is 20 \/ 90/,
+  );
+  expect(lineOf(/Stops fitted/).textContent).toMatch(/outside what the model has/);
+  expect(lineOf(/Visit planned/).textContent).toMatch(/came in 24 Nov/);
 });

@@ -93,10 +93,17 @@ export async function showStage(
       </CaseContext>
     );
   }
-  sessionStorage.clear();
+  // what an earlier test left typed; how instruments and units are set stays
+  for (const name of Object.keys(localStorage))
+    if (name.startsWith('estribo-draft')) localStorage.removeItem(name);
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  client.setQueryData(['session'], {
+    user: { id: userId, name: 'Ana Bouza', role },
+    clinic: { name: 'Test', zone: 'Europe/Madrid' },
+  });
   const user = userEvent.setup();
   render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+    <QueryClientProvider client={client}>
       <I18nProvider locale={locale}>
         <MemoryRouter>
           <Host />

@@ -3,29 +3,40 @@ import { foldCase } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { contentQuery, entriesKey, queries, usePerson, usePosted, useZone, type Person } from '../api/clinic';
+import {
+  contentQuery,
+  entriesKey,
+  usePerson,
+  usePosted,
+  useZone,
+  type HeldEntries,
+  type Person,
+} from '../api/clinic';
+import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
 
-/** The last seq before the first gap: entries of others may have come between those written here. */
-const unbroken = (entries: readonly AnyRecordedEntry[]): number => {
-  const gap = entries.findIndex(({ seq }, i) => seq !== i + 1);
-  return gap < 0 ? entries.length : gap;
-};
+interface EntriesPage {
+  entries: AnyRecordedEntry[];
+  /** the seq up to which the page reaches, whatever was erased of it */
+  next: number;
+  more: boolean;
+}
 
-/** All entries of a case: what is known is kept, what came after its last seq is fetched. */
-async function fetchEntries(caseId: string): Promise<AnyRecordedEntry[]> {
+/** All entries of a case: what is known is kept, what came after what is whole is fetched. */
+async function fetchEntries(caseId: string): Promise<HeldEntries> {
   for (;;) {
-    const known = queries.getQueryData<AnyRecordedEntry[]>(entriesKey(caseId)) ?? [];
-    const after = unbroken(known);
-    const { entries, more } = await call<{ entries: AnyRecordedEntry[]; more: boolean }>(
-      'GET',
-      `/cases/${caseId}/entries?after=${after}`,
-    );
-    const before = queries.getQueryData<AnyRecordedEntry[]>(entriesKey(caseId)) ?? known;
-    const fresh = entries.filter(({ id }) => !before.some((entry) => entry.id === id));
-    const all = fresh.length > 0 ? [...before, ...fresh].sort((a, b) => a.seq - b.seq) : before;
-    if (!more) return all;
-    queries.setQueryData(entriesKey(caseId), all);
+    const held = () => queries.getQueryData<HeldEntries>(entriesKey(caseId)) ?? { entries: [], whole: 0 };
+    const { whole } = held();
+    const { entries, next, more } = await call<EntriesPage>('GET', `/cases/${caseId}/entries?after=${whole}`);
+    const before = held();
+    const fresh = entries.filter(({ id }) => !before.entries.some((entry) => entry.id === id));
+    const now: HeldEntries = {
+      entries:
+        fresh.length > 0 ? [...before.entries, ...fresh].sort((a, b) => a.seq - b.seq) : before.entries,
+      whole: Math.max(before.whole, next),
+    };
+    if (!more) return now;
+    queries.setQueryData(entriesKey(caseId), now);
   }
 }
 
@@ -34,6 +45,8 @@ export interface OpenCase {
   person: Person | undefined;
   /** entries that only this browser has so far */
   waiting: ReadonlySet<string>;
+  /** whether every hash of the record holds; undefined while it is not known */
+  holds: boolean | undefined;
 }
 
 /**
@@ -48,8 +61,16 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
     refetchInterval: 30_000,
   });
 
+  // opening a case has the server compute every hash of it again
+  const proof = useQuery({
+    queryKey: ['case', caseId, 'proof'],
+    queryFn: () => call<{ proof: { holds: boolean } }>('GET', `/cases/${caseId}`),
+    enabled: entries.data !== undefined && entries.data.entries.length > 0,
+    staleTime: 600_000,
+  });
+
   const { all, waiting } = useMemo(() => {
-    const known = entries.data ?? [];
+    const known = entries.data?.entries ?? [];
     const last = known.at(-1)?.seq ?? 0;
     const mine = posted
       .filter(({ state, method }) => state === 'waiting' && method === 'POST')
@@ -78,7 +99,7 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
     person.data ??
     (personWaiting && ({ id: opened!.body.person, ...(personWaiting.body as object) } as Person));
   return {
-    ...(state ? { open: { state, person: known, waiting } } : {}),
+    ...(state ? { open: { state, person: known, waiting, holds: proof.data?.proof.holds } } : {}),
     missing:
       entries.error instanceof RefusedError && entries.error.problem.status === 404 && all.length === 0,
     away: entries.isError && !(entries.error instanceof RefusedError),

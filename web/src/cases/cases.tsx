@@ -87,8 +87,8 @@ export default function Cases() {
                   {named('bodyPart', `${row.side}-${row.region}`)}, {row.modelName}
                   {row.size && `, ${t('case.size', { size: row.size })}`}
                 </span>
-                <span style={row.blockedBy ? { color: color('madder'), fontWeight: 700 } : undefined}>
-                  {row.blockedBy ? t('cases.blocked') : named('stages', row.stage)}
+                <span style={row.blocked ? { color: color('madder'), fontWeight: 700 } : undefined}>
+                  {row.blocked ? t('cases.blocked') : named('stages', row.stage)}
                 </span>
                 <span
                   style={{

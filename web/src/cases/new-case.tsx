@@ -8,7 +8,6 @@ import { v7 } from 'uuid';
 import {
   contentQuery,
   outbox,
-  queries,
   useCatalogue,
   useModels,
   usePeople,
@@ -18,6 +17,7 @@ import {
   useZone,
   type Person,
 } from '../api/clinic';
+import { queries } from '../api/queries';
 import { color } from '../app/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
@@ -97,22 +97,25 @@ export default function NewCase() {
     if (!person || !side || !model || !family) return setProblem(t('cases.needsAll'));
     void save(async () => {
       const id = v7();
-      await outbox.postEntry({
-        id: v7(),
-        case: id,
-        stage: 'case',
-        kind: 'case.opened',
-        v: kinds['case.opened'].v,
-        observedAt: new Date().toISOString(),
-        zone,
-        by: user.id,
-        body: {
-          person: person.id,
-          side,
-          programme: { id: family.id, version: family.version, hash: family.hash },
-          model: { id: model.id, version: model.version, hash: model.hash },
-        },
-      } as AnyEntry);
+      await outbox.postEntry(
+        {
+          id: v7(),
+          case: id,
+          stage: 'case',
+          kind: 'case.opened',
+          v: kinds['case.opened'].v,
+          observedAt: new Date().toISOString(),
+          zone,
+          by: user.id,
+          body: {
+            person: person.id,
+            side,
+            programme: { id: family.id, version: family.version, hash: family.hash },
+            model: { id: model.id, version: model.version, hash: model.hash },
+          },
+        } as AnyEntry,
+        user,
+      );
       await navigate(`/cases/${id}/screen`);
     });
   };
@@ -210,10 +213,19 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
     if (born > today) return setProblem(t('cases.bornLater'));
     const fresh: Person = { id: v7(), givenName: given.trim(), familyName: family.trim(), born };
     const { id, ...body } = fresh;
-    void outbox.post({ user: user.id, method: 'PUT', path: `/people/${id}`, body, caseId: '' }).then(() => {
-      queries.setQueryData(['person', id], fresh);
-      onChosen(fresh);
-    });
+    void outbox
+      .post({
+        user: user.id,
+        userName: user.name,
+        method: 'PUT',
+        path: `/people/${id}`,
+        body,
+        caseId: '',
+      })
+      .then(() => {
+        queries.setQueryData(['person', id], fresh);
+        onChosen(fresh);
+      });
   };
   if (adding)
     return (

@@ -2,7 +2,7 @@ import { chartColumns, type ChartFault } from '@estribo/core/exchange';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
-import { queries } from '../api/clinic';
+import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
 import { size } from '../app/tokens';
 import { named, t } from '../messages';

@@ -5,15 +5,8 @@ import { lintChart, type Chart, type ChartFinding } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  contentQuery,
-  queries,
-  useCatalogue,
-  useModels,
-  useUser,
-  useVersions,
-  type ListedModel,
-} from '../api/clinic';
+import { contentQuery, useCatalogue, useModels, useUser, useVersions, type ListedModel } from '../api/clinic';
+import { queries } from '../api/queries';
 import { AwayError, call, RefusedError } from '../api/http';
 import { useUnit } from '../app/preferences';
 import { named, programmeTitle, t } from '../messages';

@@ -2,7 +2,10 @@ import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { printArc, printClock, printDay, printMinutes, printStops, printWindow, signed } from './print';
-import { ReadingField, readQuantity, useDraft } from './reading-field';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { queries } from '../api/queries';
+import { useDraft } from '../api/draft';
+import { ReadingField, readQuantity } from './reading-field';
 
 test.each([
   [{ extension: 5, flexion: 90 }, '5° to 90°'],
@@ -57,22 +60,50 @@ function Taker({ onTake }: { onTake: (text: string) => void }) {
   );
 }
 
+/** As somebody who is signed in sees it. */
+const as = (id: string, onTake: (text: string) => void) => {
+  queries.setQueryData(['session'], {
+    user: { id, name: id, role: 'orthotist' },
+    clinic: { name: '', zone: 'UTC' },
+  });
+  return render(
+    <QueryClientProvider client={queries}>
+      <Taker onTake={onTake} />
+    </QueryClientProvider>,
+  );
+};
+const typed = () => (screen.getByLabelText('Girth') as HTMLInputElement).value;
+
 test('digits typed anywhere go to the reading, Enter takes it, and a draft survives', async () => {
   const user = userEvent.setup();
   const onTake = jest.fn();
-  const { unmount } = render(<Taker onTake={onTake} />);
+  const { unmount } = as('ana', onTake);
   act(() => screen.getByText('elsewhere').focus());
   await user.keyboard('366{Enter}');
   expect(onTake).toHaveBeenCalledWith('366');
   unmount();
-  render(<Taker onTake={onTake} />);
-  expect((screen.getByLabelText('Girth') as HTMLInputElement).value).toBe('366');
+  as('ana', onTake);
+  expect(typed()).toBe('366');
+});
+
+test('a draft is its writer’s: who signs in next does not find it, and the writer does', async () => {
+  localStorage.clear();
+  const user = userEvent.setup();
+  const first = as('ana', () => {});
+  await user.type(screen.getByLabelText('Girth'), '412');
+  first.unmount();
+  const next = as('teo', () => {});
+  expect(typed()).toBe('');
+  await user.type(screen.getByLabelText('Girth'), '9');
+  next.unmount();
+  as('ana', () => {});
+  expect(typed()).toBe('412');
 });
 
 test('a problem stands at its field and keeps the input', async () => {
   const user = userEvent.setup();
-  sessionStorage.clear();
-  render(<Taker onTake={() => {}} />);
+  localStorage.clear();
+  as('ana', () => {});
   await user.type(screen.getByLabelText('Girth'), '{Enter}');
   expect(screen.getByText('Type a number.')).toBeTruthy();
   expect(screen.getByLabelText('Girth').getAttribute('aria-invalid')).toBe('true');

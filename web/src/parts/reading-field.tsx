@@ -1,5 +1,5 @@
 import { parseLength, parseMass, type LengthUnit } from '@estribo/core/quantity';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
@@ -166,19 +166,4 @@ export function ReadingField({
       <Problem>{problem}</Problem>
     </Frame>
   );
-}
-
-/** A text that survives a reload of the page, until it is taken. */
-export function useDraft(key: string): [string, (text: string) => void] {
-  const name = `estribo-draft-${key}`;
-  const [held, setHeld] = useState({ name, text: sessionStorage.getItem(name) ?? '' });
-  const text = held.name === name ? held.text : (sessionStorage.getItem(name) ?? '');
-  return [
-    text,
-    (next) => {
-      if (next === '') sessionStorage.removeItem(name);
-      else sessionStorage.setItem(name, next);
-      setHeld({ name, text: next });
-    },
-  ];
 }

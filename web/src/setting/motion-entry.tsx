@@ -8,7 +8,8 @@ import { Button } from '../parts/button';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { isFree, printWindow } from '../parts/print';
-import { ReadingField, useDraft } from '../parts/reading-field';
+import { useDraft } from '../api/draft';
+import { ReadingField } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 
 /** Motion by the neutral-zero method, tested inside the ordered window only. */

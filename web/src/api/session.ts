@@ -1,0 +1,65 @@
+import type { Role } from '@estribo/core/access';
+import { queries } from './queries';
+import { call, UnansweredError } from './http';
+import { machine } from './machine';
+
+export interface SignedIn {
+  id: string;
+  name: string;
+  role: Role;
+}
+
+export interface Session {
+  user: SignedIn | null;
+  clinic: { name: string; zone: string };
+  /** there is no clinic yet: the first administrator is asked for */
+  setUp?: boolean;
+  /** signed out here while the server was away: it has yet to be told */
+  untold?: boolean;
+}
+
+/** Stands while somebody has signed out here and the server does not know it yet. */
+const signedOutKey = 'estribo-signed-out';
+const isSignedOutHere = () => localStorage.getItem(signedOutKey) !== null;
+
+/** Tabs of one browser have one session: what changes it in one is looked at in all. */
+const bell = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('estribo-session');
+bell?.addEventListener('message', () => void queries.invalidateQueries({ queryKey: ['session'] }));
+
+/**
+ * Who is signed in. After a sign-out that the server has not heard of nobody is, whatever the server thinks;
+ * it is told first.
+ */
+export async function fetchSession(): Promise<Session> {
+  if (isSignedOutHere())
+    try {
+      await call('DELETE', '/session');
+      localStorage.removeItem(signedOutKey);
+    } catch (error) {
+      if (!(error instanceof UnansweredError)) throw error;
+      return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
+    }
+  return call<Session>('GET', '/session');
+}
+
+/** Signs in, and remembers who has done so on this machine. */
+export async function signIn(login: string, password: string): Promise<void> {
+  const session = await call<Session>('POST', '/session', { login, password });
+  localStorage.removeItem(signedOutKey);
+  queries.clear();
+  queries.setQueryData(['session'], session);
+  bell?.postMessage('signed in');
+  const { id, name, role } = session.user!;
+  await machine.signIns.put({ user: id, name, role, at: new Date().toISOString() }).catch(() => {});
+}
+
+/**
+ * Signs out: here at once, whether the server answers or not. What waits and what was typed stays on the
+ * machine for its writer, out of sight.
+ */
+export async function signOut(): Promise<void> {
+  localStorage.setItem(signedOutKey, new Date().toISOString());
+  queries.clear();
+  queries.setQueryData(['session'], await fetchSession());
+  bell?.postMessage('signed out');
+}

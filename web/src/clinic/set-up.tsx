@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import { useSession } from '../api/clinic';
+import { call, RefusedError } from '../api/http';
+import { queries } from '../api/queries';
+import { Fill, Place, StrapPicture } from '../app/sign-in';
+import { NotSecure } from '../app/not-secure';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { Field } from '../parts/field';
+import { Soft } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { useSaving } from '../parts/use-saving';
+
+const empty = {
+  code: '',
+  clinic: '',
+  zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  name: '',
+  login: '',
+  password: '',
+};
+
+/** The first administrator of a clinic that is not there yet, by the code on the server's console. */
+export default function SetUp() {
+  const { data } = useSession();
+  const navigate = useNavigate();
+  const [filled, fill] = useState(empty);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [saving, save] = useSaving();
+  if (data && !data.setUp) return <Navigate to="/sign-in" replace />;
+  const submit = async () => {
+    if (Object.values(filled).some((text) => text.trim() === '')) return setProblems({ '': t('setUp.all') });
+    try {
+      await call('POST', '/set-up', { ...filled, login: filled.login.trim() });
+      await queries.invalidateQueries({ queryKey: ['session'] });
+      await navigate('/sign-in');
+    } catch (error) {
+      if (!(error instanceof RefusedError)) return setProblems({ '': t('common.away') });
+      const { faults, detail } = error.problem;
+      setProblems(
+        faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail },
+      );
+    }
+  };
+  const field = (name: keyof typeof empty, label: string, more: object = {}) => (
+    <Field
+      label={label}
+      value={filled[name]}
+      onChange={(text) => fill({ ...filled, [name]: text })}
+      problem={problems[name]}
+      {...more}
+    />
+  );
+  return (
+    <Place>
+      <StrapPicture />
+      <Fill
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(submit);
+        }}
+      >
+        <div>
+          <h1>{t('setUp.title')}</h1>
+          <Soft>{t('setUp.how')}</Soft>
+        </div>
+        {field('code', t('setUp.code'), { autoFocus: true, autoComplete: 'off' })}
+        {field('clinic', t('setUp.clinic'))}
+        {field('zone', t('setUp.zone'))}
+        {field('name', t('setUp.name'), { autoComplete: 'name' })}
+        {field('login', t('setUp.login'), { autoComplete: 'username' })}
+        {field('password', t('signIn.password'), {
+          type: 'password',
+          autoComplete: 'new-password',
+          help: t('password.help'),
+        })}
+        {problems[''] && (
+          <Notice tone="stop" live>
+            {problems['']}
+          </Notice>
+        )}
+        <Button look="main" type="submit" isDisabled={saving} wide>
+          {t('setUp.begin')}
+        </Button>
+        <NotSecure />
+      </Fill>
+    </Place>
+  );
+}

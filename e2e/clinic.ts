@@ -53,7 +53,7 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
       },
       stdio: ['ignore', 'inherit', 'inherit'],
     });
-    for (let i = 0; i < 300; i += 1) {
+    for (let i = 0; i < 900; i += 1) {
       const well = await fetch(`${address}/api/health`).then(
         (answer) => answer.ok,
         () => false,

@@ -35,6 +35,22 @@ test('axe finds nothing on the views of the clinic, light and dark', async ({ pa
   }
 });
 
+test('axe finds nothing on the pages of the administrator and of one’s own, light and dark', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic, 'iago');
+  await page.goto(`${clinic.address}/clinic`);
+  await page.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
+  await findNothing(page, 'clinic');
+  await page.getByRole('button', { name: 'Change Ana Bouza' }).click();
+  await page.getByRole('dialog').waitFor();
+  await findNothing(page, 'clinic, a user');
+  await page.goto(`${clinic.address}/password`);
+  await page.getByLabel('New password', { exact: true }).waitFor();
+  await findNothing(page, 'password');
+});
+
 for (const [what, views] of [
   ['on any stage of a knee', [['Noa Pazos', stages]]],
   [

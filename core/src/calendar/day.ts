@@ -66,11 +66,17 @@ export function daysFrom(first: ClinicDay, count: number): ClinicDay[] {
   return Array.from({ length: count }, (_, n) => addDays(first, n));
 }
 
+/** Zones asked for before; there are some hundreds, and asking takes its time. */
+const zones = new Set<string>();
+
 /** @returns whether the text names a time zone this platform knows */
 export function isZone(text: string): boolean {
+  if (zones.has(text)) return true;
+  if (!text.includes('/') && text !== 'UTC') return false;
   try {
     new Intl.DateTimeFormat('en', { timeZone: text });
-    return text.includes('/') || text === 'UTC';
+    zones.add(text);
+    return true;
   } catch {
     return false;
   }

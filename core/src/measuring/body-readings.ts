@@ -6,7 +6,7 @@ import { inSight, stepAt, type StepState } from './progress';
  * the limb in hand starts as the mirror of the one measured before.
  */
 export function mirroredReadings(states: readonly StepState[], side: Side): BodyReadings {
-  const unread = states.flatMap((state) => {
+  const unread = states.flatMap((state): [string, number][] => {
     const { step, side: at } = state;
     const read = inSight(state);
     const own = inSight(stepAt(states, step.id, side));

@@ -1,5 +1,5 @@
 import { assessReadings, isReading, type MeasuringStep } from '../measuring';
-import { matchSize, type Chart, type SizeMatch } from '../sizing';
+import { matchSize, type AxisReading, type Chart, type SizeMatch } from '../sizing';
 
 /**
  * The size by the girths of one visit, each read once: swelling falls, and the brace may no longer fit.
@@ -12,7 +12,7 @@ export function sizeByGirths(
   steps: readonly MeasuringStep[],
   girths: Readonly<Record<string, number>>,
 ): SizeMatch {
-  const readings = steps.flatMap((step) => {
+  const readings = steps.flatMap((step): [string, AxisReading][] => {
     const girth = girths[step.id];
     const assessed = isReading(step) && girth !== undefined ? assessReadings(step, [girth]) : undefined;
     return assessed

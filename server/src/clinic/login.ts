@@ -1,8 +1,8 @@
 /** A login as it is kept: small letters, digits, dots and hyphens. */
 export const loginForm = /^[a-z0-9.-]{2,60}$/;
 
-/** Everything that shows nothing: blanks, zero-width characters, controls. */
-const invisible = /[\s\p{C}\u034f\u115f\u1160\u17b4\u17b5\u3164\uffa0]/gu;
+/** Everything that shows nothing: blanks, zero-width characters, controls (Unicode's default ignorables). */
+const invisible = /\s|\p{C}|\p{Default_Ignorable_Code_Point}/gu;
 
 /**
  * The one form of a login, whatever is typed: full-width letters and the like as their plain ones (NFKC),

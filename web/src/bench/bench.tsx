@@ -318,14 +318,14 @@ function OneBuckle({
   today: string;
   mayOpen: boolean;
 }) {
+  const user = useUser();
+  const [asked, ask] = useState(false);
   const buckle = buckles.find(({ visit }) => visit) ?? buckles[0]!;
   if (!counts(buckle, today)) return null;
   const tone = buckle.day === today ? 'today' : buckle.visit && buckle.day < today ? 'late' : 'plain';
   const name = `${summary.personName}: ${buckles.map(what).join(', ')}${when(buckle.day, today)}`;
   const letters = [...new Set(buckles.map(({ kind }) => kind))].join('');
   const style = { left };
-  const [asked, ask] = useState(false);
-  const user = useUser();
   const planned = buckle.planned;
   if (!mayOpen && planned?.by === user.id)
     return (

@@ -52,7 +52,7 @@ function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Si
   const read = entries
     .filter((entry) => entry.kind === 'measure.read')
     .filter(({ body }) => body.side === side);
-  const girths = [...group(read, ({ body }) => body.step)].map(([step, taken]) => [
+  const girths = [...group(read, ({ body }) => body.step)].map(([step, taken]): [string, number] => [
     step,
     meanAndDeviation(taken.map(({ body }) => body.value))!.mean,
   ]);

@@ -129,6 +129,7 @@ interface Made {
   method: string;
   path: string;
   body: unknown;
+  type?: string;
 }
 
 const entryRequest: fc.Arbitrary<Made> = fc
@@ -195,7 +196,9 @@ const routeRequest: fc.Arbitrary<Made> = fc
       }),
       { freq: 3 },
     ),
+    type: fc.constantFrom('application/json', 'application/json', 'application/json', 'text/csv', 'x'),
     body: fc.oneof(
+      fc.constant(undefined),
       anyValue,
       fc
         .record({ path: fc.array(fc.nat(12), { minLength: 1, maxLength: 5 }), by: anyValue })
@@ -214,7 +217,7 @@ const routeRequest: fc.Arbitrary<Made> = fc
       fc.record({ lines: anyValue }),
     ),
   })
-  .map(({ at, role, id, of, query, body }) => {
+  .map(({ at, role, id, of, query, body, type }) => {
     const routes = allRoutes(clinic.context).filter(({ path }) => !leftOut.includes(path));
     const { method, path } = routes[at % routes.length]!;
     const filled = path
@@ -226,6 +229,7 @@ const routeRequest: fc.Arbitrary<Made> = fc
       method: method.toUpperCase(),
       path: `${filled}${query ? `?${new URLSearchParams(query)}` : ''}`,
       body: method === 'get' ? undefined : body,
+      type,
     };
   });
 
@@ -235,13 +239,13 @@ test(`${wanted} requests made by chance, ${atOnce} at once: no 500, no 503, a pr
   const times: number[] = [];
   const wrong: object[] = [];
   const counts = new Map<number, number>();
-  const send = async ({ role, method, path, body }: Made) => {
+  const send = async ({ role, method, path, body, type = 'application/json' }: Made) => {
     const began = performance.now();
     const answer = await fetch(`${address}/api${path}`, {
       method,
       headers: {
         cookie: cookies.get(role)!,
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': type }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });

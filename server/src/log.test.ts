@@ -41,6 +41,9 @@ test('the log tells requests and failures, and nothing of a patient', async () =
   const written = lines.join('');
   expect(lines.length).toBeGreaterThanOrEqual(3);
   expect(written).toContain('"statusCode":200');
+  // who and which route, told by its pattern
+  expect(written).toContain(`"user":"${clinic.userOf('orthotist')}"`);
+  expect(written).toContain('"route":"/people/:id"');
   for (const secret of ['Castrelo', 'Secreta', 'Persona', testPassword, 'orthotist'])
     expect({ secret, logged: written.includes(secret) }).toEqual({ secret, logged: false });
 });

@@ -6,6 +6,8 @@ import { faulty } from './problem';
  * @throws Problem 422 with every fault and its path
  */
 export function valid<S extends Schema>(schema: S, sent: unknown): InferType<S> {
+  // no body, or one of a type that is not read
+  if (sent === undefined) throw faulty([{ at: '', message: 'is required, as application/json' }]);
   try {
     return schema.validateSync(sent, { abortEarly: false, strict: true }) as InferType<S>;
   } catch (error) {

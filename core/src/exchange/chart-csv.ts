@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { ProtocolStep } from '../measuring';
 import type { BraceModel, Programme } from '../programmes';
 import type { Belt, Chart } from '../sizing';
+import { formula } from './csv-cell';
 
 /**
  * The header of a size chart's file. Every row states one thing of a model, and a model's rows state its whole
@@ -84,7 +85,10 @@ export function chartsToCsv(models: readonly BraceModel[], programmes: readonly 
     };
     return stated(model, steps).map((row) => ({ ...ofTheModel, ...row }));
   });
-  return Papa.unparse({ fields: [...chartColumns], data: rows }, { newline: '\r\n' });
+  return Papa.unparse(
+    { fields: [...chartColumns], data: rows },
+    { newline: '\r\n', escapeFormulae: formula },
+  );
 }
 
 function stated({ chart, distances }: BraceModel, steps: readonly ProtocolStep[]): Partial<ChartRow>[] {

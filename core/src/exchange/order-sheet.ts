@@ -10,6 +10,7 @@ import {
   type MeasuringStep,
   type ReadingUnit,
 } from '../measuring';
+import { formula } from './csv-cell';
 
 /** One line of the sheet a maker works from. */
 export interface SheetLine {
@@ -120,5 +121,5 @@ export const orderSheetCsv = ({ lines }: OrderSheet): string =>
       mean: round(line.mean),
       uncertainty: round(line.uncertainty),
     })),
-    { newline: '\r\n' },
+    { newline: '\r\n', escapeFormulae: formula },
   );

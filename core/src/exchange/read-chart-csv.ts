@@ -20,6 +20,7 @@ import {
   type ChartColumn,
   type ChartRow,
 } from './chart-csv';
+import { plainCell } from './csv-cell';
 
 export interface ChartFault {
   /** counted from 1, the header being row 1 */
@@ -66,6 +67,7 @@ export function chartsFromCsv(
   const parsed = Papa.parse<ChartRow>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
+    transform: plainCell,
   });
   const fields = parsed.meta.fields ?? [];
   const faults: ChartFault[] = [

@@ -46,6 +46,7 @@ export function auditRoutes({ db, now }: Context): Route[] {
           lines: rows.slice(0, pageLength).map(({ detail, ...row }) => ({
             ...row,
             userName: row.user === null ? null : (nameOf.get(row.user) ?? null),
+            subjectName: nameOf.get(row.subject) ?? null,
             fields: fieldsOf(detail),
           })),
           more: rows.length > pageLength,

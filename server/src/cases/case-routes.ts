@@ -1,8 +1,9 @@
+import { may, roles } from '@estribo/core/access';
 import { dayOf } from '@estribo/core/calendar';
 import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
 import { audit } from '../audit/audit';
-import { caseEntity, personEntity, summaryEntity, type Summary } from '../database/entities';
+import { caseEntity, personEntity, summaryEntity, userEntity, type Summary } from '../database/entities';
 import { notFound } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { proofOf } from '../sealing/verify';
@@ -22,9 +23,16 @@ export function caseRoutes(context: Context): Route[] {
     const shown = rows.slice(0, pageLength);
     const people = await db.getRepository(personEntity).findBy({ id: In(shown.map(({ person }) => person)) });
     const nameOf = new Map(people.map(({ id, givenFirst }) => [id, givenFirst]));
+    const unread = may(user.role, 'record.read')
+      ? []
+      : await db.getRepository(userEntity).find({
+          where: { role: In(roles.filter((role) => !may(role, 'record.read'))) },
+          select: { id: true },
+        });
+    const ids = new Set(unread.map(({ id }) => id));
     return {
       cases: shown.map((row) => ({
-        ...listedSummary(row, user.role, today),
+        ...listedSummary(row, user.role, today, ids),
         personName: nameOf.get(row.person),
       })),
       more: rows.length > pageLength,

@@ -162,9 +162,28 @@ test('reception takes back its own visit, and nobody else’s', async () => {
 test('reception sees that a fitting is stopped and when somebody comes, and nothing that was found or chosen', async () => {
   const id = await ready();
   await send({
-    ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }),
+    ...clinic.entry('visit.planned', 'case', {
+      day: '2026-12-01',
+      purpose: 'review',
+      note: 'look at the calf',
+    }),
     case: id,
   });
+  await (
+    await clinic.as('reception')
+  )
+    .post(`/api/cases/${id}/entries`)
+    .send({
+      ...clinic.entry(
+        'visit.planned',
+        'case',
+        { day: '2026-12-02', purpose: 'review', note: 'by telephone' },
+        {},
+        'reception',
+      ),
+      case: id,
+    })
+    .expect(201);
   await send(sized(id, decideSize(await stateOf(id))!));
   await send({
     ...clinic.entry('screen.looked', 'screen', { answers: [{ finding: 'calf-swollen', present: true }] }),
@@ -175,7 +194,8 @@ test('reception sees that a fitting is stopped and when somebody comes, and noth
       (row: { case: string }) => row.case === id,
     );
     expect(seen).toMatchObject({ blocked: true, blockedBy: null, size: null, personName: 'Iria Castrelo' });
-    expect(seen.ribbon.buckles.map(({ kind }: { kind: string }) => kind)).toEqual(['R']);
+    expect(seen.ribbon.buckles.map(({ kind }: { kind: string }) => kind)).toEqual(['R', 'R']);
+    expect(JSON.stringify(seen)).toContain('by telephone');
     expect(JSON.stringify(seen)).not.toMatch(/calf|window|stops|minutes/);
     const whole = (await (await clinic.as('orthotist')).get(path).expect(200)).body.cases.find(
       (row: { case: string }) => row.case === id,

@@ -10,12 +10,15 @@ export const ribbonFrom = (today: ClinicDay): ClinicDay => addDays(today, -daysB
 
 /**
  * A summary as a list shows it: of its ribbon the days that are seen and what is due next. Who may not read the
- * record sees when somebody comes in and that a fitting is stopped, and nothing of what was found or chosen.
+ * record sees when somebody comes in and that a fitting is stopped, and nothing of what was found or chosen;
+ * the note on a visit only when it was written by one who may not read it either.
+ * @param unread ids of those who may not read the record
  */
 export function listedSummary(
   { personKey: _key, seq: _seq, engine: _engine, ...row }: Summary,
   role: Role,
   today: ClinicDay,
+  unread: ReadonlySet<string>,
 ) {
   const ribbon = shownRibbon(row.ribbon, today);
   const blocked = row.blockedBy !== null;
@@ -29,7 +32,10 @@ export function listedSummary(
       worn: ribbon.worn.map(({ from, until }) => ({ from, ...(until ? { until } : {}) })),
       buckles: ribbon.buckles
         .filter(({ visit }) => visit)
-        .map(({ window: _window, minutes: _minutes, ...buckle }) => buckle),
+        .map(({ window: _window, minutes: _minutes, note, ...buckle }) => ({
+          ...buckle,
+          ...(note !== undefined && buckle.planned && unread.has(buckle.planned.by) ? { note } : {}),
+        })),
     },
   };
 }

@@ -3,10 +3,10 @@ import { CloudOff, TriangleAlert, UploadCloud } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
-import { outbox, usePosted, usePostedOfOthers, useSending } from '../api/clinic';
+import { outbox, usePosted, usePostedOfOthers, useSending, useZone } from '../api/clinic';
 import type { Posted } from '../api/machine';
 import type { Sending } from '../api/outbox';
-import { t } from '../messages';
+import { locale, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
@@ -64,10 +64,21 @@ export function OutboxUnsent({ caseId }: { caseId?: string }) {
 
 function Unsent({ item }: { item: Posted }) {
   const [shown, show] = useState<'text' | 'giveUp'>();
+  const zone = useZone();
+  const { kind, observedAt } = item.body as Partial<AnyEntry>;
+  const at = observedAt
+    ? t('outbox.writtenAt', {
+        at: new Intl.DateTimeFormat(locale, {
+          dateStyle: 'medium',
+          timeStyle: 'short',
+          timeZone: zone,
+        }).format(new Date(observedAt)),
+      })
+    : '';
   return (
     <Notice tone="stop" live>
       <Stack $gap={8}>
-        <b>{t('outbox.unsent')}</b>
+        <b>{t('outbox.unsent', { what: named('kinds', kind ?? 'person'), at })}</b>
         <span>{item.problem?.detail}</span>
         <Row>
           {item.problem?.status === 409 ? (

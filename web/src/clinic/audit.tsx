@@ -16,6 +16,8 @@ interface Line {
   userName: string | null;
   action: string;
   subject: string;
+  /** of a user */
+  subjectName: string | null;
   fields: string[];
 }
 
@@ -81,7 +83,7 @@ export function Audit() {
                     {line.fields.length > 0 && <Small> ({line.fields.join(', ')})</Small>}
                   </td>
                   <td style={{ overflowWrap: 'anywhere' }}>
-                    <Small>{line.subject}</Small>
+                    {line.subjectName ?? <Small>{line.subject}</Small>}
                   </td>
                 </tr>
               ))}

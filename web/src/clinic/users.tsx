@@ -60,6 +60,7 @@ export function Users() {
                   <td>
                     <Button
                       look="quiet"
+                      style={{ marginLeft: -18 }}
                       aria-label={t('clinicPage.change', { name: user.name })}
                       onPress={() => setOpen(user)}
                     >

@@ -1,3 +1,4 @@
+import { kinds } from '@estribo/core/logbook';
 import { findings } from '@estribo/core/screening';
 import { programmes } from '@estribo/core/programmes';
 import { parseNeutralZero } from '@estribo/core/setting';
@@ -58,3 +59,10 @@ test('every qualifying finding says what to do about it', () => {
 test('what is said to do needs an answer for each check that can fail by a value', () => {
   for (const said of Object.values(en.checkDo)) expect(said.length).toBeGreaterThan(10);
 });
+
+test('every kind of entry has its word, for where it waits and could not be sent', () =>
+  expect(
+    words('kinds')
+      .filter((word) => word !== 'person')
+      .sort(),
+  ).toEqual(Object.keys(kinds).sort()));

@@ -108,16 +108,18 @@ export function Shell() {
       <Head>
         <b>Estribo</b>
         <nav aria-label={t('nav.label')}>
-          <Tab to="/bench">{t('nav.bench')}</Tab>
-          <Tab to="/cases">{t('nav.cases')}</Tab>
+          {may(user.role, 'bench.read') && <Tab to="/bench">{t('nav.bench')}</Tab>}
+          {may(user.role, 'bench.read') && <Tab to="/cases">{t('nav.cases')}</Tab>}
           {may(user.role, 'catalogue.read') && <Tab to="/catalogue">{t('nav.catalogue')}</Tab>}
           {may(user.role, 'users.read') && <Tab to="/clinic">{t('nav.clinic')}</Tab>}
         </nav>
         <Right>
           <OutboxState />
-          <FindLink to="/cases?find">
-            {t('nav.find')} <kbd>/</kbd>
-          </FindLink>
+          {may(user.role, 'bench.read') && (
+            <FindLink to="/cases?find">
+              {t('nav.find')} <kbd>/</kbd>
+            </FindLink>
+          )}
           <Own to="/password" title={t('nav.password')}>
             {user.name}, {named('roles', user.role)}
           </Own>

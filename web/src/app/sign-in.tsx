@@ -24,7 +24,8 @@ export const Place = styled.main`
   padding: 24px;
 `;
 
-export const Fill = styled(Form)`
+/** Its problems come from the server: a field that has one does not keep the form from being sent again. */
+export const Fill = styled(Form).attrs({ validationBehavior: 'aria' })`
   display: flex;
   flex-direction: column;
   gap: 16px;

@@ -2,7 +2,7 @@ import { daysBetween, daysFrom } from '@estribo/core/calendar';
 import { kinds, type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { outbox, useBench, useUser, useZone, type CaseSummary } from '../api/clinic';
@@ -160,17 +160,9 @@ export function Bench() {
   const user = useUser();
   const navigate = useNavigate();
   const first = bench.data?.pages[0];
-  if (!bench.data || !first)
-    return bench.error && may(user.role, 'bench.read') ? (
-      <Loading away />
-    ) : may(user.role, 'bench.read') ? (
-      <Loading away={false} />
-    ) : (
-      <Page>
-        <h1>{t('nav.bench')}</h1>
-        <Soft>{t('common.notYourRole')}</Soft>
-      </Page>
-    );
+  // who has no bench looks after the clinic
+  if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
+  if (!bench.data || !first) return <Loading away={bench.isError} />;
   const { today, from } = first;
   const rows = sorted(
     bench.data.pages.flatMap(({ cases }) => cases),

@@ -1,7 +1,7 @@
 import { may } from '@estribo/core/access';
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useCases, useToday, useUser } from '../api/clinic';
 import { color, size } from '../app/tokens';
@@ -41,13 +41,7 @@ export default function Cases() {
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), [params]);
   const found = useCases(wanted);
-  if (!may(user.role, 'bench.read'))
-    return (
-      <Page>
-        <h1>{t('nav.cases')}</h1>
-        <Soft>{t('common.notYourRole')}</Soft>
-      </Page>
-    );
+  if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
   const rows = found.data?.pages.flatMap(({ cases }) => cases);
   const mayOpen = may(user.role, 'record.read');
   return (

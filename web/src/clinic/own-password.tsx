@@ -36,6 +36,7 @@ export default function OwnPassword() {
     <Page>
       <h1>{t('password.title')}</h1>
       <Form
+        validationBehavior="aria"
         onSubmit={(event) => {
           event.preventDefault();
           void save(change);

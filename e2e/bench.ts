@@ -63,8 +63,8 @@ await db.query('CREATE TABLE bare LIKE entry');
 const insert = await timed(200, (i) => {
   const row = entry(i);
   return db.query(
-    'INSERT INTO bare (`case`, seq, id, content, salt, salted, hash, receivedAt) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-    [caseId, i, row.id, JSON.stringify(row), 'a'.repeat(64), 'b'.repeat(64), 'c'.repeat(64), new Date()],
+    'INSERT INTO bare (`case`, seq, id, content, salt, salted, hash, receivedAt, mac) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    [caseId, i, row.id, JSON.stringify(row), 'a'.repeat(64), 'b'.repeat(64), 'c'.repeat(64), new Date(), ''],
   );
 });
 say(
@@ -100,6 +100,28 @@ const context = { programme, model, zone: 'Europe/Madrid' };
 const fold = await timed(20, () => foldCase(long, context));
 const parse = await timed(20, () => JSON.parse(text) as unknown);
 say('fold of a case of 2 000 entries', fold, 'ms', 'parsing the same entries as JSON', parse);
+
+// the same, each entry seen for the first time: it is held against its schema
+const cold = await timed(5, () => foldCase(JSON.parse(text) as AnyRecordedEntry[], context));
+say('fold of the same case, every entry new to the process', cold, 'ms', 'parsing them as JSON', parse);
+
+// opening a case computes every hash of it again, against sending its entries
+const proof = await timed(20, () => get(`/cases/${caseId}`));
+const sent = await timed(20, () => get(`/cases/${caseId}/entries?limit=1000`));
+say(`proof of a case of ${known.length} entries`, proof, 'ms', 'sending its entries', sent);
+
+// twenty writers at once on one case, against one after the other
+const post = (i: number) =>
+  fetch(`${address}/api/cases/${caseId}/entries`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', cookie },
+    body: JSON.stringify(entry(i)),
+  }).then((answer) => answer.text());
+const atOnce = await timed(5, () => Promise.all(Array.from({ length: 20 }, (_, i) => post(i))));
+const inTurn = await timed(5, async () => {
+  for (let i = 0; i < 20; i += 1) await post(i);
+});
+say('twenty writers at once on one case', atOnce, 'ms', 'the same twenty one after the other', inTurn);
 
 // best fit over 5 000 models of 12 sizes and 3 axes, against reading the same models as JSON
 const sizes = Array.from({ length: 12 }, (_, i) => `s${i}`);

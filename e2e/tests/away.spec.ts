@@ -125,3 +125,60 @@ test('a person and a case written while the server is away are there when it is 
     expect(rows).toEqual([{ stage: 'screen' }]);
   }).toPass({ timeout: 20_000 });
 });
+
+test('a size chosen while the network was away, from readings that have changed meanwhile: kept, not in force, both shown', async ({
+  page,
+  browser,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Xoel Barreiro', 'size');
+  const id = page.url().split('/').at(-2)!;
+  const take = page.getByRole('button', { name: /^Take size/ });
+  await take.waitFor();
+  await page.context().setOffline(true);
+  await take.click();
+  await expect(page.getByText('Server away: 1 entry waits here')).toBeVisible();
+
+  // meanwhile a technician measures the limb again, and it is thicker
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, clinic, 'teo');
+  const answers = await other.evaluate(async (caseId) => {
+    const { user } = (await (await fetch('/api/session')).json()) as { user: { id: string } };
+    const { entries } = (await (await fetch(`/api/cases/${caseId}/entries`)).json()) as {
+      entries: { kind: string; body: { side: string } }[];
+    };
+    const { side } = entries.find(({ kind }) => kind === 'case.opened')!.body;
+    const statuses: number[] = [];
+    for (let i = 0; i < 4; i += 1) {
+      const answer = await fetch(`/api/cases/${caseId}/entries`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({
+          id: `0192c3d4-0000-7000-8000-${String(Date.now() + i)
+            .slice(-12)
+            .padStart(12, '0')}`,
+          case: caseId,
+          stage: 'measure',
+          kind: 'measure.read',
+          v: 1,
+          observedAt: new Date().toISOString(),
+          zone: 'Europe/Madrid',
+          by: user.id,
+          body: { step: 'girth-above', side, value: 560, instrument: 'tape' },
+        }),
+      });
+      statuses.push(answer.status);
+    }
+    return statuses;
+  }, id);
+  expect(answers).toEqual([201, 201, 201, 201]);
+  await other.context().close();
+
+  await page.context().setOffline(false);
+  const record = page.getByRole('region', { name: 'Record' });
+  await expect(record.getByText(/not in force: from the entries here it is/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByRole('heading', { name: /is chosen/ })).toHaveCount(0);
+});

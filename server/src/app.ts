@@ -123,7 +123,7 @@ export function createApp(context: Context, options: AppOptions): Express {
     next();
   });
   app.use('/api', sameSiteOnly);
-  app.use('/api', deadline(options.answerWithin ?? 12_000));
+  app.use('/api', deadline(options.answerWithin ?? 12_000, { '/catalogue/import': 120_000 }));
   // before the session, which asks the database
   app.use('/api', mount(healthRoutes(context)));
   // a catalogue's file is larger than anything else that is sent

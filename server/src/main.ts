@@ -45,7 +45,8 @@ const now = () => new Date();
 const sealEvery = 60_000;
 
 try {
-  const db = await openDatabase(url, (line) => console.log(line));
+  const command = process.argv[2];
+  const db = await openDatabase(url, (line) => console.log(line), { patient: command !== undefined });
   const sealing = openSealFolder(sealFolder);
   for (const programme of programmes) await register(db, 'programme', programme);
   const clinics = db.getRepository(clinicEntity);
@@ -67,7 +68,7 @@ try {
     clinic: { name: clinic?.name ?? '', zone },
     ...(clinic ? {} : { setUpCode: oneTimeCode() }),
   };
-  switch (process.argv[2]) {
+  switch (command) {
     case 'rebuild':
       process.exit(await rebuild(context));
       break;

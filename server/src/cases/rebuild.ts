@@ -4,6 +4,7 @@ import { caseEntity, entryEntity, personEntity, summaryEntity } from '../databas
 import { inTransaction } from '../database/transaction';
 import type { SealFolder } from '../sealing/seal-key';
 import { verifyCase, type ProofFault } from '../sealing/verify-case';
+import { everyCase } from './every-case';
 import { foldOf, recordedEntry } from './record';
 import { summaryOf, summaryVersion, writePairs } from './summary';
 
@@ -20,18 +21,8 @@ export interface Rebuilt {
 /** Computes every summary again from the entries, writes it, and reports where it differed. */
 export async function rebuildSummaries(db: DataSource, zone: string, folder: SealFolder): Promise<Rebuilt> {
   const result: Rebuilt = { cases: 0, differing: [], broken: [], failed: [] };
-  for (let after = ''; ;) {
-    const rows = await db
-      .getRepository(caseEntity)
-      .createQueryBuilder('one')
-      .where('one.id > :after', { after })
-      .orderBy('one.id')
-      .take(100)
-      .getMany();
-    for (const { id } of rows) await rebuildOne(db, zone, folder, id, result);
-    if (rows.length < 100) return result;
-    after = rows.at(-1)!.id;
-  }
+  for await (const id of everyCase(db)) await rebuildOne(db, zone, folder, id, result);
+  return result;
 }
 
 /** The summaries that another version of Estribo has written, or that are missing, computed anew. */

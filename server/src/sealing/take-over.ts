@@ -1,5 +1,6 @@
 import { brokenLink, saltedHash, type AnyEntry } from '@estribo/core/logbook';
 import type { DataSource } from 'typeorm';
+import { everyCase } from '../cases/every-case';
 import { caseEntity, entryEntity, type CaseRow, type EntryRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { caseMac, entryMac, type SealFolder } from './seal-key';
@@ -14,38 +15,27 @@ export async function takeOver(
   folder: SealFolder,
 ): Promise<{ cases: number; unsound: string[] }> {
   const taken = { cases: 0, unsound: [] as string[] };
-  for (let after = ''; ;) {
-    const rows = await db
-      .getRepository(caseEntity)
-      .createQueryBuilder('one')
-      .where('one.id > :after', { after })
-      .orderBy('one.id')
-      .take(100)
-      .getMany();
-    for (const { id } of rows) {
-      const sound = await inTransaction(db, async (manager) => {
-        const row = await manager
-          .getRepository(caseEntity)
-          .findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } });
-        const entries = await manager
-          .getRepository(entryEntity)
-          .find({ where: { case: id }, order: { seq: 'ASC' } });
-        const holds = holdsByItself(row, entries);
-        if (!holds) return false;
-        for (const entry of entries)
-          await manager
-            .getRepository(entryEntity)
-            .update({ case: id, seq: entry.seq }, { mac: entryMac(folder.mac, entry) });
+  for await (const id of everyCase(db)) {
+    const sound = await inTransaction(db, async (manager) => {
+      const row = await manager
+        .getRepository(caseEntity)
+        .findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } });
+      const entries = await manager
+        .getRepository(entryEntity)
+        .find({ where: { case: id }, order: { seq: 'ASC' } });
+      const holds = holdsByItself(row, entries);
+      if (!holds) return false;
+      for (const entry of entries)
         await manager
-          .getRepository(caseEntity)
-          .update({ id }, { mac: caseMac(folder.mac, row), unsealed: true });
-        return true;
-      });
-      if (sound) taken.cases += 1;
-      else taken.unsound.push(id);
-    }
-    if (rows.length < 100) break;
-    after = rows.at(-1)!.id;
+          .getRepository(entryEntity)
+          .update({ case: id, seq: entry.seq }, { mac: entryMac(folder.mac, entry) });
+      await manager
+        .getRepository(caseEntity)
+        .update({ id }, { mac: caseMac(folder.mac, row), unsealed: true });
+      return true;
+    });
+    if (sound) taken.cases += 1;
+    else taken.unsound.push(id);
   }
   folder.settle();
   return taken;

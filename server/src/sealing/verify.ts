@@ -1,6 +1,7 @@
 import { readFileSync, existsSync } from 'node:fs';
 import type { DataSource, EntityManager } from 'typeorm';
 import { contentHash } from '@estribo/core/programmes';
+import { everyCase } from '../cases/every-case';
 import {
   caseEntity,
   entryEntity,
@@ -36,27 +37,16 @@ export async function verifyClinic(db: DataSource, folder: SealFolder): Promise<
   const found: Verified = { cases: 0, entries: 0, seals: 0, faults: [] };
   /** cases that count as sealed, by their newest seq */
   const settled = new Map<string, number>();
-  for (let after = ''; ;) {
-    const rows = await db
-      .getRepository(caseEntity)
-      .createQueryBuilder('one')
-      .where('one.id > :after', { after })
-      .orderBy('one.id')
-      .take(100)
-      .getMany();
-    for (const { id } of rows)
-      // of one moment: an append between the row and its entries would look like a loss
-      await db.transaction('REPEATABLE READ', async (manager) => {
-        const row = await manager.getRepository(caseEntity).findOneByOrFail({ id });
-        const { entries, faults } = await proofOf(manager, folder, row);
-        found.cases += 1;
-        if (!row.unsealed) settled.set(id, row.seq);
-        found.entries += entries;
-        found.faults.push(...faults);
-      });
-    if (rows.length < 100) break;
-    after = rows.at(-1)!.id;
-  }
+  for await (const id of everyCase(db))
+    // of one moment: an append between the row and its entries would look like a loss
+    await db.transaction('REPEATABLE READ', async (manager) => {
+      const row = await manager.getRepository(caseEntity).findOneByOrFail({ id });
+      const { entries, faults } = await proofOf(manager, folder, row);
+      found.cases += 1;
+      if (!row.unsealed) settled.set(id, row.seq);
+      found.entries += entries;
+      found.faults.push(...faults);
+    });
   // entries whose case is gone hang on nothing: the foreign key forbids them, somebody may have taken it off
   const orphans = await db.query<{ case: string }[]>(
     'SELECT DISTINCT e.`case` AS `case` FROM entry e LEFT JOIN `case` c ON c.id = e.`case` WHERE c.id IS NULL LIMIT 1000',

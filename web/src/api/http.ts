@@ -63,3 +63,13 @@ export async function call<T>(
     problem?.detail ? problem : { title: 'Refused', status: response.status, detail: response.statusText },
   );
 }
+
+/**
+ * What a refusal says about the fields of a form, by their names; under '' what belongs to none.
+ * @param away what is said when no answer came
+ */
+export function formProblems(error: unknown, away: string): Record<string, string> {
+  if (!(error instanceof RefusedError)) return { '': away };
+  const { faults, detail } = error.problem;
+  return faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail };
+}

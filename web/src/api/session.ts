@@ -39,7 +39,12 @@ export async function fetchSession(): Promise<Session> {
       if (!(error instanceof UnansweredError)) throw error;
       return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
     }
-  return call<Session>('GET', '/session');
+  const session = await call<Session>('GET', '/session');
+  const before = queries.getQueryData<Session>(['session'])?.user?.id;
+  // what was read for one person is not shown to the next, who has signed in from another tab
+  if (before !== undefined && before !== session.user?.id)
+    queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
+  return session;
 }
 
 /** Signs in, and remembers who has done so on this machine. */

@@ -1,5 +1,5 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
+import { Fragment, lazy, Suspense, useEffect } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { outbox, useSession } from '../api/clinic';
@@ -84,12 +84,13 @@ function SignedIn() {
   }, []);
   if (data?.user)
     return (
-      <>
+      // another person's screen begins anew: nothing half filled in is left of the one before
+      <Fragment key={data.user.id}>
         <Net>
           <Outlet />
         </Net>
         <KeysHelp />
-      </>
+      </Fragment>
     );
   if (isPending) return <Loading away={false} />;
   if (error) return <Loading away />;

@@ -12,6 +12,7 @@ import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { useReason } from '../parts/use-reason';
 import { color, size } from './tokens';
 
 const Said = styled.span`
@@ -133,23 +134,12 @@ function UnsentText({ item, onClose }: { item: Posted; onClose: () => void }) {
 }
 
 function GiveUp({ item, onClose }: { item: Posted; onClose: () => void }) {
-  const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const giveUp = () => {
-    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
-    void outbox.giveUp(item, reason.trim()).then(onClose);
-  };
+  const { field, giving } = useReason();
+  const giveUp = () => giving((reason) => void outbox.giveUp(item, reason).then(onClose));
   return (
     <Dialog title={t('outbox.giveUpTitle')} onClose={onClose}>
       <p>{t('outbox.giveUpWhat')}</p>
-      <Field
-        label={t('record.reason')}
-        value={reason}
-        onChange={setReason}
-        problem={problem}
-        autoFocus
-        maxLength={400}
-      />
+      {field}
       <Row>
         <Button look="main" onPress={giveUp}>
           {t('outbox.giveUp')}

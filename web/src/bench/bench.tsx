@@ -1,5 +1,5 @@
 import { daysBetween, daysFrom } from '@estribo/core/calendar';
-import { kinds, type Buckle } from '@estribo/core/logbook';
+import { kinds, type Buckle, type Entry } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
@@ -10,8 +10,8 @@ import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
-import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
+import { useReason } from '../parts/use-reason';
 import { Page, Row, Soft } from '../parts/layout';
 import { printMinutes, printShortWeekday, printStops, printWeekday, printWindow } from '../parts/print';
 
@@ -371,39 +371,27 @@ function TakeBack({
 }) {
   const user = useUser();
   const zone = useZone();
-  const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const takeBack = () => {
-    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
-    void outbox
-      .postEntry(
-        {
-          id: v7(),
-          case: caseId,
-          stage: 'case',
-          kind: 'record.withdrawn',
-          v: kinds['record.withdrawn'].v,
-          observedAt: new Date().toISOString(),
-          zone,
-          by: user.id,
-          body: {},
-          replaces: visit,
-          reason: reason.trim(),
-        },
-        user,
-      )
-      .then(onClose);
-  };
+  const { field, giving } = useReason();
+  const takeBack = () =>
+    giving((reason) => {
+      const withdrawal: Entry<'record.withdrawn'> = {
+        id: v7(),
+        case: caseId,
+        stage: 'case',
+        kind: 'record.withdrawn',
+        v: kinds['record.withdrawn'].v,
+        observedAt: new Date().toISOString(),
+        zone,
+        by: user.id,
+        body: {},
+        replaces: visit,
+        reason,
+      };
+      void outbox.postEntry(withdrawal, user).then(onClose);
+    });
   return (
     <Dialog title={title} onClose={onClose}>
-      <Field
-        label={t('record.reason')}
-        value={reason}
-        onChange={setReason}
-        problem={problem}
-        autoFocus
-        maxLength={400}
-      />
+      {field}
       <Row>
         <Button look="main" onPress={takeBack}>
           {t('bench.takeBack')}

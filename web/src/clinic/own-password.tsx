@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { call, RefusedError } from '../api/http';
+import { call, formProblems } from '../api/http';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
@@ -25,11 +25,7 @@ export default function OwnPassword() {
       for (const set of [setNow, setNext, setAgain]) set('');
       setChanged(true);
     } catch (error) {
-      if (!(error instanceof RefusedError)) return setProblems({ '': t('common.away') });
-      const { faults, detail } = error.problem;
-      setProblems(
-        faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail },
-      );
+      setProblems(formProblems(error, t('common.away')));
     }
   };
   return (

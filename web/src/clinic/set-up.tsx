@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import { useSession } from '../api/clinic';
-import { call, RefusedError } from '../api/http';
+import { call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
 import { Fill, Place, StrapPicture } from '../app/sign-in';
 import { NotSecure } from '../app/not-secure';
@@ -36,11 +36,7 @@ export default function SetUp() {
       await queries.invalidateQueries({ queryKey: ['session'] });
       await navigate('/sign-in');
     } catch (error) {
-      if (!(error instanceof RefusedError)) return setProblems({ '': t('common.away') });
-      const { faults, detail } = error.problem;
-      setProblems(
-        faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail },
-      );
+      setProblems(formProblems(error, t('common.away')));
     }
   };
   const field = (name: keyof typeof empty, label: string, more: object = {}) => (

@@ -2,7 +2,7 @@ import { roles, type Role } from '@estribo/core/access';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { call, RefusedError } from '../api/http';
+import { call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -113,11 +113,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
       void queries.invalidateQueries({ queryKey: ['audit'] });
       onClose(name);
     } catch (error) {
-      if (!(error instanceof RefusedError)) return setProblems({ '': t('common.away') });
-      const { faults, detail } = error.problem;
-      setProblems(
-        faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail },
-      );
+      setProblems(formProblems(error, t('common.away')));
     }
   };
   const elsewhere = problems[''] ?? problems.role ?? problems.active;

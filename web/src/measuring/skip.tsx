@@ -1,35 +1,34 @@
 import { isReading, unitOf, type StepState, type SubstituteWay } from '@estribo/core/measuring';
-import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
-import { Field } from '../parts/field';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printReading } from '../parts/print';
+import { useReason } from '../parts/use-reason';
 
 /** A step that cannot be taken as it should: left out, or taken another way, with the reason. */
 export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: () => void }) {
   const { state, unit, write } = useWork();
-  const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const { field, giving } = useReason(t('measuring.skipReason'), 200);
   const rest = state.measuring.states.filter(
     (other) => other.side === side && !other.done && other.readings.length === 0,
   );
   const needed = state.sizing.chart.axes.some(({ reading }) => reading === step.id);
   const other = isReading(step) ? step.substitute : undefined;
-  const put = async (steps: string[], substitute?: SubstituteWay) => {
-    if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
+  const skip = async (steps: string[], reason: string, substitute?: SubstituteWay) => {
     for (const id of steps)
       await write('measure.skipped', 'measure', {
         step: id,
         side,
-        reason: reason.trim(),
+        reason,
         ...(substitute ? { substitute } : {}),
       });
     onClose();
   };
+  const put = (steps: string[], substitute?: SubstituteWay) =>
+    giving((reason) => void skip(steps, reason, substitute));
   const print = (value: number) => `± ${printReading(value, unitOf(step), unit)}`;
   return (
     <Dialog
@@ -40,17 +39,10 @@ export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: 
       onClose={onClose}
     >
       {side === state.side && needed && <Notice tone="caution">{t('measuring.skipBraced')}</Notice>}
-      <Field
-        label={t('measuring.skipReason')}
-        value={reason}
-        onChange={setReason}
-        problem={problem}
-        autoFocus
-        maxLength={200}
-      />
+      {field}
       {other && isReading(step) && (
         <Row>
-          <Button look="main" onPress={() => void put([step.id], other.how)}>
+          <Button look="main" onPress={() => put([step.id], other.how)}>
             {t(`measuring.substitute.${other.how}`)}
           </Button>
           <Soft>
@@ -59,11 +51,11 @@ export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: 
         </Row>
       )}
       <Row>
-        <Button look={other ? 'second' : 'main'} onPress={() => void put([step.id])}>
+        <Button look={other ? 'second' : 'main'} onPress={() => put([step.id])}>
           {t('measuring.skipThis')}
         </Button>
         {rest.length > 1 && (
-          <Button onPress={() => void put(rest.map((one) => one.step.id))}>
+          <Button onPress={() => put(rest.map((one) => one.step.id))}>
             {side === 'midline'
               ? t('measuring.skipRest')
               : t('measuring.skipSide', { side: named('side', side) })}

@@ -1,0 +1,32 @@
+import { useState, type ReactNode } from 'react';
+import { t } from '../messages';
+import { Field } from './field';
+
+/**
+ * A reason that something is done for: its field, and the way to go on once it is given in a few words.
+ * @param label of the field
+ * @param longest characters it may have
+ */
+export function useReason(
+  label: string = t('record.reason'),
+  longest = 400,
+): { field: ReactNode; giving: (work: (reason: string) => void) => void } {
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  return {
+    field: (
+      <Field
+        label={label}
+        value={reason}
+        onChange={setReason}
+        problem={problem}
+        autoFocus
+        maxLength={longest}
+      />
+    ),
+    giving: (work) => {
+      if (reason.trim().length < 3) return setProblem(t('record.reasonNeeded'));
+      work(reason.trim());
+    },
+  };
+}

@@ -125,12 +125,19 @@ const rounded = <T>(value: T): T =>
     ),
   ) as T;
 
+/** A match without what later versions say beside it. */
+const frozenMatch = (match: CaseState['sizing']['match']) => {
+  if (match.outcome === 'incomplete') return match;
+  const { gaps: _gaps, overruled: _overruled, ...frozen } = match;
+  return frozen;
+};
+
 /** What the frozen belt is compared by. */
 export const foldedBelt = (state: CaseState) =>
   rounded({
     stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
     readings: state.sizing.readings,
-    match: state.sizing.match,
+    match: frozenMatch(state.sizing.match),
     height: state.sizing.height,
     chosen: state.sizing.chosen?.decided,
     substitutes: state.measuring.states.flatMap(({ step, substitute }) =>

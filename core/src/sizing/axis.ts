@@ -1,4 +1,4 @@
-import { axisBands, type BandEdges } from './band';
+import { axisBands, gapAt, judgingBands, type BandEdges, type ChartGap } from './band';
 import type { Chart, ChartAxis } from './chart';
 
 /** A reading as the match needs it; all in the axis' unit. */
@@ -21,7 +21,10 @@ export type Readings = Readonly<Record<string, AxisReading | undefined>>;
 export interface Axis {
   axis: ChartAxis;
   reading: AxisReading;
+  /** made to meet by the chart's rule */
   edges: readonly BandEdges[];
+  /** the gap of the printed chart that the reading lies in */
+  gap: ChartGap | undefined;
 }
 
 // written out: Math.hypot is many times slower, and a catalogue asks for it thousands of times
@@ -33,7 +36,13 @@ export function axesOf(chart: Chart, readings: Readings): Axis[] {
   const axes: Axis[] = [];
   for (const axis of chart.axes) {
     const reading = readings[axis.reading];
-    if (reading) axes.push({ axis, reading, edges: axisBands(chart, axis) });
+    if (reading)
+      axes.push({
+        axis,
+        reading,
+        edges: judgingBands(chart, axis),
+        gap: gapAt(axisBands(chart, axis), reading.mean),
+      });
   }
   return axes;
 }

@@ -35,7 +35,7 @@ export function bandEdges(axis: ChartAxis, sizes: readonly string[]): BandEdges[
 /** Charts never change once they are read: their edges are computed once. */
 const known = new WeakMap<ChartAxis, { sizes: readonly string[]; edges: readonly BandEdges[] }>();
 
-/** The bands an axis of a chart has: its sizes, or the rows or columns of a two-way table. */
+/** The bands an axis of a chart has, as printed: its sizes, or the rows or columns of a two-way table. */
 export function axisBands(chart: Pick<Chart, 'sizes' | 'table'>, axis: ChartAxis): readonly BandEdges[] {
   if (chart.table)
     return bandEdges(
@@ -47,4 +47,55 @@ export function axisBands(chart: Pick<Chart, 'sizes' | 'table'>, axis: ChartAxis
   const edges = bandEdges(axis, chart.sizes);
   known.set(axis, { sizes: chart.sizes, edges });
   return edges;
+}
+
+const settled = new WeakMap<ChartAxis, { chart: string; edges: readonly BandEdges[] }>();
+
+/**
+ * The bands of an axis as a reading is judged by them: made to meet. Where the chart leaves a gap, or two bands
+ * overlap, the chart's rule for readings between says whose the stretch is: the larger size's, the smaller
+ * one's, or half of it each. No reading then lies in two bands, and none between the smallest and the largest
+ * lies in none.
+ */
+export function judgingBands(
+  chart: Pick<Chart, 'sizes' | 'table' | 'between'>,
+  axis: ChartAxis,
+): readonly BandEdges[] {
+  const key = `${chart.between} ${chart.table ? '' : chart.sizes.join(' ')}`;
+  const found = settled.get(axis);
+  if (found?.chart === key) return found.edges;
+  const printed = axisBands(chart, axis);
+  const edges: BandEdges[] = [];
+  for (let i = 0; i < printed.length; i += 1) {
+    const { size, from, to } = printed[i]!;
+    const next = printed[i + 1];
+    // a chart whose bands do not rise is told by the lint: here they are kept from overlapping
+    const low = Math.max(i === 0 ? from : edges[i - 1]!.to, -Infinity);
+    const high = next ? border(chart.between, to, next.from) : to;
+    edges.push({ size, from: low, to: Math.max(low, high) });
+  }
+  settled.set(axis, { chart: key, edges });
+  return edges;
+}
+
+/** Where two neighbouring bands meet: `end` of the smaller one, `start` of the larger one, as printed. */
+function border(between: Chart['between'], end: number, start: number): number {
+  if (between === 'larger') return Math.min(end, start);
+  if (between === 'smaller') return Math.max(end, start);
+  return (end + start) / 2;
+}
+
+/** A stretch of an axis that the chart leaves out, between two sizes. */
+export interface ChartGap {
+  below: BandEdges;
+  above: BandEdges;
+}
+
+/** The gap of a chart as printed in which a value lies; undefined when a band holds it or it is off the chart. */
+export function gapAt(bands: readonly BandEdges[], value: number): ChartGap | undefined {
+  for (let i = 0; i + 1 < bands.length; i += 1) {
+    const [below, above] = [bands[i]!, bands[i + 1]!];
+    if (value >= below.to && value < above.from) return { below, above };
+  }
+  return undefined;
 }

@@ -10,7 +10,7 @@ export {
   type HeightChoice,
   type SizeBand,
 } from './chart';
-export { axisBands, bandEdges, closedUp, type BandEdges } from './band';
+export { axisBands, bandEdges, closedUp, gapAt, judgingBands, type BandEdges, type ChartGap } from './band';
 export type { AxisReading } from './axis';
 export { matchSize, sizeRules, type SizeMatch, type SizeRule } from './match';
 export { helpfulReading } from './helpful-reading';

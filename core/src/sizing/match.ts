@@ -40,6 +40,10 @@ export type SizeMatch =
       against: string | undefined;
       /** what every axis points to by itself; undefined: off the chart */
       pointed: { reading: string; size: string | undefined }[];
+      /** the size that the readings make likeliest, when the chart's rule takes another one */
+      overruled: { size: string; probability: number } | undefined;
+      /** readings that lie in a gap of the printed chart, with the sizes on either side */
+      gaps: { reading: string; below: string; above: string; from: number; to: number }[];
     };
 
 /**
@@ -48,9 +52,8 @@ export type SizeMatch =
  * P(size) is integrated over the error z that the axes share, weighted by phi(z): they are not
  * independent, the tape is the same.
  * "Between" means that a neighbouring band lies nearer than the reading's standard uncertainty (common
- * practice leaves it to the eye; the choice is ours): the chart's rule moves each axis by that uncertainty
- * before the axes are compared, so that a larger body never gets a smaller size. Axes two sizes apart, or
- * outside, are made to measure; above the largest size an extension may still reach.
+ * practice leaves it to the eye; the choice is ours), or that the reading lies in a gap of the chart. Axes two
+ * sizes apart, or outside, are made to measure; above the largest size an extension may still reach.
  *
  * @param chart the model's chart
  * @param readings by the axis' reading, each in its axis' unit
@@ -87,6 +90,23 @@ export function matchSize(chart: Chart, readings: Readings): SizeMatch {
       reading: axis.reading,
       size: chart.table ? sizeAt(chart, pointed) : edges[pointed[i]!]?.size,
     })),
+    overruled:
+      decision.outcome === 'size' && size !== likeliest.size && likeliest.probability > 0
+        ? likeliest
+        : undefined,
+    gaps: axes.flatMap(({ axis, gap }) =>
+      gap
+        ? [
+            {
+              reading: axis.reading,
+              below: gap.below.size,
+              above: gap.above.size,
+              from: gap.below.to,
+              to: gap.above.from,
+            },
+          ]
+        : [],
+    ),
   };
 }
 
@@ -113,28 +133,40 @@ interface Decision {
   against?: string;
 }
 
+/**
+ * The chart's two rules, each applied once to what the readings say. Each axis points to a band and claims it,
+ * or the neighbour that the rule for readings between names. Axes that agree get the leading claim; axes that
+ * point to neighbouring sizes get one of the two, never one beyond: a claim is held within what is pointed to.
+ * A larger body so never gets a smaller size.
+ */
 function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number | undefined)[]): Decision {
-  if (reachedByExtension(chart, axes, pointed))
-    return { outcome: 'size', size: chart.sizes.at(-1)!, rule: 'extension' };
-  if (pointed.some((index) => index === undefined)) return { outcome: 'made-to-measure', rule: 'outside' };
-  const moved = axes.map((axis, i) => movedIndex(chart, axis, pointed[i]!));
-  if (chart.table) return decideInTable(chart, axes, pointed, moved);
-  const indices = axes.map(({ edges }, i) => chart.sizes.indexOf(edges[pointed[i]!]!.size));
-  const [low, high] = [Math.min(...indices), Math.max(...indices)];
+  const extended = reachedByExtension(chart, axes, pointed);
+  const reached = extended ? pointed.with(0, axes[0]!.edges.length - 1) : pointed;
+  if (reached.some((index) => index === undefined)) return { outcome: 'made-to-measure', rule: 'outside' };
+  if (chart.table) return decideInTable(chart, axes, reached as number[]);
+  const places = axes.map(({ edges }, i) => chart.sizes.indexOf(edges[reached[i]!]!.size));
+  const [low, high] = [Math.min(...places), Math.max(...places)];
   if (high - low > 1) return { outcome: 'made-to-measure', rule: 'apart', against: named(chart, low, high) };
-  const sizesMoved = axes.map(({ edges }, i) => chart.sizes.indexOf(edges[moved[i]!]!.size));
-  const size = chart.sizes[chart.disagree === 'primary' ? sizesMoved[0]! : Math.max(...sizesMoved)]!;
-  if (high > low) {
+  const agree = high === low;
+  const claims = axes.map((axis, i) => {
+    // what lies above the largest size is not between two of them
+    const step = extended && i === 0 ? 0 : stepBetween(chart, axis, reached[i]!);
+    const claimed = places[i]! + step;
+    return agree ? claimed : Math.min(high, Math.max(low, claimed));
+  });
+  const size = chart.sizes[chart.disagree === 'primary' ? claims[0]! : Math.max(...claims)]!;
+  if (extended && size === chart.sizes.at(-1)) return { outcome: 'size', size, rule: 'extension' };
+  if (!agree) {
     const against = named(chart, low, high);
     return chart.disagree === 'made-to-measure'
       ? { outcome: 'made-to-measure', rule: 'disagree-made-to-measure', against }
       : { outcome: 'size', size, rule: `disagree-${chart.disagree}`, against };
   }
   const near = axes
-    .map((axis, i) => nearNeighbour(axis, pointed[i]!))
+    .map((axis, i) => nearNeighbour(axis, reached[i]!))
     .find((neighbour) => neighbour !== undefined);
-  if (near === undefined) return { outcome: 'size', size: chart.sizes[low]!, rule: 'inside' };
-  return between(chart, size, chart.sizes[low]!, near);
+  const own = chart.sizes[low]!;
+  return near === undefined ? { outcome: 'size', size: own, rule: 'inside' } : between(chart, size, own, near);
 }
 
 const between = (chart: Chart, size: string, own: string, near: string): Decision => ({
@@ -144,28 +176,36 @@ const between = (chart: Chart, size: string, own: string, near: string): Decisio
   against: size === own ? near : own,
 });
 
-/** A two-way table: the cell of the two bands, each moved by the rule for readings between. */
-function decideInTable(
-  chart: Chart,
-  axes: readonly Axis[],
-  pointed: readonly (number | undefined)[],
-  moved: readonly number[],
-): Decision {
+/**
+ * A two-way table: the cell of the two bands, or the one beside it that the rule for readings between names. One
+ * step along one axis: a reading between two rows and between two columns does not go across the corner.
+ */
+function decideInTable(chart: Chart, axes: readonly Axis[], pointed: readonly number[]): Decision {
   const own = sizeAt(chart, pointed);
-  const size = sizeAt(chart, moved);
-  if (!own || !size) return { outcome: 'made-to-measure', rule: 'outside' };
+  if (!own) return { outcome: 'made-to-measure', rule: 'outside' };
+  const rank = (size: string) => chart.sizes.indexOf(size);
+  const beside = axes.flatMap((axis, i) => {
+    const step = stepBetween(chart, axis, pointed[i]!);
+    return step === 0 ? [] : (sizeAt(chart, pointed.with(i, pointed[i]! + step)) ?? []);
+  });
+  const size = beside.reduce(
+    (best, next) =>
+      (chart.between === 'smaller' ? rank(next) < rank(best) : rank(next) > rank(best)) ? next : best,
+    own,
+  );
   const near = axes
     .map(({ reading }, i) => {
       const { margin, neighbour } = marginOf(chart, axes, pointed, i);
       return margin < uncertaintyOf(reading) ? neighbour : undefined;
     })
     .find((neighbour) => neighbour !== undefined);
-  return near === undefined && size === own
+  const gap = axes.some((axis) => axis.gap !== undefined);
+  return near === undefined && size === own && !gap
     ? { outcome: 'size', size, rule: 'inside' }
     : between(chart, size, own, near ?? size);
 }
 
-/** The first axis lies above the largest size, yet within what side extensions reach; the others fit. */
+/** The first axis lies above the largest size, yet within what side extensions reach; the others are on the chart. */
 const reachedByExtension = (
   chart: Chart,
   axes: readonly Axis[],
@@ -181,19 +221,29 @@ const reachedByExtension = (
   );
 };
 
-/** The band an axis points to once the chart's rule for readings between sizes is applied. */
-function movedIndex(chart: Chart, { reading, edges }: Axis, index: number): number {
-  const shift = { larger: 1, smaller: -1, nearer: 0, ask: 0 }[chart.between] * uncertaintyOf(reading);
-  return bandAt(edges, reading.mean + shift) ?? index;
+/**
+ * The step to the band that the chart's rule for readings between names: to the neighbour whose band begins
+ * within the reading's uncertainty, or none. How far beyond that band the uncertainty reaches is nothing to it.
+ */
+function stepBetween(chart: Chart, { reading, edges, gap }: Axis, index: number): -1 | 0 | 1 {
+  const own = edges[index]!;
+  // in a gap the rule has been applied: the stretch is the one's or the other's
+  if (gap) return 0;
+  const near = uncertaintyOf(reading);
+  if (chart.between === 'larger' && own.to - reading.mean < near && edges[index + 1]) return 1;
+  if (chart.between === 'smaller' && reading.mean - own.from < near && edges[index - 1]) return -1;
+  return 0;
 }
 
-/** The neighbour whose band begins within the reading's uncertainty. */
-function nearNeighbour({ reading, edges }: Axis, index: number): string | undefined {
+/** The neighbour whose band begins within the reading's uncertainty, or on the other side of a gap. */
+function nearNeighbour({ reading, edges, gap }: Axis, index: number): string | undefined {
   const own = edges[index]!;
-  const [up, down] = [own.to - reading.mean, reading.mean - own.from];
-  return Math.min(up, down) < uncertaintyOf(reading)
-    ? edges[up < down ? index + 1 : index - 1]?.size
-    : undefined;
+  if (gap) return gap.above.size === own.size ? gap.below.size : gap.above.size;
+  const near = uncertaintyOf(reading);
+  const above = own.to - reading.mean < near ? edges[index + 1] : undefined;
+  const below = reading.mean - own.from < near ? edges[index - 1] : undefined;
+  if (!above || !below) return (above ?? below)?.size;
+  return own.to - reading.mean < reading.mean - own.from ? above.size : below.size;
 }
 
 const named = (chart: Chart, low: number, high: number) => `${chart.sizes[low]} – ${chart.sizes[high]}`;

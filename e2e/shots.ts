@@ -88,4 +88,10 @@ const tablet = await visit({ width: 834, height: 1112 });
 await signIn(tablet, clinic);
 await openStage(tablet, clinic, 'Uxia Seoane', 'measure');
 await shoot(tablet, 'measure-tablet');
+// who signs in, and the audit
+const office = await visit();
+await signIn(office, clinic, 'iago');
+await office.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
+await shoot(office, 'clinic');
+
 await browser.close();

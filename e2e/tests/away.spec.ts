@@ -132,7 +132,7 @@ test('a size chosen while the network was away, from readings that have changed 
   clinic,
 }) => {
   await signIn(page, clinic);
-  await openStage(page, clinic, 'Xoel Barreiro', 'size');
+  await openStage(page, clinic, 'Fiz Ameneiro', 'size');
   const id = page.url().split('/').at(-2)!;
   const take = page.getByRole('button', { name: /^Take size/ });
   await take.waitFor();

@@ -2,9 +2,9 @@ import { legFormOf } from '../anatomy';
 import {
   bodyReadings,
   girthsFrom,
-  inSight,
   isOfPerson,
   isReading,
+  settledReading,
   stepAt,
   type GirthStep,
 } from '../measuring';
@@ -70,7 +70,7 @@ function readingsAs(
       const own = states.find(
         (one) =>
           (one.side === state.side || isOfPerson(one.step)) &&
-          inSight(one) &&
+          settledReading(one) &&
           isReading(one.step) &&
           samePlace(one.step, step),
       );
@@ -105,7 +105,7 @@ function fromProfile(
   const near = states
     .flatMap((one) => {
       const { step: at, side } = one;
-      const read = inSight(one);
+      const read = settledReading(one);
       return at.kind === 'girth' && side === state.side && at.from === step.from && read
         ? [{ id: at.id, level: at.distance, girth: read.mean }]
         : [];

@@ -4,6 +4,7 @@ export {
   measuringProgress,
   inSight,
   nextStep,
+  settledReading,
   stepAt,
   untested,
   type MeasuringProgress,

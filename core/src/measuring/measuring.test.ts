@@ -113,3 +113,33 @@ test('a skipped side is done with its reason; a reading taken later counts inste
   expect(later).toMatchObject({ done: false, assessed: { needs: 'second' } });
   expect(later?.skipped).toBeUndefined();
 });
+
+describe('readings that do not agree', () => {
+  const girth = { tolerance: 6, withinPerson: 2, shared: 3 };
+
+  // common practice, no source: a slip of the hand is never averaged in
+  test.each([
+    [[365, 440, 439], 'settle', [0]],
+    [[445, 545, 446], 'settle', [1]],
+    [[445, 446, 544.5], 'settle', [2]],
+    [[400, 420, 440], 'settle', [0, 1, 2]],
+    [[400, 420, 440, 441], 'settle', [0, 1]],
+    [[440, 439], undefined, []],
+    [[440, 446], undefined, []],
+    [[440, 446.1], 'third', []],
+    [[440, 446, 452], undefined, []],
+    [[440, 446, 440, 439], undefined, []],
+  ] as const)('%j: asks for %s, about %j', (values, needs, alone) => {
+    const assessed = assessReadings(girth, values)!;
+    expect(assessed.needs).toBe(needs);
+    expect(assessed.alone).toEqual(alone);
+  });
+
+  test('those that agree all count, by their mean; a chain of them that spreads is restless', () => {
+    const assessed = assessReadings(girth, [440, 446, 452])!;
+    expect(assessed.mean).toBe(446);
+    expect(assessed.restless).toBe(true);
+    expect(assessReadings(girth, [440, 439, 441])!.restless).toBe(false);
+    expect(assessReadings(girth, [365, 440, 439])!.restless).toBe(false);
+  });
+});

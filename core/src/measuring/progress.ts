@@ -112,6 +112,11 @@ export const nextStep = (
 export const inSight = (state: Pick<StepState, 'assessed'> | undefined): AssessedReading | undefined =>
   state?.assessed?.needs === 'second' ? undefined : state?.assessed;
 
+/** A step's reading as a size may be made from it: nothing about it is outstanding or to be settled. */
+export const settledReading = (
+  state: Pick<StepState, 'assessed'> | undefined,
+): AssessedReading | undefined => (state?.assessed?.needs === undefined ? state?.assessed : undefined);
+
 /** One step on one side; of the person's own steps the one there is. */
 export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>
   states.find((state) => state.step.id === step && (state.side === side || isOfPerson(state.step)));

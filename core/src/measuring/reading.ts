@@ -7,9 +7,14 @@ export interface AssessedReading {
   mean: number;
   /** largest less smallest repeat */
   range: number;
-  /** what the protocol still asks for: a second reading, a third when two disagree */
-  needs: 'second' | 'third' | undefined;
-  /** three readings and still apart by more than the tolerance */
+  /**
+   * what the protocol still asks for: a second reading, a third when two disagree; `settle`: one of three or
+   * more agrees with no other, and is rejected or answered by another reading
+   */
+  needs: 'second' | 'third' | 'settle' | undefined;
+  /** places of the values that agree with no other one, when that is what is asked about */
+  alone: number[];
+  /** every reading agrees with another, and still they are apart by more than the tolerance */
   restless: boolean;
   /** s_w / sqrt(n): the part another repeat makes smaller */
   repeatPart: number;
@@ -34,13 +39,28 @@ export function assessReadings(
   if (!spread) return undefined;
   const count = values.length;
   const apart = spread.range > step.tolerance;
+  // each agrees with at least one other, or it is asked about: a slip of the hand is never averaged in
+  const alone =
+    count > 2
+      ? values.flatMap((value, at) =>
+          values.some((other, i) => i !== at && Math.abs(other - value) <= step.tolerance) ? [] : [at],
+        )
+      : [];
   const repeatPart = step.withinPerson / Math.sqrt(count);
   return {
     values: [...values],
     mean: spread.mean,
     range: spread.range,
-    needs: count < (step.repeats ?? 2) ? 'second' : count === 2 && apart ? 'third' : undefined,
-    restless: count > 2 && apart,
+    needs:
+      count < (step.repeats ?? 2)
+        ? 'second'
+        : count === 2 && apart
+          ? 'third'
+          : alone.length > 0
+            ? 'settle'
+            : undefined,
+    alone,
+    restless: count > 2 && apart && alone.length === 0,
     repeatPart,
     sharedPart: step.shared,
     uncertainty: Math.hypot(repeatPart, step.shared),

@@ -166,7 +166,9 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
     .map((axis, i) => nearNeighbour(axis, reached[i]!))
     .find((neighbour) => neighbour !== undefined);
   const own = chart.sizes[low]!;
-  return near === undefined ? { outcome: 'size', size: own, rule: 'inside' } : between(chart, size, own, near);
+  return near === undefined
+    ? { outcome: 'size', size: own, rule: 'inside' }
+    : between(chart, size, own, near);
 }
 
 const between = (chart: Chart, size: string, own: string, near: string): Decision => ({

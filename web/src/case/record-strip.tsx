@@ -86,7 +86,11 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
           return (
             <Line key={entry.id}>
               <Small>{isToday ? time.format(at) : date.format(at)}</Small>
-              <p title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}>
+              <p
+                // what became of it must be read to its end
+                style={status === 'not-in-force' || line.outside ? { whiteSpace: 'normal' } : undefined}
+                title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}
+              >
                 {struck ? <s>{words}</s> : words}
                 {entry.replaces !== undefined && entry.kind !== 'record.withdrawn' && (
                   <Small> · {entry.reason}</Small>

@@ -86,7 +86,9 @@ export function shownReading(at: StepState | undefined, unit: LengthUnit): strin
       const value = printNumber(assessed.mean, kept, unit);
       return assessed.needs === 'third'
         ? t('measuring.needsThird', { value })
-        : `${value} ± ${printNumber(2 * assessed.uncertainty, kept, unit)}`;
+        : assessed.needs === 'settle'
+          ? t('measuring.needsSettling', { value })
+          : `${value} ± ${printNumber(2 * assessed.uncertainty, kept, unit)}`;
     }
   }
 }

@@ -41,9 +41,11 @@ export function RepeatScale({
   const said =
     assessed.needs === 'third'
       ? t('measuring.apart', { range, allowed })
-      : assessed.restless
-        ? t('measuring.restless', { range, allowed })
-        : t('measuring.agree', { range, allowed });
+      : assessed.needs === 'settle'
+        ? t('measuring.aloneOf', { count: assessed.alone.length, allowed })
+        : assessed.restless
+          ? t('measuring.restless', { range, allowed })
+          : t('measuring.agree', { range, allowed });
   return (
     <div>
       <Drawing
@@ -70,7 +72,7 @@ export function RepeatScale({
             cy={16}
             r={7}
             fill={i === assessed.values.length - 1 ? color('river') : color('sheet')}
-            stroke={color('river')}
+            stroke={color(assessed.alone.includes(i) ? 'madder' : 'river')}
             strokeWidth={2}
           />
         ))}

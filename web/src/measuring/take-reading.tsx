@@ -5,6 +5,7 @@ import {
   inSight,
   instrumentOf,
   isReading,
+  type AssessedReading,
   questionReading,
   shoeScales,
   stepAt,
@@ -122,6 +123,48 @@ function Confirm(props: TakeProps) {
         <OtherWays {...props} />
       </Row>
     </>
+  );
+}
+
+/** A reading that agrees with no other: mistyped? Rejected with one touch, or answered by another reading. */
+function SettleReading({
+  at: { readings },
+  step,
+  assessed,
+}: {
+  at: StepState;
+  step: ReadingStep;
+  assessed: AssessedReading;
+}) {
+  const { unit, write } = useWork();
+  const [saving, save] = useSaving();
+  const kept = unitOf(step);
+  return (
+    <Notice tone="caution" live>
+      <Stack $gap={8}>
+        <span>{t('measuring.settle', { count: assessed.alone.length })}</span>
+        <Row>
+          {assessed.alone.map((place) => (
+            <Button
+              key={place}
+              isDisabled={saving}
+              onPress={() =>
+                void save(() =>
+                  write(
+                    'record.withdrawn',
+                    'measure',
+                    {},
+                    { replaces: readings[place]!.entry, reason: t('measuring.settleReason') },
+                  ),
+                )
+              }
+            >
+              {t('measuring.settleReject', { value: printReading(assessed.values[place]!, kept, unit) })}
+            </Button>
+          ))}
+        </Row>
+      </Stack>
+    </Notice>
   );
 }
 
@@ -264,6 +307,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
             </Soft>
           )}
       </Row>
+      {reads && assessed?.needs === 'settle' && <SettleReading at={at} step={step} assessed={assessed} />}
       {substitute && <Soft>{named('substituted', substitute)}</Soft>}
       {asked && (
         <AskedReading

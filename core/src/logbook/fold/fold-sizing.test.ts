@@ -107,3 +107,16 @@ test('a step that only another model’s chart wants is left out; one that this 
   const required = foldCase(testLogbook(two, 'left').entries, two)!.measuring.steps;
   expect(required.find(({ id }) => id === 'knee-width')).toMatchObject({ optional: false });
 });
+
+test('while a reading is outstanding or one agrees with no other there is no size; rejecting it gives one', () => {
+  const log = testLogbook();
+  log.read('girth-below', 'right', 348, 349);
+  const match = () => foldCase(log.entries, testContext)!.sizing.match;
+  const [first] = log.read('girth-above', 'right', 365, 440);
+  // two that disagree: a third is outstanding
+  expect(match()).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+  log.read('girth-above', 'right', 439);
+  expect(match()).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+  log.write('record.withdrawn', {}, { replaces: first!, reason: 'mistyped' });
+  expect(match()).toMatchObject({ outcome: 'size', size: 'M' });
+});

@@ -3,7 +3,7 @@ import {
   isReading,
   measuringProgress,
   stepAt,
-  inSight,
+  settledReading,
   unitOf,
   instrumentOf,
   type AssessedReading,
@@ -81,7 +81,7 @@ export function foldSizing(
   const axes = measuring.steps.filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
   const readings = Object.fromEntries(
     measuring.steps.filter(isReading).flatMap((step) => {
-      const assessed = inSight(stepAt(measuring.states, step.id, side));
+      const assessed = settledReading(stepAt(measuring.states, step.id, side));
       return assessed ? [[step.id, axisReading(step, assessed, axes)]] : [];
     }),
   );

@@ -45,7 +45,7 @@ export function decideSize(
     margin: match.margin,
     decides: match.decides,
     chart: chart.version,
-    ...provenance(state, state.measuring.inputs),
+    ...provenance(state, state.sizing.inputs),
   };
 }
 

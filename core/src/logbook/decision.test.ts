@@ -108,7 +108,7 @@ test('a choice from other entries that comes out otherwise is kept beside what i
   const before = decideSize(folded(log))!;
   const first = log.write('size.chosen', before);
   // meanwhile somebody withdrew a reading and took two others: the leg is thicker
-  for (const taken of folded(log).measuring.inputs.slice(-2))
+  for (const taken of folded(log).sizing.inputs.slice(-2))
     log.write('record.withdrawn', {}, { replaces: taken, reason: 'tape was slanted' });
   log.read('girth-above', 'right', 470, 470, 470, 470);
   log.read('girth-below', 'right', 370, 370, 370);

@@ -70,7 +70,9 @@ export function caseRibbon(state: CaseState): Ribbon {
   const buckles = [...stopChanges, ...growth, ...planned]
     .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
     .slice(0, mostOnRibbon);
-  const wornFrom = plan?.from ?? (checking.signed && setting.fitted?.day);
+  // a brace whose checks failed does not go home
+  const isPassed = checking.signed?.decided.result === 'pass';
+  const wornFrom = plan?.from ?? (isPassed ? setting.fitted?.day : undefined);
   // a new span with every change of stops since it is worn
   const changes = setting.fittings.filter(({ day }) => wornFrom !== undefined && day > wornFrom);
   const starts = wornFrom

@@ -106,3 +106,58 @@ test('a pair that differs is not a pair', () => {
     'flexion',
   ]);
 });
+
+// common practice, no source: a fixed angle is an order, and the joint is then locked at just that angle
+test.each([
+  [
+    { extension: 20, flexion: 20 },
+    { extension: [0, 10, 20], flexion: [20, 60] },
+    { extension: 20, flexion: 20 },
+  ],
+  [
+    { extension: 0, flexion: 0 },
+    { extension: [0, 10], flexion: [0, 45] },
+    { extension: 0, flexion: 0 },
+  ],
+])('a fixed angle %j is locked', (window, hardware, stops) =>
+  expect(chooseStops(window, hardware, rule)).toMatchObject({
+    ok: true,
+    stops,
+    lost: { extension: 0, flexion: 0 },
+    usable: { from: window.extension, to: window.flexion },
+  }),
+);
+
+test.each([
+  // no such angle on this hinge: the nearest is not taken
+  [
+    { extension: 20, flexion: 20 },
+    { extension: [0, 30], flexion: [10, 60] },
+  ],
+  [
+    { extension: 20, flexion: 20 },
+    { extension: [0, 20], flexion: [10, 60] },
+  ],
+  // an arc is ordered, and the pieces would lock the joint inside it
+  [
+    { extension: 15, flexion: 25 },
+    { extension: [0, 20], flexion: [20, 60] },
+  ],
+])('%j on %j: nothing is chosen', (window, hardware) =>
+  expect(chooseStops(window, hardware, rule)).toEqual({ ok: false, problem: 'stops-cross' }),
+);
+
+test('a joint that does not reach a fixed angle is not forced to it', () =>
+  expect(
+    chooseStops({ extension: 20, flexion: 20 }, { extension: [20], flexion: [20] }, rule, {
+      from: 30,
+      to: 90,
+    }),
+  ).toEqual({ ok: false, problem: 'joint-outside' }));
+
+test('what the hardware limits without an order is a loss, and told', () => {
+  const least = { extension: [10, 20], flexion: [60, 90] };
+  expect(chooseStops({}, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 0 } });
+  expect(chooseStops({ flexion: 95 }, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 5 } });
+  expect(chooseStops({ extension: 0 }, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 0 } });
+});

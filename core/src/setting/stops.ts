@@ -61,7 +61,9 @@ export function chooseStops(
   const flexion =
     f === undefined ? null : hardware.flexion.filter((piece) => piece <= f).sort((a, b) => b - a)[0];
   if (flexion === undefined) return { ok: false, problem: 'no-flexion-piece' };
-  if (flexion !== null && extension >= flexion) return { ok: false, problem: 'stops-cross' };
+  // the same angle at both ends locks the joint: that is chosen only when just this angle is ordered
+  const locked = e !== undefined && e === f && extension === flexion;
+  if (flexion !== null && extension >= flexion && !locked) return { ok: false, problem: 'stops-cross' };
   const stops = { extension, flexion };
   const usable = usableArc(window, stops, joint);
   if (!usable) return { ok: false, problem: 'joint-outside' };
@@ -69,7 +71,8 @@ export function chooseStops(
     ok: true,
     stops,
     lost: {
-      extension: e === undefined ? 0 : extension - e,
+      // what the hardware limits without an order is a loss as well
+      extension: extension - (e ?? rule.leastExtension),
       flexion: f === undefined || flexion === null ? 0 : f - flexion,
     },
     usable,

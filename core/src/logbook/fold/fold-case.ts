@@ -4,7 +4,7 @@ import type { BraceModel, Programme } from '../../programmes';
 import { judgeScreening } from '../../screening';
 import type { WearPlan } from '../../wearing';
 import { isOutsideModel } from '../belongs';
-import { current, type AnyRecordedEntry } from '../entry';
+import { current, type AnyRecordedEntry, type RecordedEntry } from '../entry';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
 import { foldSetting } from './fold-setting';
@@ -57,11 +57,12 @@ function foldReadable(
   context: FoldContext,
 ): CaseState | undefined {
   const { programme, model, zone } = context;
-  const { lines, live } = settle(
+  const settled = settle(
     recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry))),
     unreadable,
   );
-  const record = liveRecord(live, zone);
+  const { lines } = settled;
+  const record = liveRecord(settled, zone);
   const opened = record.of('case.opened')[0];
   if (!opened) return undefined;
   const { side } = opened.body;
@@ -74,7 +75,7 @@ function foldReadable(
     .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
   const motion = motions.at(-1);
   const measuring = foldMeasuring(record, side, programme, model);
-  const setting = foldSetting(record, order?.order, programme, model);
+  const setting = foldSetting(record, order?.order, motion?.body, programme, model);
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
     person: opened.body.person,
@@ -103,8 +104,8 @@ function foldReadable(
     setting,
     shaping: foldShaping(record, model),
     strapping: foldStrapping(record, programme),
-    checking: foldChecking(record, order?.order, setting, programme, model),
-    wearing: foldWearing(record),
+    checking: foldChecking(record, setting, programme, model),
+    wearing: foldWearing(record, record.last('order.given')),
     reviewing: foldReviewing(record, side, opened, measuring, motions),
     visits: foldVisits(record),
   };
@@ -132,10 +133,18 @@ function foldOrder(record: LiveRecord): CaseState['order'] {
   return given && { entry: given.id, order: given.body as Order };
 }
 
-function foldWearing(record: LiveRecord): CaseState['wearing'] {
+/** A plan that grows stands until an order that is protective comes after it: that is worn as ordered. */
+function foldWearing(
+  record: LiveRecord,
+  order: RecordedEntry<'order.given'> | undefined,
+): CaseState['wearing'] {
   const planned = record.last('wear.planned');
+  const plan = planned && { entry: planned.id, plan: planned.body as WearPlan };
+  const stopped =
+    planned?.body.kind === 'growing' && order?.body.protective === true && record.isAfter(order, planned);
   return {
-    plan: planned && { entry: planned.id, plan: planned.body as WearPlan },
+    plan: stopped ? undefined : plan,
+    stopped: stopped ? plan : undefined,
     taught: record.last('wear.taught')?.body.who,
   };
 }

@@ -1,8 +1,9 @@
 import { checkingResult, judgeCheck } from '../../checking';
-import { windowOn, type Order } from '../../order';
+import { windowOn, type MotionWindow, type Order } from '../../order';
 import { checksOf, type BraceModel, type Programme } from '../../programmes';
 import { padAdvice } from '../../shaping';
 import { runSequence } from '../../strapping';
+import type { RecordedEntry } from '../entry';
 import type { LiveRecord } from './live-record';
 import type { CaseState } from './state';
 
@@ -46,7 +47,6 @@ export function foldStrapping(record: LiveRecord, programme: Programme): CaseSta
  */
 export function foldChecking(
   record: LiveRecord,
-  order: Order | undefined,
   setting: CaseState['setting'],
   programme: Programme,
   model: BraceModel,
@@ -54,8 +54,13 @@ export function foldChecking(
   const begun = record.last('strap.begun');
   const fitting = record.last('set.stops-fitted');
   const recorded = record.of('check.recorded').filter((entry) => record.isAfter(entry, begun));
-  const day = recorded.length > 0 ? record.dayIn(recorded.at(-1)!) : setting.fitted?.day;
-  const window = (order && day && windowOn(order, day)?.window) || {};
+  const orders = record.of('order.given');
+  /** The window a check is judged by: that of the order it was made under, on its day. */
+  const windowAt = (entry: RecordedEntry<'check.recorded'> | undefined): MotionWindow => {
+    const order = entry ? orders.findLast((given) => record.isAfter(entry, given)) : orders.at(-1);
+    const day = entry ? record.dayIn(entry) : setting.fitted?.day;
+    return (order && day && windowOn(order.body as Order, day)?.window) || {};
+  };
   const checks = checksOf(programme, model).map((check) => {
     const entry = recorded.findLast(
       (one) =>
@@ -63,7 +68,7 @@ export function foldChecking(
     );
     const { check: _check, ...value } = entry?.body ?? { check: check.id };
     const judged = judgeCheck(check, entry && { check: check.id, entry: entry.id, ...value }, {
-      window,
+      window: windowAt(entry),
       stops: setting.fitted?.medial,
     });
     return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };

@@ -72,10 +72,10 @@ function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Si
  * fitting with a signed check.
  */
 export function foldVisits(record: LiveRecord): PlannedVisit[] {
+  // a signature under a check that failed is no fitting: the patient comes in again
+  const fittings = record.of('check.signed').filter(({ body }) => body.result === 'pass');
   const isKept = ({ day, purpose }: { day: string; purpose: 'fitting' | 'review' }) =>
-    record
-      .of(purpose === 'review' ? 'review.found' : 'check.signed')
-      .some((entry) => record.dayIn(entry) >= day);
+    (purpose === 'review' ? record.of('review.found') : fittings).some((entry) => record.dayIn(entry) >= day);
   return record
     .of('visit.planned')
     .map(({ id, by, body }) => ({ entry: id, by, ...body, kept: isKept(body) }));

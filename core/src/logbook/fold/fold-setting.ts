@@ -3,6 +3,7 @@ import { windowOn, type MotionWindow, type Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
 import { chooseStops, pairProblems, type HingeStops } from '../../setting';
 import type { RecordedEntry } from '../entry';
+import type { BodyOf } from '../kinds/all';
 import type { LiveRecord } from './live-record';
 import type { CaseState, LookAtBrace } from './state';
 
@@ -10,9 +11,11 @@ import type { CaseState, LookAtBrace } from './state';
 export function foldSetting(
   record: LiveRecord,
   order: Order | undefined,
+  motion: BodyOf<'motion.tested'> | undefined,
   programme: Programme,
   model: BraceModel,
 ): CaseState['setting'] {
+  const joint = motion && { from: -motion.extension || 0, to: motion.flexion };
   const choices = record.of('set.stops-chosen');
   const fittings = record.of('set.stops-fitted');
   const [choice, fitting] = [choices.at(-1), fittings.at(-1)];
@@ -20,7 +23,7 @@ export function foldSetting(
     chosen: record.decided(choice, ({ phase, medial }) => {
       const window = order?.phases[phase]?.window;
       const { stops } = programme;
-      const again = window && stops && model.hinge && chooseStops(window, model.hinge, stops);
+      const again = window && stops && model.hinge && chooseStops(window, model.hinge, stops, joint);
       return !again?.ok || pairProblems(again.stops, medial).length > 0;
     }),
     fitted: fitting && {
@@ -28,7 +31,8 @@ export function foldSetting(
       day: record.dayIn(fitting),
       medial: fitting.body.medial,
       lateral: fitting.body.lateral,
-      phase: choices.find(({ id }) => id === fitting.body.of)?.body.phase,
+      // a choice that was corrected since is still the one that was carried out
+      phase: choices.find(({ id }) => id === record.heldBy(fitting.body.of ?? ''))?.body.phase,
     },
     fittings: fittings.map((entry) => ({ day: record.dayIn(entry), stops: entry.body.medial })),
     look: fitting ? lookAtBrace(fitting, choice, order, record.dayIn(fitting)) : [],

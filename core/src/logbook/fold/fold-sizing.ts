@@ -38,10 +38,6 @@ export function foldMeasuring(
   return {
     ...progress,
     steps,
-    // what a size is made from: the braced side's readings and the person's own
-    inputs: progress.states
-      .filter((state) => state.side === side || state.side === 'midline')
-      .flatMap((state) => state.readings.map(({ entry }) => entry)),
   };
 }
 
@@ -91,5 +87,34 @@ export function foldSizing(
     record.last('size.chosen'),
     ({ reason, size, computed }) => (reason === undefined ? size : computed) !== now,
   );
-  return { chart, readings, match, height: matchHeight(chart, readings), chosen };
+  return {
+    chart,
+    readings,
+    match,
+    inputs: sizeInputs(chart, side, measuring),
+    height: matchHeight(chart, readings),
+    chosen,
+  };
+}
+
+/**
+ * The entries a size is made from: of each reading that the chart or its heights use, its repeats, or the other
+ * side's where that stands in for it, and the clinic's own deviation where it was taken over.
+ */
+function sizeInputs(
+  { axes, heights = [] }: CaseState['sizing']['chart'],
+  side: Side,
+  { states, precisions }: CaseState['measuring'],
+): string[] {
+  const used = [...axes.map(({ reading }) => reading), ...heights.flatMap(({ reading }) => reading ?? [])];
+  return [...new Set(used)].flatMap((step) => {
+    const state = stepAt(states, step, side);
+    const own = state?.readings ?? [];
+    const instead =
+      own.length === 0 && state?.substitute === 'other-side'
+        ? (states.find((one) => one.step.id === step && one.side !== side)?.readings ?? [])
+        : own;
+    const precision = precisions.findLast((one) => one.step === step);
+    return [...instead.map(({ entry }) => entry), ...(precision ? [precision.entry] : [])];
+  });
 }

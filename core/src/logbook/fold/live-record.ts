@@ -1,6 +1,7 @@
 import { dayOf, type ClinicDay } from '../../calendar';
 import type { AnyRecordedEntry, RecordedEntry } from '../entry';
 import type { KindName } from '../kinds/all';
+import type { SettledRecord } from './settle';
 import type { Decided } from './state';
 
 /** The entries that hold, asked by kind. */
@@ -12,6 +13,8 @@ export interface LiveRecord {
   dayIn: (entry: { observedAt: string }) => ClinicDay;
   /** whether an entry stands behind another in the record; a correction stands where the corrected one stood */
   isAfter: (entry: { id: string }, mark: { id: string } | undefined) => boolean;
+  /** the id of the entry that holds in the place of one, itself when nothing corrected it */
+  heldBy: (id: string) => string | undefined;
   /** a decision with what has happened to its inputs since */
   decided: <B extends { madeFrom: string[] }>(
     entry: { id: string; body: B } | undefined,
@@ -21,9 +24,13 @@ export interface LiveRecord {
 
 /**
  * @param live entries that hold, in the order of the record
+ * @param heldBy of an entry's id, the id of the one that holds in its place
  * @param zone the clinic's
  */
-export function liveRecord(live: readonly AnyRecordedEntry[], zone: string): LiveRecord {
+export function liveRecord(
+  { live, heldBy }: Pick<SettledRecord, 'live' | 'heldBy'>,
+  zone: string,
+): LiveRecord {
   const place = new Map(live.map(({ id }, i) => [id, i]));
   const of = <K extends KindName>(kind: K) =>
     live.filter((entry) => entry.kind === kind) as unknown as RecordedEntry<K>[];
@@ -33,6 +40,7 @@ export function liveRecord(live: readonly AnyRecordedEntry[], zone: string): Liv
     last: (kind) => of(kind).at(-1),
     dayIn: ({ observedAt }) => dayOf(observedAt, zone),
     isAfter: ({ id }, mark) => mark === undefined || place.get(id)! > place.get(mark.id)!,
+    heldBy: (id) => heldBy.get(id),
     decided: (entry, differs) =>
       entry && {
         entry: entry.id,

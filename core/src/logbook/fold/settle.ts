@@ -19,65 +19,78 @@ export interface RecordLine {
   outside?: true;
 }
 
+/** The record with what holds of it. */
+export interface SettledRecord {
+  lines: RecordLine[];
+  /** the entries that hold, each in the place of what it corrects */
+  live: AnyRecordedEntry[];
+  /** by the id of an entry that was corrected, the id of the one that holds in its place */
+  heldBy: ReadonlyMap<string, string>;
+}
+
 /**
- * What holds, out of all that was written. A correction takes the place of what it corrects; a
- * withdrawal takes an entry out; two corrections of the same entry are a conflict, of which the earlier
- * holds until one is withdrawn. What cannot be read, or is not in force, replaces nothing.
+ * What holds, out of all that was written. An entry and its corrections, and theirs, are one family, of which
+ * one holds: the last correction that nobody withdrew. A withdrawal takes one entry out and leaves its
+ * corrections; where two corrections stand side by side they are a conflict, of which the earlier branch holds
+ * until one is withdrawn. What cannot be read, or is not in force, replaces nothing.
  * @param entries of one case, by rising seq
  * @param unreadable ids of those among them that cannot be read
  */
 export function settle(
   entries: readonly AnyRecordedEntry[],
   unreadable: ReadonlySet<string> = new Set(),
-): {
-  lines: RecordLine[];
-  live: AnyRecordedEntry[];
-} {
+): SettledRecord {
   const idle = (entry: AnyRecordedEntry): LineStatus | undefined =>
     unreadable.has(entry.id) ? 'unreadable' : entry.otherwise !== undefined ? 'not-in-force' : undefined;
+  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+  // an entry replaces one of an earlier seq: no family is a ring, whatever stands in the record
+  const parentOf = (entry: AnyRecordedEntry): AnyRecordedEntry | undefined => {
+    const parent = entry.replaces === undefined ? undefined : byId.get(entry.replaces);
+    return parent && parent.seq < entry.seq && idle(entry) === undefined ? parent : undefined;
+  };
   const heirsOf = group(
-    entries.filter((entry) => entry.replaces !== undefined && idle(entry) === undefined),
+    entries.filter((entry) => parentOf(entry) !== undefined),
     (entry) => entry.replaces!,
   );
-  const isWithdrawn = (entry: AnyRecordedEntry) =>
-    (heirsOf.get(entry.id) ?? []).some((heir) => heir.kind === 'record.withdrawn');
-  const successors = (id: string) =>
-    (heirsOf.get(id) ?? []).filter((heir) => heir.kind !== 'record.withdrawn' && !isWithdrawn(heir));
+  const heirs = (id: string) => heirsOf.get(id) ?? [];
+  const corrections = (id: string) => heirs(id).filter(({ kind }) => kind !== 'record.withdrawn');
+  const isWithdrawn = ({ id }: AnyRecordedEntry) => heirs(id).some(({ kind }) => kind === 'record.withdrawn');
+
+  /** the entries of a family that nothing stands in the place of, by id of each member; filled from the newest back */
+  const tips = new Map<string, AnyRecordedEntry[]>();
+  for (const entry of entries.toReversed()) {
+    const below = corrections(entry.id).flatMap(({ id }) => tips.get(id)!);
+    const itself = isWithdrawn(entry) || idle(entry) !== undefined ? [] : [entry];
+    tips.set(entry.id, below.length > 0 ? below : itself);
+  }
+  const roots = new Map<string, AnyRecordedEntry>();
+  for (const entry of entries) {
+    const parent = parentOf(entry);
+    roots.set(entry.id, parent ? roots.get(parent.id)! : entry);
+  }
+  const familyOf = (entry: AnyRecordedEntry) => tips.get(roots.get(entry.id)!.id)!;
   const statusOf = (entry: AnyRecordedEntry): LineStatus => {
     if (isWithdrawn(entry)) return 'withdrawn';
     const standing = idle(entry);
     if (standing) return standing;
-    if (successors(entry.id).length > 0) return 'replaced';
-    if (
-      entry.replaces !== undefined &&
-      entry.kind !== 'record.withdrawn' &&
-      successors(entry.replaces).length > 1
-    )
-      return 'conflict';
-    return 'live';
+    if (entry.kind === 'record.withdrawn') return 'live';
+    if (!tips.get(entry.id)!.includes(entry)) return 'replaced';
+    return familyOf(entry).length > 1 ? 'conflict' : 'live';
   };
-  const byId = new Map(entries.map((entry) => [entry.id, entry]));
-  const place = (entry: AnyRecordedEntry): number => {
-    let first = entry;
-    for (;;) {
-      const original = first.replaces === undefined ? undefined : byId.get(first.replaces);
-      // an entry replaces one of an earlier seq: the walk ends, whatever stands in the record
-      if (!original || original.seq >= first.seq) return first.seq;
-      first = original;
-    }
+  const holds = (entry: AnyRecordedEntry) =>
+    entry.kind !== 'record.withdrawn' && familyOf(entry)[0] === entry;
+  return {
+    lines: entries.map((entry) => ({ entry, status: statusOf(entry), heirs: heirs(entry.id) })),
+    live: entries
+      .filter(holds)
+      .map((entry) => ({ entry, at: roots.get(entry.id)!.seq }))
+      .sort((a, b) => a.at - b.at)
+      .map(({ entry }) => entry),
+    heldBy: new Map(
+      entries.flatMap((entry): [string, string][] => {
+        const held = familyOf(entry)[0];
+        return held ? [[entry.id, held.id]] : [];
+      }),
+    ),
   };
-  const lines = entries.map((entry) => ({
-    entry,
-    status: statusOf(entry),
-    heirs: heirsOf.get(entry.id) ?? [],
-  }));
-  const holds = ({ entry, status }: RecordLine) =>
-    entry.kind !== 'record.withdrawn' &&
-    (status === 'live' || (status === 'conflict' && successors(entry.replaces!)[0] === entry));
-  const live = lines
-    .filter(holds)
-    .map(({ entry }) => ({ entry, at: place(entry) }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ entry }) => entry);
-  return { lines, live };
 }

@@ -67,13 +67,15 @@ export interface CaseState {
   conflicts: RecordLine[];
   screening: ScreeningState;
   order: { entry: string; order: Order } | undefined;
-  measuring: MeasuringProgress & { steps: MeasuringStep[]; inputs: string[] };
+  measuring: MeasuringProgress & { steps: MeasuringStep[] };
   motion: { entry: string; day: ClinicDay; motion: BodyOf<'motion.tested'> } | undefined;
   sizing: {
     /** the model's chart, with the programme's own rules where it has any */
     chart: Chart;
     readings: Record<string, AxisReading | undefined>;
     match: SizeMatch;
+    /** the entries a size is made from: the readings its axes use, and what decided how they count */
+    inputs: string[];
     /** the height apart from the size, for a model that comes in more than one */
     height: HeightMatch | undefined;
     chosen: Decided<BodyOf<'size.chosen'>> | undefined;
@@ -106,7 +108,12 @@ export interface CaseState {
     signed: Decided<BodyOf<'check.signed'> & { by: string; at: string }> | undefined;
     inputs: string[];
   };
-  wearing: { plan: { entry: string; plan: WearPlan } | undefined; taught: 'patient' | 'carer' | undefined };
+  wearing: {
+    plan: { entry: string; plan: WearPlan } | undefined;
+    /** a growing plan that a protective order has stopped since */
+    stopped: { entry: string; plan: WearPlan } | undefined;
+    taught: 'patient' | 'carer' | undefined;
+  };
   reviewing: { first: ReviewVisit; visits: ReviewVisit[] };
   visits: PlannedVisit[];
   stages: Record<Stage, StageState>;

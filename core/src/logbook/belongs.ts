@@ -2,6 +2,7 @@ import { sidesFrom, type Side } from '../anatomy';
 import { isOfPerson } from '../measuring';
 import { checksOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
+import { findings } from '../screening';
 import type { HingeStops, StopHardware } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
@@ -28,7 +29,7 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
   switch (entry.kind) {
     case 'screen.looked':
       return entry.body.answers.flatMap(({ finding }, i) =>
-        programme.findings.includes(finding)
+        programme.findings.includes(finding) || findings[finding].severity === 'blocks'
           ? []
           : isOther(`body.answers[${i}].finding`, 'is not looked for in this family'),
       );

@@ -23,6 +23,17 @@ test.each([
   ['14 3/8 in', 'mm', 365.125, 'in'],
   ['14 3/8"', 'mm', 365.125, 'in'],
   ['3/8', 'in', 9.525, 'in'],
+  ['14⅜', 'in', 365.125, 'in'],
+  ['14⅜ in', 'mm', 365.125, 'in'],
+  ['14-3/8"', 'mm', 365.125, 'in'],
+  ['14–3/8″', 'mm', 365.125, 'in'],
+  [`5'7"`, 'mm', 1701.8, 'in'],
+  ['5’ 7 ½”', 'mm', 1714.5, 'in'],
+  ['5 ft 7 in', 'cm', 1701.8, 'in'],
+  ['6 ft', 'mm', 1828.8, 'in'],
+  ['３６６', 'mm', 366, 'mm'],
+  ['0,125 in', 'mm', 3.175, 'in'],
+  ['36,25 cm', 'mm', 362.5, 'cm'],
   ['  412mm ', 'in', 412, 'mm'],
 ] as const)('"%s" typed in a %s field is %d mm', (text, field, millimetres, unit) => {
   const parsed = parseLength(text, field);
@@ -39,6 +50,11 @@ test.each([
   ['1/0', 'notANumber'],
   ['Infinity', 'notANumber'],
   ['36.5.1', 'notANumber'],
+  // a thousand and more, or a little over one: asked about
+  ['1,234 mm', 'thousands'],
+  ['1,234', 'thousands'],
+  ['12,500 in', 'thousands'],
+  [`5'70 cm`, 'notANumber'],
 ])('"%s" is refused: %s', (text, problem) => expect(parseLength(text, 'mm')).toEqual({ ok: false, problem }));
 
 test('what is shown reads back within half its last digit', () => {

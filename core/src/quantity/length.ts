@@ -1,3 +1,4 @@
+import { mayBeThousands, plainTyped } from './typed';
 import type { Millimetres } from './unit';
 
 export type LengthUnit = 'mm' | 'cm' | 'in';
@@ -10,20 +11,36 @@ const decimals: Record<LengthUnit, number> = { mm: 0, cm: 1, in: 2 };
 
 export type ParsedLength =
   | { ok: true; millimetres: Millimetres; unit: LengthUnit }
-  | { ok: false; problem: 'empty' | 'notANumber' | 'notPositive' };
+  | { ok: false; problem: 'empty' | 'notANumber' | 'notPositive' | 'thousands' };
 
 const pattern =
-  /^(?:(?<whole>\d+)\s+(?<over>\d+)\/(?<under>\d+)|(?<top>\d+)\/(?<bottom>\d+)|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>mm|cm|in|inch|inches|")?$/i;
+  /^(?:(?<whole>\d+)(?:\s+|-)(?<over>\d+)\/(?<under>\d+)|(?<top>\d+)\/(?<bottom>\d+)|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>mm|cm|in|inch|inches|")?$/i;
+
+/** Feet before the inches: 5'7", 5 ft 7 1/2 in. */
+const feet = /^(?<feet>\d+)\s*(?:'|ft|foot|feet)\s*(?<rest>.*)$/i;
+const inchesPerFoot = 12;
 
 /**
- * Reads a length as it is said at the tape: "366", "36,5 cm", "14 3/8 in".
+ * Reads a length as it is said at the tape: "366", "36,5 cm", "14 3/8 in", 14-3/8", 5'7".
  * @param text what was typed; a number without a unit is taken in `unit`
  * @param unit the unit the field shows
  * @returns the length in millimetres with the unit it was given in, or what is wrong with it
  */
 export function parseLength(text: string, unit: LengthUnit): ParsedLength {
-  const trimmed = text.trim();
+  const trimmed = plainTyped(text).trim();
   if (trimmed === '') return { ok: false, problem: 'empty' };
+  if (mayBeThousands(trimmed)) return { ok: false, problem: 'thousands' };
+  const tall = feet.exec(trimmed)?.groups;
+  if (tall) {
+    const inches = tall.rest === '' ? 0 : parseLength(tall.rest!, 'in');
+    if (inches !== 0 && (!inches.ok || inches.unit !== 'in')) return { ok: false, problem: 'notANumber' };
+    const more = inches === 0 ? 0 : inches.ok ? inches.millimetres : 0;
+    return {
+      ok: true,
+      millimetres: Number(tall.feet) * inchesPerFoot * millimetresPerInch + more,
+      unit: 'in',
+    };
+  }
   const parts = pattern.exec(trimmed)?.groups;
   if (!parts) return { ok: false, problem: 'notANumber' };
   const amount = parts.whole

@@ -47,3 +47,17 @@ test('the last answer counts', () =>
   expect(judgeScreening(asked, [...all(['cold-or-blue-toes']), ...all([], 'look-2')], []).status).toBe(
     'clear',
   ));
+
+// common practice, no source: danger signs are the same for every region
+test('a danger sign that was seen stops though this family does not ask for it', () => {
+  const state = judgeScreening(
+    ['stoma'],
+    [
+      { finding: 'stoma', present: false, entry: 'look-1' },
+      { finding: 'trouble-breathing-or-swallowing', present: true, entry: 'look-1' },
+    ],
+    [],
+  );
+  expect(state.status).toBe('blocked');
+  expect(state.blocking.map(({ finding }) => finding)).toEqual(['trouble-breathing-or-swallowing']);
+});

@@ -46,10 +46,9 @@ export function judgeScreening(
   overrides: readonly Override[],
 ): ScreeningState {
   const latest = new Map(answers.map((answer) => [answer.finding, answer]));
-  const present = asked.map((finding) => latest.get(finding)).filter((answer) => answer?.present === true);
-  const stopping = present.filter(
-    (answer) => findings[answer!.finding].severity === 'blocks',
-  ) as FindingAnswer[];
+  // a danger sign that was seen stops, whether this family asks for it or not
+  const present = [...latest.values()].filter((answer) => answer.present);
+  const stopping = present.filter((answer) => findings[answer.finding].severity === 'blocks');
   const overrideOf = (answer: FindingAnswer) =>
     overrides.findLast(({ finding, of }) => finding === answer.finding && of === answer.entry);
   const unanswered = asked.filter((finding) => !latest.has(finding));
@@ -58,9 +57,7 @@ export function judgeScreening(
     const override = overrideOf(answer);
     return override ? [{ answer, override }] : [];
   });
-  const qualifying = present.filter(
-    (answer) => findings[answer!.finding].severity === 'qualifies',
-  ) as FindingAnswer[];
+  const qualifying = present.filter((answer) => findings[answer.finding].severity === 'qualifies');
   const status =
     blocking.length > 0
       ? 'blocked'

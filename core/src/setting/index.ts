@@ -1,4 +1,10 @@
-export { parseNeutralZero, printNeutralZero, type NeutralZero } from './neutral-zero';
+export {
+  looksReversed,
+  motionRange,
+  parseNeutralZero,
+  printNeutralZero,
+  type NeutralZero,
+} from './neutral-zero';
 export {
   chooseStops,
   pairProblems,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { parseNeutralZero, printNeutralZero } from './neutral-zero';
+import { looksReversed, parseNeutralZero, printNeutralZero } from './neutral-zero';
 import { chooseStops, pairProblems, usableArc } from './stops';
 
 // Neutral-zero method, AAOS 1965; Gerhardt and Russe 1975 (memory)
@@ -11,15 +11,16 @@ test.each([
   ['10 5 0', { extension: 10, flexion: -5 }],
 ])('%s', (text, motion) => expect(parseNeutralZero(text)).toEqual(motion));
 
-test.each(['5-130', '0-90-20', '5-10-130', '5-0-190', 'a-0-b', '', '5-0-130-2'])(
+test.each(['5-130', '0-90-20', '5-10-130', '5-0-201', '181-0-5', 'a-0-b', '', '5-0-130-2'])(
   '"%s" is no neutral-zero reading',
   (text) => expect(parseNeutralZero(text)).toBeUndefined(),
 );
 
 test('printing and reading are inverse', () => {
   fc.assert(
-    fc.property(fc.integer({ min: -90, max: 30 }), fc.integer({ min: 0, max: 90 }), (extension, more) => {
-      const motion = { extension, flexion: Math.max(-extension, 0) + more };
+    // the whole range that is recorded: beyond zero, short of it on either side, zero itself
+    fc.property(fc.integer({ min: -120, max: 180 }), fc.integer({ min: 0, max: 260 }), (extension, more) => {
+      const motion = { extension, flexion: Math.min(200, Math.max(-60, -extension) + more) };
       expect(parseNeutralZero(printNeutralZero(motion))).toEqual(motion);
     }),
   );
@@ -160,4 +161,19 @@ test('what the hardware limits without an order is a loss, and told', () => {
   expect(chooseStops({}, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 0 } });
   expect(chooseStops({ flexion: 95 }, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 5 } });
   expect(chooseStops({ extension: 0 }, least, rule)).toMatchObject({ lost: { extension: 10, flexion: 0 } });
+});
+
+test.each([
+  ['130-0-5', true],
+  ['45-0-40', true],
+  ['10-0-5', false],
+  ['5-0-130', false],
+  ['0-20-90', false],
+] as const)('%s looks the wrong way round: %s', (text, reversed) =>
+  expect(looksReversed(parseNeutralZero(text)!)).toBe(reversed),
+);
+
+test('5–0–130 and full-width digits are read as they are meant', () => {
+  expect(parseNeutralZero('5–0–130')).toEqual({ extension: 5, flexion: 130 });
+  expect(parseNeutralZero('５-０-１３０')).toEqual({ extension: 5, flexion: 130 });
 });

@@ -141,3 +141,8 @@ test('the interval holds the slope and widens with the confidence', () => {
     }),
   );
 });
+
+test('between two points the curve is the straight line', () => {
+  const curve = monotoneCurve([0, 100], [300, 400]);
+  for (const x of [0, 10, 25, 50, 90, 100]) expect(curve(x)).toBeCloseTo(300 + x, 9);
+});

@@ -2,7 +2,7 @@ import type { CaseState, RecordLine } from '@estribo/core/logbook';
 import { isKind, kinds } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { unitOf } from '@estribo/core/measuring';
-import { parseLength } from '@estribo/core/quantity';
+import { mayBeThousands, parseLength, plainTyped } from '@estribo/core/quantity';
 import { Clock3, PencilLine } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -168,7 +168,12 @@ function Correction({ line, state, onClose }: { line: RecordLine; state: CaseSta
       await write('record.withdrawn', line.status === 'unreadable' ? 'case' : entry.stage, {}, options);
     else {
       const parsed = isLength ? parseLength(value, unit) : undefined;
-      const number = parsed ? (parsed.ok ? parsed.millimetres : NaN) : Number(value.replace(',', '.'));
+      if (mayBeThousands(value)) return setProblem({ value: t('common.thousands') });
+      const number = parsed
+        ? parsed.ok
+          ? parsed.millimetres
+          : NaN
+        : Number(plainTyped(value).replace(',', '.'));
       if (value.trim() === '' || !Number.isFinite(number))
         return setProblem({ value: t('common.notANumber') });
       if (entry.kind === 'measure.read')

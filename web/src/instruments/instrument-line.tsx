@@ -1,6 +1,6 @@
 import { may } from '@estribo/core/access';
 import type { Instrument, ReadingUnit } from '@estribo/core/measuring';
-import { Bluetooth, Radio } from 'lucide-react';
+import { Cable, Radio } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useInstrumentsOn } from '../app/preferences';
@@ -50,7 +50,7 @@ export function InstrumentLine({
     return (
       <Line>
         <Button look="quiet" onPress={() => turn(true)}>
-          <Bluetooth size={16} aria-hidden />
+          <Cable size={16} aria-hidden />
           {t('instruments.connect')}
         </Button>
       </Line>

@@ -22,7 +22,7 @@ import type { BodyOf } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { motionInWindow } from '@estribo/core/reviewing';
 import { otherSide } from '@estribo/core/anatomy';
-import { parseNeutralZero } from '@estribo/core/setting';
+import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
@@ -338,6 +338,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const [typed, type] = useDraft(`${state.case}-motion-measure`);
   const [problem, setProblem] = useState<string>();
   const [beyond, setBeyond] = useState(false);
+  const [reversed, setReversed] = useState(false);
   const [saving, save] = useSaving();
   const now = stepAt(state.measuring.states, step.id, at.side) ?? at;
   const mode = untested(step, now.motions)[0] ?? step.modes[0]!;
@@ -347,10 +348,12 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
     if (saving) return;
     const reached = parseNeutralZero(typed);
     if (!reached) return setProblem(t('setting.neutralZeroHow'));
+    if (step.plane === 'sagittal' && looksReversed(reached) && !reversed) return setReversed(true);
     const tested = motionInWindow(reached, window);
     if (tested.beyond && !knowingly) return setBeyond(true);
     type('');
     setBeyond(false);
+    setReversed(false);
     void save(() =>
       write('motion.tested', 'measure', {
         step: step.id,
@@ -381,6 +384,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
             type(text);
             setProblem(undefined);
             setBeyond(false);
+            setReversed(false);
           }}
           onEnter={() => take(false)}
           problem={problem}
@@ -390,6 +394,11 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
           {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window) })}</p>}
         </Stack>
       </Row>
+      {reversed && !beyond && (
+        <Notice tone="caution" live>
+          {t('setting.motionReversed')}
+        </Notice>
+      )}
       {beyond && (
         <Notice tone="stop" live>
           <Stack $gap={8}>

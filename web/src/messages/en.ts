@@ -22,6 +22,7 @@ export const en = {
     notANumber: 'This is not a number. Type it in figures, for example 31.',
     notALength:
       'This is not a length. Type for example 366, 36,5 cm or 14 3/8 in; without a unit it is {{unit}}.',
+    thousands: 'Is the comma a decimal sign, or for thousands? Type it without: 1.2 or 1234.',
     years: 'years',
     notAWeight: 'This is not a weight. Type for example 18,5 or 41 lb; without a unit it is kg.',
     close: 'Close',
@@ -883,6 +884,8 @@ export const en = {
     motionHowFree:
       'What the {{joint}} reaches, passive, by goniometer: for example 0-8-84. The order sets no limit; stop at pain.',
     neutralZeroHow: 'Three numbers, the zero in the middle when it is passed: 5-0-130, or 0-20-90.',
+    motionReversed:
+      'More beyond zero than of flexion: the other way round? Mend it, or take it once more as it is.',
     motionBeyond:
       'This lies outside the order ({{window}}). Motion is not tested beyond it. A slip of the pen?',
     motionHappened: 'It did happen: record it',

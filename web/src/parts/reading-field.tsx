@@ -1,4 +1,4 @@
-import { parseLength, parseMass, type LengthUnit } from '@estribo/core/quantity';
+import { mayBeThousands, parseLength, parseMass, plainTyped, type LengthUnit } from '@estribo/core/quantity';
 import { useEffect, useRef } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -67,6 +67,7 @@ export function readQuantity(
   if (kind === 'length') {
     const parsed = parseLength(text, unit);
     if (parsed.ok) return { value: parsed.millimetres };
+    if (parsed.problem === 'thousands') return { problem: t('common.thousands') };
     return {
       problem: parsed.problem === 'empty' ? t('common.typeNumber') : t('common.notALength', { unit }),
     };
@@ -74,9 +75,12 @@ export function readQuantity(
   if (kind === 'mass') {
     const parsed = parseMass(text);
     if (parsed.ok) return { value: parsed.kilograms };
+    if (parsed.problem === 'thousands') return { problem: t('common.thousands') };
     return { problem: t(parsed.problem === 'empty' ? 'common.typeNumber' : 'common.notAWeight') };
   }
-  const trimmed = text.trim().replace(',', '.').replace('−', '-').replace(/°$/, '');
+  const plain = plainTyped(text).trim().replace(/°$/, '');
+  if (mayBeThousands(plain)) return { problem: t('common.thousands') };
+  const trimmed = plain.replace(',', '.');
   if (trimmed === '') return { problem: t('common.typeNumber') };
   const value = Number(trimmed);
   return Number.isFinite(value) ? { value } : { problem: t('common.notANumber') };

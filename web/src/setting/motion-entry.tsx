@@ -1,6 +1,6 @@
 import type { MotionWindow } from '@estribo/core/order';
 import { motionInWindow } from '@estribo/core/reviewing';
-import { parseNeutralZero } from '@estribo/core/setting';
+import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
@@ -28,11 +28,13 @@ export function MotionEntry({
   const [typed, type] = useDraft(`${state.case}-motion-${stage}`);
   const [problem, setProblem] = useState<string>();
   const [beyond, setBeyond] = useState(false);
+  const [reversed, setReversed] = useState(false);
   const [saving, save] = useSaving();
 
   const take = (knowingly: boolean) => {
     const reached = parseNeutralZero(typed);
     if (!reached) return setProblem(t('setting.neutralZeroHow'));
+    if (looksReversed(reached) && !reversed) return setReversed(true);
     const tested = motionInWindow(reached, window);
     if (tested.beyond && !knowingly) return setBeyond(true);
     void save(async () => {
@@ -44,6 +46,7 @@ export function MotionEntry({
       });
       type('');
       setBeyond(false);
+      setReversed(false);
       onTaken?.();
     });
   };
@@ -63,6 +66,7 @@ export function MotionEntry({
             type(text);
             setProblem(undefined);
             setBeyond(false);
+            setReversed(false);
           }}
           onEnter={() => take(false)}
           problem={problem}
@@ -77,6 +81,11 @@ export function MotionEntry({
           })}
         </p>
       </Row>
+      {reversed && !beyond && (
+        <Notice tone="caution" live>
+          {t('setting.motionReversed')}
+        </Notice>
+      )}
       {beyond && (
         <Notice tone="stop" live>
           <Stack $gap={8}>

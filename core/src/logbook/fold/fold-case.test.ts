@@ -1,5 +1,6 @@
 import { decideSignature, decideSize, decideStops } from '../decide';
 import { caseRibbon, firstVisit } from '../due';
+import { engineVersion } from '../engine';
 import { intentFaults, intentInForce } from '../intent';
 import { stepAt } from '../../measuring';
 import { testContext, testLogbook } from '../test-case';
@@ -83,7 +84,7 @@ test('a decision keeps what it was made from, and is marked when that changes', 
   const log = testLogbook();
   measured(log);
   const body = decideSize(folded(log))!;
-  expect(body).toMatchObject({ size: 'M', rule: 'inside', chart: 1, engine: 1 });
+  expect(body).toMatchObject({ size: 'M', rule: 'inside', chart: 1, engine: engineVersion });
   expect(body.madeFrom).toHaveLength(4);
   log.write('size.chosen', body);
   expect(folded(log).sizing.chosen).toMatchObject({ staleBecause: [], wouldDiffer: false });

@@ -74,8 +74,10 @@ function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Si
 export function foldVisits(record: LiveRecord): PlannedVisit[] {
   // a signature under a check that failed is no fitting: the patient comes in again
   const fittings = record.of('check.signed').filter(({ body }) => body.result === 'pass');
-  const isKept = ({ day, purpose }: { day: string; purpose: 'fitting' | 'review' }) =>
-    (purpose === 'review' ? record.of('review.found') : fittings).some((entry) => record.dayIn(entry) >= day);
+  const lastDay = (entries: readonly { observedAt: string }[]) =>
+    entries.reduce((last, entry) => (record.dayIn(entry) > last ? record.dayIn(entry) : last), '');
+  const last = { review: lastDay(record.of('review.found')), fitting: lastDay(fittings) };
+  const isKept = ({ day, purpose }: { day: string; purpose: 'fitting' | 'review' }) => last[purpose] >= day;
   return record
     .of('visit.planned')
     .map(({ id, by, body }) => ({ entry: id, by, ...body, kept: isKept(body) }));

@@ -1,3 +1,4 @@
+import { motionRange } from '../../setting';
 import { instruments, pairsNeeded, substituteWays } from '../../measuring';
 import { body, day, finite, name, oneOf, side, text, whole, yes } from '../fields';
 import { kind } from './kind';
@@ -63,8 +64,8 @@ export const motionTested = kind('motion.tested', {
     side: side().required(),
     mode: oneOf('active', 'passive').required(),
     /** neutral zero: beyond zero positive, short of it negative */
-    extension: whole().min(-120).max(180).required(),
-    flexion: whole().min(-60).max(200).required(),
+    extension: whole().min(motionRange.extension[0]).max(motionRange.extension[1]).required(),
+    flexion: whole().min(motionRange.flexion[0]).max(motionRange.flexion[1]).required(),
     limitReached: body({ extension: yes().required(), flexion: yes().required() }),
   }),
 });

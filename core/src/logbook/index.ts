@@ -14,7 +14,7 @@ export {
 } from './entry';
 export { foldCase, type FoldContext } from './fold/fold-case';
 export type { LineStatus, RecordLine } from './fold/settle';
-export { stageAt } from './fold/stage-states';
+export { stageAt, stillNeeded, type StillNeeded } from './fold/stage-states';
 export type {
   CaseState,
   Decided,

@@ -1,12 +1,15 @@
 import {
   kinds,
   intentInForce,
+  stillNeeded,
   type AnyEntry,
   type BodyOf,
   type CaseState,
   type EntryStage,
   type KindName,
 } from '@estribo/core/logbook';
+import { may, type Permission } from '@estribo/core/access';
+import type { Stage } from '@estribo/core/programmes';
 import { createContext, useContext, useEffect } from 'react';
 import { v7 } from 'uuid';
 import { outbox } from '../api/clinic';
@@ -49,6 +52,16 @@ export function useWork(): CaseWork {
   const work = useContext(CaseContext);
   if (!work) throw new Error('no case is open here');
   return work;
+}
+
+/**
+ * What may be done in a stage now: what the role may, not while a finding stops the fitting, and not before what
+ * the stage waits for is there. Looking is free.
+ */
+export function useMay(stage: Stage): (permission: Permission) => boolean {
+  const { state, user } = useWork();
+  const isOpen = state.stages[stage].status !== 'blocked' && stillNeeded(state, stage).length === 0;
+  return (permission) => isOpen && may(user.role, permission);
 }
 
 /** What a stage lays over the figure while it is shown. */

@@ -1,5 +1,5 @@
 import { otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
-import { caseRibbon, firstVisit, type CaseState } from '@estribo/core/logbook';
+import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
@@ -22,6 +22,7 @@ import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { printDay, printWindow } from '../parts/print';
+import { Blocking } from '../screening/blocking';
 import { CaseContext, writeEntry, type CaseWork } from './case-context';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
@@ -271,6 +272,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                 {t('record.doesNotHold')}
               </Notice>
             )}
+            {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>
               {state.stages[stage].status === 'not-covered' ? (
@@ -284,6 +286,23 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
         </Work>
       </Frame>
     </CaseContext>
+  );
+}
+
+/** What stops a stage: the findings that block, with whom to call, or what it still waits for. */
+function StoppedBy({ state, stage }: { state: CaseState; stage: Stage }) {
+  const { blocking } = state.screening;
+  const waits = stillNeeded(state, stage);
+  if (state.stages[stage].status === 'blocked')
+    return blocking.map(({ finding, entry, note }) => (
+      <Blocking key={finding} finding={finding} of={entry} note={note} />
+    ));
+  if (waits.length === 0 || state.stages[stage].status === 'not-covered') return null;
+  return (
+    <Notice tone="caution">
+      {t('case.waitsFor', { what: waits.map((what) => t(`case.stillNeeded.${what}`)).join(', ') })}{' '}
+      <Link to={`/cases/${state.case}/${waits[0] === 'size' ? 'size' : 'screen'}`}>{t('case.goThere')}</Link>
+    </Notice>
   );
 }
 

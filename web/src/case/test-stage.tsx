@@ -1,5 +1,5 @@
 import type { Role } from '@estribo/core/access';
-import { foldCase, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { decideSize, foldCase, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
 import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState, type ComponentType } from 'react';
@@ -38,6 +38,13 @@ export function measuredLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
     log.read('girth-above', side, 444, 446);
     log.read('girth-below', side, 347, 349);
   }
+  return log;
+}
+
+/** The same with the size chosen: shaping, strapping and checking may begin. */
+export function sizedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
+  const log = measuredLogbook(order);
+  log.write('size.chosen', decideSize(foldCase(log.entries, testContext)!)!);
   return log;
 }
 

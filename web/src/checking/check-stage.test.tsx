@@ -2,12 +2,12 @@ import { screen } from '@testing-library/react';
 import { decideStops } from '@estribo/core/logbook';
 import { foldCase } from '@estribo/core/logbook';
 import { testContext } from '../../../core/src/logbook/test-case';
-import { measuredLogbook, showStage, testToday } from '../case/test-stage';
+import { sizedLogbook, showStage, testToday } from '../case/test-stage';
 import CheckStage from './check-stage';
 
 /** Stops of the day in both hinges. */
 function fittedLogbook(window: { extension?: number; flexion?: number } = { extension: 5, flexion: 90 }) {
-  const log = measuredLogbook({ phases: [{ fromDay: 0, window }] });
+  const log = sizedLogbook({ phases: [{ fromDay: 0, window }] });
   const body = decideStops(foldCase(log.entries, testContext)!, testToday, true)!;
   const of = log.write('set.stops-chosen', body);
   log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true });

@@ -1,10 +1,9 @@
-import { may } from '@estribo/core/access';
 import { levelOf } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
 import { decideSignature } from '@estribo/core/logbook';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, size } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
@@ -58,10 +57,11 @@ const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
 
 export default function CheckStage() {
   const { state, user, today, select, selected, write } = useWork();
+  const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
   const [note, setNote] = useState('');
   const [saving, save] = useSaving();
-  const mayCheck = may(user.role, 'checking.write');
+  const mayCheck = mayNow('checking.write');
   const first = checks.findIndex(({ judged }) => judged.state === 'open');
   const height = checks.find(({ check }) => check.id === 'hinge-height')?.value;
   const behind = checks.find(({ check }) => check.id === 'hinge-behind-midline')?.value;

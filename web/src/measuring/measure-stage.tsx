@@ -1,9 +1,9 @@
-import { may } from '@estribo/core/access';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import { inSight, nextStep, stepAt, type StepState } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { RoleReads } from '../case/role-reads';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { useHotkeys } from '../app/hotkeys';
 import type { FigureLayer } from '../figure/layer';
 import { named, t } from '../messages';
@@ -38,7 +38,8 @@ function holds(states: readonly StepState[], { step, side, taken }: Picked): Ste
 }
 
 export default function MeasureStage() {
-  const { state, unit, user, select, selected } = useWork();
+  const { state, unit, select, selected } = useWork();
+  const mayNow = useMay('measure');
   const { measuring } = state;
   const [picked, pick] = useState<Picked>();
   const [leftOpen, leave] = useState<readonly string[]>([]);
@@ -63,7 +64,7 @@ export default function MeasureStage() {
   const finished = next === undefined && !chosen;
   useFigureLayer(layerFor(now, measuring.states, finished, unit));
 
-  const mayMeasure = may(user.role, 'measuring.write');
+  const mayMeasure = mayNow('measuring.write');
   const { chart } = state.sizing;
   const anyReading = chart.axes.some(({ reading }) => state.sizing.readings[reading]);
   const caution = cautionOf(now.step);
@@ -84,7 +85,7 @@ export default function MeasureStage() {
         <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit)}</Soft>
         {!finished && <Small>{t('measuring.why', { why: reasonOf(now.step) })}</Small>}
       </Stack>
-      {!mayMeasure && <Notice tone="caution">{t('common.notYourRole')}</Notice>}
+      {!mayMeasure && <RoleReads permission="measuring.write" />}
       {mayMeasure && !finished && (
         <>
           {caution && <Notice tone="caution">{caution}</Notice>}

@@ -197,6 +197,9 @@ export const en = {
     descriptionWith: '{{part}}, drawn from the readings. Now: {{step}}.',
   },
   case: {
+    waitsFor: 'You may look. Before anything is done here: {{what}}.',
+    stillNeeded: { look: 'the look at the limb', order: 'the order', size: 'the size' },
+    goThere: 'Go there',
     missing: 'There is no such case here.',
     size: 'size {{size}}',
     order: 'Order: {{window}}, day {{count}} · {{diagnosis}}',
@@ -775,6 +778,9 @@ export const en = {
     stripsLabel: 'The bands of every size with the readings across',
     missing: 'Still missing: {{readings}}.',
     noStockSize: 'No stock size.',
+    overruled: '{{likeliest}} by the readings, {{percent}}; the chart’s rule takes {{size}} ({{own}}).',
+    inGap:
+      '{{axis}} lies in a gap of the printed chart: {{below}} ends at {{from}}, {{above}} begins at {{to}}.',
     sure: '{{percent}} sure.',
     over: 'over {{percent}} %',
     under: 'under {{percent}} %',
@@ -907,6 +913,7 @@ export const en = {
       'Extension piece from the front, flexion piece from behind. Read the value engraved on each; move the hinge to both ends; cover on.',
     fitted: 'In both hinges: {{stops}}, moved by hand',
     somethingElse: 'Something else is in',
+    locked: 'Both stops at one angle: the joint is locked at {{degrees}}°, as ordered.',
     isFitted: 'Fitted: {{stops}}, medial and lateral alike.',
     foundElse: 'Found something else',
     whatIsIn: 'What is engraved on the pieces',
@@ -1133,6 +1140,8 @@ export const en = {
     daysListed: 'Day by day',
     after: 'After {{day}}: {{minutes}} a day.',
     growsOn: 'After {{day}} it goes on growing, to {{ceiling}} a day.',
+    stopped:
+      'The order is protective since: the plan that grew has ended. It is worn as ordered; plan it so.',
     ifTrouble: 'If trouble comes at home:',
     care: 'Care: pads and liners by hand, cold, mild soap, dried flat in air. Hinges: dry PTFE or silicone spray, no oil.',
     teachBack: 'Teach-back',

@@ -15,7 +15,8 @@ import { formatLength } from '@estribo/core/quantity';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { RoleReads } from '../case/role-reads';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, type Token } from '../app/tokens';
 import { figureTitle, language, named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -47,12 +48,13 @@ const Change = styled.li`
 
 export default function ReviewStage() {
   const { state, today, user, unit } = useWork();
+  const mayNow = useMay('review');
   const [open, setOpen] = useState(false);
   const order = state.order?.order;
   const now = order && windowOn(order, today);
   const visit = state.reviewing.visits.find(({ day }) => day === today);
   const before = state.reviewing.visits.filter(({ day }) => day < today).at(-1) ?? state.reviewing.first;
-  const mayReview = may(user.role, 'reviewing.write');
+  const mayReview = mayNow('reviewing.write');
   useFigureLayer({
     brace: true,
     marks: [],
@@ -102,7 +104,7 @@ export default function ReviewStage() {
           </Notice>
         )
       )}
-      {!mayReview && !found && <Notice tone="caution">{t('common.notYourRole')}</Notice>}
+      {!mayReview && !found && <RoleReads permission="reviewing.write" />}
       {changes.length > 0 && (
         <Stack $gap={6}>
           <h2>{t('reviewing.changes', { day: printDay(before.day) })}</h2>
@@ -149,7 +151,7 @@ export default function ReviewStage() {
               {named('stopProblem', adjustment.choice.problem)}{' '}
               {named('stopProblemDo', adjustment.choice.problem)}
             </Notice>
-          ) : may(user.role, 'setting.write') ? (
+          ) : mayNow('setting.write') ? (
             <StopsWork
               stage="review"
               phase={adjustment.phase}

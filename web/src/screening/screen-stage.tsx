@@ -1,4 +1,4 @@
-import { findings, type Finding, type FindingRule } from '@estribo/core/screening';
+import { findings, type Finding } from '@estribo/core/screening';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
@@ -12,10 +12,9 @@ import { Field } from '../parts/field';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
+import { Blocking } from './blocking';
 import { OrderForm } from './order-form';
 import { OrderSummary } from './order-summary';
-
-const referralOf = (finding: Finding) => (findings[finding] as FindingRule).refer ?? 'prescriber';
 
 const Grid = styled.ul`
   display: grid;
@@ -190,58 +189,6 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
       )}
       {status === 'clear' && <Notice tone="good">{t('screening.clear')}</Notice>}
     </Stack>
-  );
-}
-
-function Blocking({ finding, of, note }: { finding: Finding; of: string; note?: string | undefined }) {
-  const { user, write } = useWork();
-  const [reason, setReason] = useState('');
-  const [asking, setAsking] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
-  const mayOverride = may(user.role, 'screening.override');
-  const override = () =>
-    reason.trim().length < 3
-      ? setProblem(t('record.reasonNeeded'))
-      : void save(() => write('screen.overridden', 'screen', { finding, of, reason: reason.trim() }));
-  return (
-    <Notice tone="stop" live>
-      <Stack $gap={10}>
-        <h2>{named('findings', finding)}</h2>
-        {note && <i>{note}</i>}
-        <span>{named('referral', referralOf(finding))}</span>
-        {!asking ? (
-          <Row>
-            {mayOverride ? (
-              <Button look="stop" onPress={() => setAsking(true)}>
-                {t('screening.override')}
-              </Button>
-            ) : (
-              <Soft>{t('screening.onlyOrthotist')}</Soft>
-            )}
-          </Row>
-        ) : (
-          <>
-            <Field
-              label={t('screening.overrideReason')}
-              value={reason}
-              onChange={setReason}
-              problem={problem}
-              autoFocus
-              maxLength={400}
-            />
-            <Row>
-              <Button look="stop" isDisabled={saving} onPress={override}>
-                {t('screening.goOnInSpite')}
-              </Button>
-              <Button look="quiet" onPress={() => setAsking(false)}>
-                {t('common.cancel')}
-              </Button>
-            </Row>
-          </>
-        )}
-      </Stack>
-    </Notice>
   );
 }
 

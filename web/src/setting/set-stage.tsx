@@ -1,8 +1,7 @@
-import { may } from '@estribo/core/access';
 import { decideStops, stopsFor } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { useState } from 'react';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -16,7 +15,8 @@ import { StopsWork } from './stops-work';
 import { Button } from '../parts/button';
 
 export default function SetStage() {
-  const { state, today, user } = useWork();
+  const { state, today } = useWork();
+  const mayNow = useMay('set');
   const [again, setAgain] = useState(false);
   useFigureLayer({
     marks: [],
@@ -36,8 +36,8 @@ export default function SetStage() {
   const shown = fitted?.medial ?? (choice.ok ? choice.stops : undefined);
   const lost = choice.ok ? choice.lost : { extension: 0, flexion: 0 };
   const testedToday = state.motion?.day === today;
-  const maySet = may(user.role, 'setting.write');
-  const mayTest = may(user.role, 'measuring.write');
+  const maySet = mayNow('setting.write');
+  const mayTest = mayNow('measuring.write');
   return (
     <>
       <Stack $gap={4}>

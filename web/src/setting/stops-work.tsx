@@ -120,6 +120,9 @@ export function StopsWork({
           </Stack>
         </Notice>
       )}
+      {stops.extension === stops.flexion && (
+        <Notice tone="caution">{t('setting.locked', { degrees: stops.extension })}</Notice>
+      )}
       {!isChosen && (
         <Row>
           <Button look="main" onPress={choose} isDisabled={saving}>

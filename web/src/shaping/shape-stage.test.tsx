@@ -1,9 +1,9 @@
 import { screen } from '@testing-library/react';
-import { measuredLogbook, showStage } from '../case/test-stage';
+import { sizedLogbook, showStage } from '../case/test-stage';
 import ShapeStage from './shape-stage';
 
 test('pads lie on a scar: the one that splits straddles it, and all go in as advised', async () => {
-  const { user, written, figure } = await showStage(ShapeStage, measuredLogbook());
+  const { user, written, figure } = await showStage(ShapeStage, sizedLogbook());
   await user.click(screen.getByRole('button', { name: 'Note a scar' }));
   await user.type(screen.getByLabelText('From (− is below the mark)'), '-20');
   await user.type(screen.getByLabelText('To'), '−16 cm');
@@ -19,7 +19,7 @@ test('pads lie on a scar: the one that splits straddles it, and all go in as adv
 });
 
 test('a bend is judged before it is made, and the account says what is left', async () => {
-  const { user, written } = await showStage(ShapeStage, measuredLogbook());
+  const { user, written } = await showStage(ShapeStage, sizedLogbook());
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '-30');
   await user.type(screen.getByLabelText('Amount'), '6');
   expect(screen.getByText(/Too near to the hinge. More than one step takes./)).toBeTruthy();
@@ -38,7 +38,7 @@ test('a bend is judged before it is made, and the account says what is left', as
 });
 
 test('a bend without a place is asked again', async () => {
-  const { user, written } = await showStage(ShapeStage, measuredLogbook());
+  const { user, written } = await showStage(ShapeStage, sizedLogbook());
   await user.click(screen.getByRole('button', { name: 'Note the bend' }));
   expect(screen.getAllByText('Type a number.').length).toBe(2);
   expect(written).toEqual([]);

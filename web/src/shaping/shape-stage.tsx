@@ -1,9 +1,8 @@
-import { may } from '@estribo/core/access';
 import { levelOf } from '@estribo/core/anatomy';
 import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
@@ -30,10 +29,11 @@ const PadLine = styled.li<{ $now: boolean }>`
 `;
 
 export default function ShapeStage() {
-  const { state, user, selected, select, write } = useWork();
+  const { state, selected, select, write } = useWork();
+  const mayNow = useMay('shape');
   const { pads, scars, bends } = state.shaping;
   const [saving, save] = useSaving();
-  const mayShape = may(user.role, 'shaping.write');
+  const mayShape = mayNow('shaping.write');
   const kneecapTop = levelOf('kneecap-upper-edge', 1700);
   const marks: FigureMark[] = [
     ...pads.map(({ pad, advice, done }): FigureMark => ({
@@ -208,7 +208,8 @@ function signedLength(
 }
 
 function Bends() {
-  const { state, unit, user, write } = useWork();
+  const { state, unit, write } = useWork();
+  const mayNow = useMay('shape');
   const { frame } = state.model;
   const { bends } = state.shaping;
   const [upright, setUpright] = useState<Bend['upright']>('medial');
@@ -272,7 +273,7 @@ function Bends() {
           total: frame.total,
         })}
       </Soft>
-      {may(user.role, 'shaping.write') && (
+      {mayNow('shaping.write') && (
         <>
           <Row $align="flex-end">
             <Choice

@@ -44,8 +44,28 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         {match.outcome === 'made-to-measure' ? (
           <b>{t('sizing.noStockSize')} </b>
         ) : (
-          match.rule !== 'extension' && <b>{t('sizing.sure', { percent: percent(match.probability) })} </b>
+          match.rule !== 'extension' && (
+            <b>
+              {match.overruled
+                ? t('sizing.overruled', {
+                    likeliest: match.overruled.size,
+                    percent: percent(match.overruled.probability),
+                    size: match.size ?? '',
+                    own: percent(match.probability),
+                  })
+                : t('sizing.sure', { percent: percent(match.probability) })}{' '}
+            </b>
+          )
         )}
+        {match.gaps.map(({ reading, below, above, from, to }) =>
+          t('sizing.inGap', {
+            axis: named('axes', reading),
+            below,
+            above,
+            from: printAxis(state, reading, from, unit),
+            to: printAxis(state, reading, to, unit),
+          }),
+        )}{' '}
         {match.rule === 'extension'
           ? ''
           : match.margin < 0

@@ -1,10 +1,9 @@
-import { may } from '@estribo/core/access';
 import { decideSize } from '@estribo/core/logbook';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { figureLabel } from '../measuring/step-words';
 import { Button } from '../parts/button';
@@ -31,7 +30,8 @@ const label = (step: MeasuringStep, value: number | undefined, unit: LengthUnit)
 const madeToMeasure = ' ';
 
 export default function SizeStage() {
-  const { state, unit, user, write } = useWork();
+  const { state, unit, write } = useWork();
+  const mayNow = useMay('size');
   const { match, chosen, readings, chart } = state.sizing;
   const [other, setOther] = useState<string>();
   const [reason, setReason] = useState('');
@@ -47,7 +47,7 @@ export default function SizeStage() {
         : [],
     ),
   });
-  const mayDecide = may(user.role, 'sizing.write');
+  const mayDecide = mayNow('sizing.write');
   const computed =
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 

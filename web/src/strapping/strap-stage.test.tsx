@@ -1,10 +1,12 @@
+import { foldCase, stillNeeded } from '@estribo/core/logbook';
+import { testContext } from '../../../core/src/logbook/test-case';
 import { act, screen } from '@testing-library/react';
-import { measuredLogbook, showStage } from '../case/test-stage';
+import { orderedLogbook, sizedLogbook, showStage } from '../case/test-stage';
 import StrapStage from './strap-stage';
 
 /** A logbook in which the sequence is done up to a step. */
 function strappedTo(step: string) {
-  const log = measuredLogbook();
+  const log = sizedLogbook();
   const order = [
     'open-all',
     'draw-on',
@@ -66,4 +68,19 @@ test('putting it on anew starts the sequence, and the old one stays in the recor
 test('reception and readers close no strap', async () => {
   await showStage(StrapStage, strappedTo('strap-1'), { role: 'reader' });
   expect(screen.queryByRole('button', { name: /is closed/ })).toBeNull();
+});
+
+test('before the look, the order and the size are there a strap is looked at and not recorded', async () => {
+  const log = orderedLogbook();
+  await showStage(StrapStage, log);
+  expect(screen.queryByRole('button', { name: /is closed|are open/ })).toBeNull();
+  expect(screen.queryByText(/Your role reads this/)).toBeNull();
+  expect(stillNeeded(foldCase(log.entries, testContext)!, 'strap')).toEqual(['size']);
+});
+
+test('while a finding stops the fitting nothing is recorded', async () => {
+  const log = sizedLogbook();
+  log.looked('cold-or-blue-toes');
+  await showStage(StrapStage, log);
+  expect(screen.queryByRole('button', { name: /is closed|are open/ })).toBeNull();
 });

@@ -1,8 +1,8 @@
-import { may } from '@estribo/core/access';
 import type { RunnerStep } from '@estribo/core/strapping';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { RoleReads } from '../case/role-reads';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -35,10 +35,11 @@ const Lead = styled.p`
 `;
 
 export default function StrapStage() {
-  const { state, user, write } = useWork();
+  const { state, write } = useWork();
+  const mayNow = useMay('strap');
   const { now, steps, done } = state.strapping;
   const [saving, save] = useSaving();
-  const mayStrap = may(user.role, 'strapping.write');
+  const mayStrap = mayNow('strapping.write');
   const strapState = (strap: number): 'now' | 'done' | 'ahead' => {
     if (now?.strap === strap) return 'now';
     const of = steps.filter((step) => step.strap === strap && (now?.pass ?? 2) >= step.pass);
@@ -152,7 +153,7 @@ function StepCard({
           </Button>
         </Row>
       ) : (
-        <Notice tone="caution">{t('common.notYourRole')}</Notice>
+        <RoleReads permission="strapping.write" />
       )}
     </>
   );
@@ -252,7 +253,7 @@ function Settle({
           </>
         )
       ) : (
-        <Notice tone="caution">{t('common.notYourRole')}</Notice>
+        <RoleReads permission="strapping.write" />
       )}
     </>
   );

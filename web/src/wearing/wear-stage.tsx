@@ -1,8 +1,8 @@
-import { may } from '@estribo/core/access';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import styled from 'styled-components';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { RoleReads } from '../case/role-reads';
+import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import type { Token } from '../app/tokens';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
@@ -25,12 +25,13 @@ const Days = styled.ol`
 `;
 
 export default function WearStage() {
-  const { state, user } = useWork();
+  const { state } = useWork();
+  const mayNow = useMay('wear');
   const [changing, setChanging] = useState(false);
   useFigureLayer({ marks: [], brace: true });
   const order = state.order?.order;
   const { plan, taught } = state.wearing;
-  const mayPlan = may(user.role, 'wearing.write');
+  const mayPlan = mayNow('wearing.write');
   if (!order) return <NeedsOrder question={t('wearing.question')} />;
   const kind = wearKindFor(order);
   return (
@@ -39,6 +40,7 @@ export default function WearStage() {
         <h1>{t('wearing.question')}</h1>
         <Soft>{t(kind === 'as-ordered' ? 'wearing.protectiveHow' : 'wearing.growingHow')}</Soft>
       </Stack>
+      {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
       {plan && !changing ? (
         <>
           {plan.plan.kind === 'growing' ? (
@@ -62,7 +64,7 @@ export default function WearStage() {
           <Growing onDone={() => setChanging(false)} />
         )
       ) : (
-        <Notice tone="caution">{t('common.notYourRole')}</Notice>
+        <RoleReads permission="wearing.write" />
       )}
       <Rule />
       <Notice tone={order.trouble === 'keep-on' ? 'stop' : 'caution'}>

@@ -60,6 +60,25 @@ const coveredStages = ({
 const sound = (decision: { staleBecause: string[]; wouldDiffer: boolean }) =>
   decision.staleBecause.length === 0 && !decision.wouldDiffer;
 
+/** What a stage waits for before anything is decided or done in it; it may be looked at all the same. */
+export type StillNeeded = 'look' | 'order' | 'size';
+
+/**
+ * Shaping, strapping and checking begin when the limb has been looked at, the order is there and the size is
+ * chosen. Common practice, no source.
+ */
+export function stillNeeded(
+  { screening, order, sizing }: Pick<CaseState, 'screening' | 'order' | 'sizing'>,
+  stage: Stage,
+): StillNeeded[] {
+  if (stage !== 'shape' && stage !== 'strap' && stage !== 'check') return [];
+  return [
+    ...(screening.status === 'open' ? (['look'] as const) : []),
+    ...(order === undefined ? (['order'] as const) : []),
+    ...(sizing.chosen === undefined ? (['size'] as const) : []),
+  ];
+}
+
 /** The stage the work is at: the first one that is open. */
 export const stageAt = (state: CaseState): Stage =>
   stages.find((stage) => state.stages[stage].status === 'open') ?? 'review';

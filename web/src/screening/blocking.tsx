@@ -1,0 +1,55 @@
+import { may } from '@estribo/core/access';
+import { findings, type Finding, type FindingRule } from '@estribo/core/screening';
+import { useState } from 'react';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { useReason } from '../parts/use-reason';
+import { useSaving } from '../parts/use-saving';
+
+const referralOf = (finding: Finding) => (findings[finding] as FindingRule).refer ?? 'prescriber';
+
+/** A finding that stops the fitting: what it is, whom to call, and going on in spite of it with a reason. */
+export function Blocking({ finding, of, note }: { finding: Finding; of: string; note?: string | undefined }) {
+  const { user, write } = useWork();
+  const [asking, setAsking] = useState(false);
+  const { field, giving } = useReason(t('screening.overrideReason'));
+  const [saving, save] = useSaving();
+  const mayOverride = may(user.role, 'screening.override');
+  const override = () =>
+    giving((reason) => void save(() => write('screen.overridden', 'screen', { finding, of, reason })));
+  return (
+    <Notice tone="stop" live>
+      <Stack $gap={10}>
+        <h2>{named('findings', finding)}</h2>
+        {note && <i>{note}</i>}
+        <span>{named('referral', referralOf(finding))}</span>
+        {!asking ? (
+          <Row>
+            {mayOverride ? (
+              <Button look="stop" onPress={() => setAsking(true)}>
+                {t('screening.override')}
+              </Button>
+            ) : (
+              <Soft>{t('screening.onlyOrthotist')}</Soft>
+            )}
+          </Row>
+        ) : (
+          <>
+            {field}
+            <Row>
+              <Button look="stop" isDisabled={saving} onPress={override}>
+                {t('screening.goOnInSpite')}
+              </Button>
+              <Button look="quiet" onPress={() => setAsking(false)}>
+                {t('common.cancel')}
+              </Button>
+            </Row>
+          </>
+        )}
+      </Stack>
+    </Notice>
+  );
+}

@@ -27,9 +27,6 @@ const shoot = async (page: Page, name: string) => {
 };
 
 const page = await visit();
-await page.goto(`${address}/sign-in`);
-await page.getByLabel('Login').waitFor();
-await shoot(page, 'sign-in');
 await signIn(page, clinic);
 await page.getByText('Marta Quintela').first().waitFor();
 await shoot(page, 'bench');

@@ -1,4 +1,3 @@
-import { readInstant } from '../../calendar';
 import type { Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
 import { judgeScreening } from '../../screening';
@@ -116,7 +115,7 @@ function foldReadable(
 const lateAfter = 3600_000;
 
 const isLate = ({ observedAt, receivedAt }: AnyRecordedEntry): boolean =>
-  Date.parse(receivedAt) - readInstant(observedAt)! > lateAfter;
+  Date.parse(receivedAt) - Date.parse(observedAt) > lateAfter;
 
 function foldScreening(record: LiveRecord, programme: Programme): CaseState['screening'] {
   return judgeScreening(

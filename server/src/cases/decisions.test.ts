@@ -155,7 +155,7 @@ test('reception takes back its own visit, and nobody else’s', async () => {
     });
   await back(own.id).expect(201);
   await back(other.id).expect(403);
-  const [reading] = (await stateOf(id)).measuring.inputs;
+  const [reading] = (await stateOf(id)).sizing.inputs;
   await back(reading!).expect(403);
 });
 

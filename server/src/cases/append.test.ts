@@ -297,6 +297,13 @@ test('a case is opened once, for a person and a model that are there', async () 
   expect((await wrong({ programme: { ...clinic.programme, hash: 'a'.repeat(64) } })).body.detail).toMatch(
     /not registered/,
   );
+  // a pin says of the content under its hash what it is
+  for (const change of [
+    { programme: { ...clinic.programme, version: 99 } },
+    { programme: { ...clinic.programme, id: 'knee-sleeve' } },
+    { model: { ...clinic.model, version: 99 } },
+  ])
+    expect((await wrong(change)).status).toBe(422);
   expect((await send(read(v7()))).status).toBe(404);
 });
 

@@ -16,7 +16,7 @@ import {
   type AnyRecordedEntry,
   type CaseState,
 } from '@estribo/core/logbook';
-import { canonicalText, type BraceModel, type Programme } from '@estribo/core/programmes';
+import { canonicalText, type BraceModel, type Pin, type Programme } from '@estribo/core/programmes';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
 import {
@@ -79,6 +79,10 @@ export async function appendEntry(
   });
 }
 
+/** Whether a pin says of the content under its hash what it is. */
+const isPinOf = (pin: Pin, content: { id: string; version: number }): boolean =>
+  pin.id === content.id && pin.version === content.version;
+
 /** The case's row, locked; a case that is being opened gets its row now. */
 async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<CaseRow> {
   const rows = manager.getRepository(caseEntity);
@@ -92,8 +96,13 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
     registered(manager, 'model', model.hash),
   ]);
   if (!known) throw faulty([{ at: 'body.person', message: 'is no person of this clinic' }]);
-  if (!programmeContent) throw faulty([{ at: 'body.programme.hash', message: 'is not registered' }]);
-  if (!modelContent || !fitsFamily(modelContent as BraceModel, programmeContent as Programme))
+  if (!programmeContent || !isPinOf(programme, programmeContent as Programme))
+    throw faulty([{ at: 'body.programme.hash', message: 'is not registered under this id and version' }]);
+  if (
+    !modelContent ||
+    !isPinOf(model, modelContent as BraceModel) ||
+    !fitsFamily(modelContent as BraceModel, programmeContent as Programme)
+  )
     throw faulty([{ at: 'body.model.hash', message: 'is no registered model of this family' }]);
   const row: CaseRow = {
     id: entry.case,

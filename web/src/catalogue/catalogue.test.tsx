@@ -131,7 +131,7 @@ const choose = async (user: ReturnType<typeof userEvent.setup>) =>
 test.each([
   [() => json({ imported: [{}, {}], unchanged: 1 }), '2 models brought in. 1 was the same as before.'],
   [() => json({ title: 'x', status: 413, detail: 'Send less at once.' }, 413), 'Send less at once.'],
-  [() => json({}, 502), /does not answer. Nothing was brought in/],
+  [() => json({}, 502), /does not answer. Whether the file was brought in is not known/],
 ])('an import ends in one of its ways', async (answer, said) => {
   answerTo = (method) => (method === 'POST' ? answer() : undefined);
   const user = await show('/', <ImportCharts onClose={() => {}} />);

@@ -625,7 +625,7 @@ export const en = {
     calibratedOn: 'Calibrated on',
     offset: 'Offset ({{unit}})',
     saveCalibration: 'Take the calibration',
-    notSaved: 'The server does not answer. Nothing was saved; try again.',
+    notSaved: 'The server does not answer. Whether this was saved is not known: look, then try again.',
     notLater: 'Choose a day not later than today.',
   },
   substituted: {
@@ -675,7 +675,8 @@ export const en = {
     unchanged_other: '{{count}} were the same as before.',
     nothingImported_one: 'Nothing was brought in: {{count}} fault. Mend it and choose the file again.',
     nothingImported_other: 'Nothing was brought in: {{count}} faults. Mend them and choose the file again.',
-    importAway: 'The server does not answer. Nothing was brought in; choose the file again.',
+    importAway:
+      'The server does not answer. Whether the file was brought in is not known: look, then choose it again.',
     faults: 'Faults in the file',
     row: 'Row',
     column: 'Column',
@@ -704,7 +705,7 @@ export const en = {
       'A chart means the reading its maker describes. Another distance is read at another place: ask the maker whether the chart still holds.',
     saveFamily: 'Save it as our own',
     saveFamilyVersion: 'Save version {{version}}',
-    notSaved: 'The server does not answer. Nothing was saved; try again.',
+    notSaved: 'The server does not answer. Whether this was saved is not known: look, then try again.',
     noSuchModel: 'There is no such model here.',
     noSuchFamily: 'There is no such family here.',
     versions: 'version {{version}}, chart version {{chart}}',

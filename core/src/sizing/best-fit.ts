@@ -15,11 +15,12 @@ export interface RankedFit<M> {
   match: SizeMatch;
 }
 
-const rank = { size: 0, ask: 1, 'made-to-measure': 2, incomplete: 3 } as const;
+// a size the chart leaves to the fitter is as good as it is likely; out of range comes after
+const rank = { size: 0, ask: 0, 'made-to-measure': 1, incomplete: 2 } as const;
 
 /**
- * All candidates matched, the best first: a stock size by its probability, then by its margin; those out of
- * range after them with what keeps them out, those with missing readings last.
+ * All candidates matched, in the order one would try them: a stock size by its probability, whoever decides it,
+ * then by its margin; those out of range after them with what keeps them out, those with missing readings last.
  */
 export function bestFit<M>(candidates: readonly FitCandidate<M>[]): RankedFit<M>[] {
   return candidates

@@ -360,3 +360,33 @@ test('a larger body never gets a smaller size', () => {
     { numRuns: 400 },
   );
 });
+
+test('a likely size that the chart leaves to the fitter comes before an unlikely one that it names', () => {
+  const girth = (from: number, to: number, between: 'ask' | 'larger'): Chart => ({
+    version: 1,
+    sizes: ['1', '2'],
+    axes: [
+      {
+        reading: 'a',
+        resolution: 0,
+        bands: [
+          { size: '1', from: from - 40, to: from },
+          { size: '2', from, to },
+        ],
+      },
+    ],
+    between,
+    disagree: 'larger',
+  });
+  const readings = { a: { mean: 400, repeatPart: 2, sharedPart: 2, repeats: 2 } };
+  const ranked = bestFit([
+    // inside 2 by a little, by the rule: about one half
+    { model: 'named', chart: girth(400.5, 440, 'larger'), readings },
+    // in 2, near 1 all the same: asked, and likely
+    { model: 'asked', chart: girth(398, 440, 'ask'), readings },
+  ]);
+  expect(ranked.map(({ model, match }) => [model, match.outcome])).toEqual([
+    ['asked', 'ask'],
+    ['named', 'size'],
+  ]);
+});

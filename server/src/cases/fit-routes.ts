@@ -1,6 +1,7 @@
 import { statureForAge } from '@estribo/core/anatomy';
 import { dayOf, daysBetween } from '@estribo/core/calendar';
 import { fitModels, type FitModel } from '@estribo/core/logbook';
+import { settledReading, stepAt } from '@estribo/core/measuring';
 import { pinOf, type Programme } from '@estribo/core/programmes';
 import { In } from 'typeorm';
 import { fitsFamily, newestProgrammes, registeredModels } from '../catalogue/registry';
@@ -49,7 +50,9 @@ export function fitRoutes({ db, clinic, now }: Context): Route[] {
         });
         const person = await db.getRepository(personEntity).findOneByOrFail({ id: state.person });
         const today = dayOf(now().toISOString(), clinic.zone);
-        const stature = statureForAge(daysBetween(person.born, today) / 365.25);
+        // as it was read; without a reading, as it usually is at this age
+        const read = settledReading(stepAt(state.measuring.states, 'stature', 'midline'));
+        const stature = read?.mean ?? statureForAge(daysBetween(person.born, today) / 365.25);
         const fits = fitModels(state, candidates, stature);
         res.json({
           fits: fits.slice(0, shown).map(({ model: { model, programme }, match, estimated }) => ({

@@ -25,7 +25,10 @@ export interface FrameLimits {
 }
 
 export type BendProblem =
-  'not-bendable' | 'in-hinge-zone' | 'off-the-upright' | 'over-increment' | 'over-total';
+  'not-bendable' | 'in-hinge-zone' | 'off-the-upright' | 'over-increment' | 'over-total' | 'back-and-forth';
+
+/** Bends of one upright nearer to each other than this are in one place: about a jaw's width. An estimate. */
+const onePlace: Millimetres = 20;
 
 /**
  * What speaks against a bend. A bend already made is recorded all the same; before it, it is said.
@@ -39,6 +42,13 @@ export function judgeBend(bend: Bend, made: readonly Bend[], limits: FrameLimits
   if (Math.abs(bend.place) > reach) problems.push('off-the-upright');
   if (bend.amount > limits.increment) problems.push('over-increment');
   if (spent(bend.upright, made) + bend.amount > limits.total) problems.push('over-total');
+  const undone = made.some(
+    (before) =>
+      before.upright === bend.upright &&
+      before.direction !== bend.direction &&
+      Math.abs(before.place - bend.place) < onePlace,
+  );
+  if (undone) problems.push('back-and-forth');
   return problems;
 }
 

@@ -33,7 +33,7 @@ test('bends of one upright add up, back and forth alike; the other upright has i
     medial: { spent: 9, left: 3, turned: -1 },
     lateral: { spent: 0, left: 12, turned: 0 },
   });
-  expect(judgeBend(bend({ amount: 4 }), made, limits)).toEqual(['over-total']);
+  expect(judgeBend(bend({ amount: 4 }), made, limits)).toEqual(['over-total', 'back-and-forth']);
   expect(judgeBend(bend({ upright: 'lateral' }), made, limits)).toEqual([]);
 });
 
@@ -55,3 +55,14 @@ test.each([
 
 test('a pad that does not split keeps off a scar', () =>
   expect(padAdvice({ ...pad, splits: false }, [{ from: -150, to: -140, face: 'front' }])).toBe('keep-off'));
+
+// common practice, no source: metal bent back and forth in one place breaks
+test.each([
+  [{ direction: 'away-from-limb', place: 110 }, ['back-and-forth']],
+  [{ direction: 'away-from-limb', place: 100 }, ['back-and-forth']],
+  [{ direction: 'away-from-limb', place: 120 }, []],
+  [{ direction: 'towards-limb', place: 100 }, []],
+  [{ direction: 'away-from-limb', upright: 'lateral' }, []],
+] as const)('after a bend towards the limb at 100, %j: %j', (change, problems) =>
+  expect(judgeBend(bend({ ...change, amount: 3 }), [bend({ amount: 3 })], limits)).toEqual(problems),
+);

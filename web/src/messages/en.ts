@@ -986,6 +986,7 @@ export const en = {
     amount: 'Amount',
     noteBend: 'Note the bend',
     tooMuch: 'More than 60° is no bend of a brace.',
+    inSpite: 'Why it was bent all the same',
     factTaken: 'If it has been made all the same, it is recorded.',
     caution:
       'At most {{increment}}° at a time. Never the hinge between the irons; never a bend back and forth in one place.',
@@ -996,6 +997,7 @@ export const en = {
     'off-the-upright': 'The upright does not reach there.',
     'over-increment': 'More than one step takes.',
     'over-total': 'More than this upright takes in all.',
+    'back-and-forth': 'Back again where it was bent before: the metal breaks there.',
   },
   sequence: {
     'open-all': 'Open all straps',

@@ -6,10 +6,12 @@ import { Field } from './field';
  * A reason that something is done for: its field, and the way to go on once it is given in a few words.
  * @param label of the field
  * @param longest characters it may have
+ * @param takesFocus not where it appears beside something that is still being typed
  */
 export function useReason(
   label: string = t('record.reason'),
   longest = 400,
+  takesFocus = true,
 ): { field: ReactNode; giving: (work: (reason: string) => void) => void } {
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -20,7 +22,7 @@ export function useReason(
         value={reason}
         onChange={setReason}
         problem={problem}
-        autoFocus
+        autoFocus={takesFocus}
         maxLength={longest}
       />
     ),

@@ -37,6 +37,17 @@ test('a bend is judged before it is made, and the account says what is left', as
   expect(screen.getByText(/medial 4°, 11° left; lateral 0°, 15° left, of 15° each/)).toBeTruthy();
 });
 
+test('a bend outside what the maker allows asks for the reason, and is taken with it', async () => {
+  const { user, written } = await showStage(ShapeStage, sizedLogbook());
+  await user.type(screen.getByLabelText('From the hinge (− is below)'), '5');
+  await user.type(screen.getByLabelText('Amount'), '10{Enter}');
+  expect(written).toEqual([]);
+  expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
+  await user.type(screen.getByLabelText('Why it was bent all the same'), 'the prescriber stood by');
+  await user.click(screen.getByRole('button', { name: 'Note the bend' }));
+  expect(written[0]!.body).toMatchObject({ place: 5, amount: 10, inSpite: 'the prescriber stood by' });
+});
+
 test('a bend without a place is asked again', async () => {
   const { user, written } = await showStage(ShapeStage, sizedLogbook());
   await user.click(screen.getByRole('button', { name: 'Note the bend' }));

@@ -11,6 +11,7 @@ import { Choice } from '../parts/choice';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
+import { useReason } from '../parts/use-reason';
 import { useSaving } from '../parts/use-saving';
 
 const PadLine = styled.li<{ $now: boolean }>`
@@ -218,6 +219,7 @@ function Bends() {
   const [amount, setAmount] = useState('');
   const [problem, setProblem] = useState<{ place?: string; amount?: string }>({});
   const [saving, save] = useSaving();
+  const { field, giving } = useReason(t('shaping.inSpite'), 400, false);
   if (!frame?.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
 
   const ledger = bendLedger(bends, frame);
@@ -238,11 +240,15 @@ function Bends() {
             : {}),
       });
     if (bend.amount > 60) return setProblem({ amount: t('shaping.tooMuch') });
-    void save(async () => {
-      await write('shape.bent', 'shape', bend);
-      setPlace('');
-      setAmount('');
-    });
+    const note = (inSpite?: string) =>
+      void save(async () => {
+        await write('shape.bent', 'shape', { ...bend, ...(inSpite === undefined ? {} : { inSpite }) });
+        setPlace('');
+        setAmount('');
+      });
+    // a bend outside what the maker allows has happened and is taken; it is asked why
+    if (warnings.length > 0) giving(note);
+    else note();
   };
 
   return (
@@ -323,7 +329,13 @@ function Bends() {
           </Row>
           {warnings.length > 0 && (
             <Notice tone="stop" live>
-              {warnings.map((warning) => named('bendProblem', warning)).join(' ')} {t('shaping.factTaken')}
+              <Stack $gap={8}>
+                <span>
+                  {warnings.map((warning) => named('bendProblem', warning)).join(' ')}{' '}
+                  {t('shaping.factTaken')}
+                </span>
+                {field}
+              </Stack>
             </Notice>
           )}
           <Soft>{t('shaping.caution', { increment: frame.increment })}</Soft>

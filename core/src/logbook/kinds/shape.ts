@@ -1,4 +1,4 @@
-import { body, finite, name, oneOf } from '../fields';
+import { body, finite, name, oneOf, text } from '../fields';
 import { kind } from './kind';
 
 const face = () => oneOf('front', 'back', 'medial', 'lateral').required();
@@ -27,5 +27,7 @@ export const barBent = kind('shape.bent', {
     place: level(),
     direction: oneOf('towards-limb', 'away-from-limb').required(),
     amount: finite().positive().max(60).required(),
+    /** why it was bent in spite of what the maker allows */
+    inSpite: text(400).min(3),
   }),
 });

@@ -28,3 +28,15 @@ export function motionInWindow(
     beyond: (e !== undefined && from < e) || (f !== undefined && to > f),
   };
 }
+
+/**
+ * An example of what may be typed for a joint under an order: inside the window, so that the order never
+ * refuses its own example.
+ * @param window a limit that is absent is not ordered
+ */
+export function exampleMotion({ extension: e, flexion: f }: MotionWindow): NeutralZero {
+  const least = Math.max(0, e ?? 0);
+  const most = f ?? least + 84;
+  const spare = Math.max(0, Math.min(3, Math.floor((most - least) / 2)));
+  return { extension: -(least + spare) || 0, flexion: most - spare };
+}

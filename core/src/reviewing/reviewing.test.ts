@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import type { Order } from '../order';
+import { parseNeutralZero, printNeutralZero } from '../setting';
 import { proposeAdjustment } from './adjustment';
 import { changesSince } from './changes';
-import { motionInWindow } from './motion';
+import { exampleMotion, motionInWindow } from './motion';
 import { sizeByGirths } from './size-now';
 
 const order: Order = {
@@ -108,4 +110,22 @@ test('when swelling has fallen the girths of the visit point to another size; on
     outcome: 'incomplete',
     missing: ['girth-below'],
   });
+});
+
+test('the example of a motion lies inside the order it is shown under, and is one of neutral zero', () => {
+  fc.assert(
+    fc.property(
+      fc.option(fc.integer({ min: -10, max: 60 }), { nil: undefined }),
+      fc.option(fc.integer({ min: 0, max: 80 }), { nil: undefined }),
+      (extension, more) => {
+        const window = {
+          ...(extension === undefined ? {} : { extension }),
+          ...(more === undefined ? {} : { flexion: Math.max(0, extension ?? 0) + more }),
+        };
+        const example = exampleMotion(window);
+        expect(motionInWindow(example, window).beyond).toBe(false);
+        expect(parseNeutralZero(printNeutralZero(example))).toEqual(example);
+      },
+    ),
+  );
 });

@@ -438,7 +438,7 @@ export const en = {
     angleProblem: 'An angle from −30 to 180.',
     dayProblem: 'A whole number of days.',
     waitsForOrthotist: 'No order yet. An orthotist enters it.',
-    free: 'motion free',
+    free: 'no limit of motion ordered',
     from: '{{from}}, flexion free',
     to: 'to {{to}}, extension free',
     fromTo: '{{from}} to {{to}}',
@@ -550,7 +550,8 @@ export const en = {
     optional: 'may be left open',
     asked: {
       usual: '{{value}} is not what this usually measures ({{from}} to {{to}}).',
-      stature: '{{value}} is far from what this stature suggests, about {{expected}}.',
+      stature:
+        '{{value}} is far from what is usual at this stature, read or estimated from the age: about {{expected}}.',
       'other-side': '{{value}} is far from the other side, {{expected}}.',
       'last-visit': '{{value}} is far from the last visit, {{expected}}.',
       neighbours: '{{value}} is far from what the girths beside it suggest, about {{expected}}.',
@@ -887,9 +888,9 @@ export const en = {
     none: 'none',
     motionLabel: '{{joint}}, neutral zero',
     motionHow:
-      'What the {{joint}} reaches inside {{window}}, passive, by goniometer: for example 0-8-84. Not beyond it.',
+      'What the {{joint}} reaches inside {{window}}, passive, by goniometer: for example {{example}}. Not beyond it.',
     motionHowFree:
-      'What the {{joint}} reaches, passive, by goniometer: for example 0-8-84. The order sets no limit; stop at pain.',
+      'What the {{joint}} reaches, passive, by goniometer: for example {{example}}. The order sets no limit; stop at pain.',
     neutralZeroHow: 'Three numbers, the zero in the middle when it is passed: 5-0-130, or 0-20-90.',
     motionReversed:
       'More beyond zero than of flexion: the other way round? Mend it, or take it once more as it is.',
@@ -1146,9 +1147,12 @@ export const en = {
     stopped:
       'The order is protective since: the plan that grew has ended. It is worn as ordered; plan it so.',
     ifTrouble: 'If trouble comes at home:',
-    care: 'Care: pads and liners by hand, cold, mild soap, dried flat in air. Hinges: dry PTFE or silicone spray, no oil.',
+    care: 'Care: pads and liners by hand, cold, mild soap, dried flat in air.',
+    careHinges: 'Hinges: dry PTFE or silicone spray, no oil.',
     teachBack: 'Teach-back',
     teachBackHow: 'Before leaving it is put on once more, alone, before a mirror.',
+    teachBackProtective:
+      'Before leaving it is put on once more by whoever will do it at home, in the posture that is ordered and with the help it needs.',
     putOnBy: 'Put on by {{who}}',
     taught: 'Put on by {{who}} before leaving.',
   },

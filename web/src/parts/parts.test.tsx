@@ -12,7 +12,7 @@ test.each([
   [{ extension: -5, flexion: 90 }, '−5° to 90°'],
   [{ flexion: 90 }, 'to 90°, extension free'],
   [{ extension: 10 }, '10°, flexion free'],
-  [{}, 'motion free'],
+  [{}, 'no limit of motion ordered'],
 ])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
 
 test('numbers are printed as they are said', () => {

@@ -29,7 +29,7 @@ export const printReading = (value: number, unit: ReadingUnit, length: LengthUni
 export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
   extension === undefined && flexion === undefined;
 
-/** An ordered window in words: "5° to 90°", "to 90°", "motion free". */
+/** An ordered window in words: "5° to 90°", "to 90°", "no limit of motion ordered". */
 export function printWindow(window: MotionWindow): string {
   const { extension, flexion } = window;
   if (isFree(window)) return t('order.free');

@@ -1,6 +1,6 @@
 import type { MotionWindow } from '@estribo/core/order';
-import { motionInWindow } from '@estribo/core/reviewing';
-import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
+import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
+import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
@@ -77,6 +77,7 @@ export function MotionEntry({
         <p style={{ flex: 1, minWidth: 200 }}>
           {t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
             window: printWindow(window),
+            example: printNeutralZero(exampleMotion(window)),
             joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
           })}
         </p>

@@ -70,21 +70,23 @@ export default function WearStage() {
       <Notice tone={order.trouble === 'keep-on' ? 'stop' : 'caution'}>
         <b>{t('wearing.ifTrouble')}</b> {named('trouble', order.trouble)}
       </Notice>
-      <Soft>{t('wearing.care')}</Soft>
+      <Soft>
+        {t('wearing.care')} {state.model.hinge && t('wearing.careHinges')}
+      </Soft>
       <Taught taught={taught} mayWrite={mayPlan} />
     </>
   );
 }
 
 function Taught({ taught, mayWrite }: { taught: 'patient' | 'carer' | undefined; mayWrite: boolean }) {
-  const { write } = useWork();
+  const { state, write } = useWork();
   const [saving, save] = useSaving();
   if (taught) return <Notice tone="good">{t('wearing.taught', { who: named('who', taught) })}</Notice>;
   if (!mayWrite) return null;
   return (
     <Stack $gap={8}>
       <h2>{t('wearing.teachBack')}</h2>
-      <Soft>{t('wearing.teachBackHow')}</Soft>
+      <Soft>{t(state.order?.order.protective ? 'wearing.teachBackProtective' : 'wearing.teachBackHow')}</Soft>
       <Row>
         {(['patient', 'carer'] as const).map((who) => (
           <Button

@@ -232,3 +232,92 @@ test('the bench sends the days it shows and what is due next, of a plan that run
   expect(wear.length).toBeGreaterThanOrEqual(2);
   expect(wear.length).toBeLessThanOrEqual(4);
 });
+
+describe('patients of tomorrow', () => {
+  const inForce = async (entry: SentEntry) => {
+    const answer = await send(entry);
+    expect([answer.status, answer.body.detail, answer.body.entry?.otherwise]).toEqual([
+      201,
+      undefined,
+      undefined,
+    ]);
+  };
+
+  test('the braced leg in a cast: the other one stands in, and the size made from it is in force', async () => {
+    const id = v7();
+    await send(clinic.opened(id));
+    await inForce({
+      ...clinic.entry('measure.skipped', 'measure', {
+        step: 'girth-above',
+        side: 'right',
+        reason: 'in a cast',
+        substitute: 'other-side',
+      }),
+      case: id,
+    });
+    for (const value of [441, 443])
+      await inForce({
+        ...clinic.entry('measure.read', 'measure', {
+          step: 'girth-above',
+          side: 'left',
+          value,
+          instrument: 'tape',
+        }),
+        case: id,
+      });
+    for (const value of [351, 352]) await inForce(read(id, 'girth-below', value));
+    const state = await stateOf(id);
+    const body = decideSize(state)!;
+    expect(body.madeFrom).toHaveLength(4);
+    await inForce(sized(id, body));
+    expect((await stateOf(id)).sizing.chosen?.staleBecause).toEqual([]);
+  });
+
+  test('an order with one limit, and one that locks the knee straight', async () => {
+    const id = await ready();
+    let expects = (await stateOf(id)).order!.entry;
+    for (const window of [{ flexion: 90 }, { extension: 10 }, {}]) {
+      const order = {
+        ...clinic.entry(
+          'order.given',
+          'screen',
+          { ...soundOrder, phases: [{ fromDay: 0, window }] },
+          { expects },
+        ),
+        case: id,
+      };
+      await inForce(order);
+      expects = order.id;
+      const stops = await stopsFor(clinic, id);
+      expect(stops.ordered).toEqual(window);
+      await inForce({
+        ...clinic.entry('set.stops-chosen', 'set', stops, {
+          expects: (await stateOf(id)).setting.chosen?.entry ?? null,
+        }),
+        case: id,
+      });
+    }
+  });
+
+  test('a second visit after the swelling fell: read again, and the size chosen anew follows the new readings', async () => {
+    const id = await ready();
+    await inForce(sized(id, decideSize(await stateOf(id))!));
+    const before = await stateOf(id);
+    for (const old of before.sizing.inputs)
+      await inForce({
+        ...clinic.entry('record.withdrawn', 'measure', {}, { replaces: old, reason: 'swelling fell' }),
+        case: id,
+      });
+    for (const [step, value] of [
+      ['girth-above', 402],
+      ['girth-above', 403],
+      ['girth-below', 318],
+      ['girth-below', 319],
+    ] as const)
+      await inForce(read(id, step, value));
+    const now = decideSize(await stateOf(id))!;
+    expect(now.size).not.toBe(before.sizing.chosen!.decided.size);
+    await inForce(sized(id, now));
+    expect((await stateOf(id)).sizing.chosen?.decided.size).toBe(now.size);
+  });
+});

@@ -30,6 +30,13 @@ test('a read of a case is written down once, by whom', async () => {
   ]);
 });
 
+test('ranking the catalogue for a case is a read of it', async () => {
+  const id = v7();
+  await (await clinic.as('orthotist')).post(`/api/cases/${id}/entries`).send(clinic.opened(id)).expect(201);
+  await (await clinic.as('technician')).get(`/api/cases/${id}/fit`).expect(200);
+  expect((await lines('case.read'))[0]).toMatchObject({ subject: id, user: clinic.userOf('technician') });
+});
+
 test('a failed sign-in names the user when there is one, and never what was typed', async () => {
   await request(clinic.app).post('/api/session').send({ login: 'reader', password: 'wrong' }).expect(401);
   await request(clinic.app)

@@ -1,14 +1,13 @@
 import { may, roles } from '@estribo/core/access';
 import { dayOf } from '@estribo/core/calendar';
-import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
-import { audit } from '../audit/audit';
 import { caseEntity, personEntity, summaryEntity, userEntity, type Summary } from '../database/entities';
 import { notFound } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { proofOf } from '../sealing/verify';
 import { startsWith } from '../clinic/people-routes';
 import { appendEntry } from './append';
+import { caseReading } from './case-reading';
 import { listedSummary, ribbonFrom } from './listed';
 import { entriesPage } from './record';
 
@@ -40,14 +39,7 @@ export function caseRoutes(context: Context): Route[] {
   };
   const today = () => dayOf(now().toISOString(), clinic.zone);
 
-  /** Who has looked into which case lately: a screen that asks again is one reading. */
-  const read = new LRUCache<string, true>({ max: 5000, ttl: 15 * 60_000 });
-  const caseRead = async (user: SignedIn, id: string) => {
-    const key = `${user.id} ${id}`;
-    if (read.has(key)) return;
-    await audit(db, { at: now(), user: user.id, action: 'case.read', subject: id });
-    read.set(key, true);
-  };
+  const caseRead = caseReading(context);
 
   return [
     {

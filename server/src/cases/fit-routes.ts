@@ -8,6 +8,7 @@ import { fitsFamily, newestProgrammes, registeredModels } from '../catalogue/reg
 import { caseEntity, modelEntity, personEntity } from '../database/entities';
 import { notFound } from '../problem';
 import type { Context, Route } from '../route';
+import { caseReading } from './case-reading';
 import { snapshotOf } from './record';
 
 /** The most that is sent; what is ranked behind is out of range. */
@@ -19,15 +20,18 @@ const areSisters = (one: Programme, other: Programme): boolean =>
   one.joint === other.joint &&
   other.axes.some((axis) => one.measuring.some(({ id }) => id === axis));
 
-export function fitRoutes({ db, clinic, now }: Context): Route[] {
+export function fitRoutes(context: Context): Route[] {
+  const { db, clinic, now } = context;
+  const caseRead = caseReading(context);
   return [
     {
       method: 'get',
       path: '/cases/:id/fit',
       who: 'record.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const row = await db.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
         if (!row) throw notFound('case');
+        await caseRead(user, row.id);
         const { state } = await snapshotOf(db.manager, row, clinic.zone);
         if (!state) throw notFound('case');
         const family = state.programme.base ?? state.programme.id;

@@ -10,16 +10,16 @@ test('signing out while the server is away works here and says so; the next one 
   clinic,
 }) => {
   await signIn(page, clinic);
-  await openStage(page, clinic, 'Uxia Seoane', 'measure');
-  await expect(page.getByLabel('Knee angle, right')).toBeFocused();
-  await page.keyboard.type('27');
-  // typed and not taken; then one that is taken, with nobody to send it to
+  await openStage(page, clinic, 'Brais Couto', 'measure');
+  // one that is taken, with nobody to send it to; then one typed and not taken
+  await page.getByRole('button', { name: /^Girth above, left/ }).click();
+  await page.getByLabel(/^Girth above left, .* reading/).fill('501.3');
   await clinic.goAway();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Server away: 1 entry waits here')).toBeVisible();
-  await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await page.getByLabel('Girth above right, first reading').fill('433');
-  await page.getByRole('link', { name: 'Uxia Seoane' }).click();
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  await page.getByLabel(/^Girth below left, .* reading/).fill('392.7');
+  await page.getByRole('link', { name: 'Brais Couto' }).click();
   await signOut(page);
   await expect(page.getByText('You are signed out on this machine.')).toBeVisible();
   await expect(page.getByText('1 entry of Ana Bouza waits on this machine.')).toBeVisible();
@@ -28,13 +28,13 @@ test('signing out while the server is away works here and says so; the next one 
   await expect(page.getByText('You are signed out on this machine.')).toHaveCount(0, { timeout: 15_000 });
   await signIn(page, clinic, 'teo');
   await expect(page.getByText('1 entry of Ana Bouza waits on this machine.')).toBeVisible();
-  await openStage(page, clinic, 'Uxia Seoane', 'measure');
-  await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await expect(page.getByLabel('Girth above right, first reading')).toHaveValue('');
+  await openStage(page, clinic, 'Brais Couto', 'measure');
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  await expect(page.getByLabel(/^Girth below left, .* reading/)).toHaveValue('');
   const id = page.url().split('/').at(-2)!;
   const readings = async () =>
     (await clinic.ask('SELECT `content` FROM {db}.`entry` WHERE `case` = ?', [id])).filter(({ content }) =>
-      String(content).includes('"value":27'),
+      String(content).includes('"value":501.3'),
     );
   expect(await readings()).toHaveLength(0);
   await page.goto(`${clinic.address}/bench`);
@@ -44,9 +44,9 @@ test('signing out while the server is away works here and says so; the next one 
   await signIn(page, clinic);
   await expect.poll(readings).toHaveLength(1);
   await expect(page.getByText('of Ana Bouza waits')).toHaveCount(0);
-  await openStage(page, clinic, 'Uxia Seoane', 'measure');
-  await page.getByRole('button', { name: /^Girth above, right/ }).click();
-  await expect(page.getByLabel('Girth above right, first reading')).toHaveValue('433');
+  await openStage(page, clinic, 'Brais Couto', 'measure');
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  await expect(page.getByLabel(/^Girth below left, .* reading/)).toHaveValue('392.7');
 });
 
 test('a tab whose session another person has taken over in the next tab sends nothing as that person', async ({
@@ -79,13 +79,13 @@ test('one entry that the server fails on waits and says so; the other cases’ e
   );
   await page.getByRole('button', { name: 'None of these found' }).click();
   await expect(page.getByText('1 entry waits: the server failed on it and is asked again')).toBeVisible();
-  await openStage(page, clinic, 'Uxia Seoane', 'measure');
+  await openStage(page, clinic, 'Brais Couto', 'measure');
   const other = page.url().split('/').at(-2)!;
   const count = async () =>
     Number((await clinic.ask('SELECT COUNT(*) AS n FROM {db}.`entry` WHERE `case` = ?', [other]))[0]!.n);
   const before = await count();
-  await page.getByRole('button', { name: /^Girth below, right/ }).click();
-  await page.getByLabel(/^Girth below right/).fill('344');
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  await page.getByLabel(/^Girth below left, .* reading/).fill('391');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect.poll(count).toBe(before + 1);
   await expect(page.getByText('1 entry waits: the server failed on it')).toBeVisible();

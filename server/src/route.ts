@@ -2,6 +2,7 @@ import { may, type Permission } from '@estribo/core/access';
 import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
+import { validate } from 'uuid';
 import type { User } from './database/entities';
 import type { Pulse } from './health';
 import type { InstrumentHub } from './instruments/hub';
@@ -62,6 +63,17 @@ export function mount(routes: readonly Route[]): Router {
       await handle(req, res, user!);
     });
   return router;
+}
+
+/**
+ * The id in the path of something that is put: made where it is written, so that sending twice makes one.
+ * @throws Problem 400 when it is no UUID in lower case
+ */
+export function madeId(req: Request): string {
+  const id = String(req.params.id);
+  if (!validate(id) || id !== id.toLowerCase())
+    throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
+  return id;
 }
 
 /** A whole number from the query, within bounds; the default when absent. */

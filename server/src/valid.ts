@@ -1,5 +1,12 @@
-import { ValidationError, type InferType, type Schema } from 'yup';
+import { clinicDay } from '@estribo/core/calendar';
+import { string, ValidationError, type InferType, type Schema } from 'yup';
 import { faulty } from './problem';
+
+/** A day of the clinic's calendar. */
+export const dayField = string()
+  .strict()
+  .required()
+  .test('day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value);
 
 /**
  * What a client sent, checked against a schema.

@@ -33,8 +33,6 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
           ? []
           : isOther(`body.answers[${i}].finding`, 'is not looked for in this family'),
       );
-    case 'order.given':
-      return [];
     case 'measure.read':
     case 'measure.marked':
     case 'measure.skipped':

@@ -1,4 +1,5 @@
 import type { ClinicDay } from '../calendar';
+import { pairProblems } from '../setting';
 import { foreignPieces } from './belongs';
 import { decideSignature, decideSize, decideStops } from './decide';
 import { engineVersion } from './engine';
@@ -62,7 +63,7 @@ const computedDecisions: { [K in KindName]?: ComputedDecision<BodyOf<K>> } = {
           ? [{ at: `body.${side}`, message: 'crosses: the extension stop lies beyond the flexion stop' }]
           : []),
       ]),
-      ...(medial.extension !== lateral.extension || medial.flexion !== lateral.flexion
+      ...(pairProblems(medial, lateral).length > 0
         ? [{ at: 'body.lateral', message: 'differs from medial: a pair must be equal' }]
         : []),
       ...((lost.extension > 0 || lost.flexion > 0) && !acknowledged

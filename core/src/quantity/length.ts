@@ -32,14 +32,12 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
   if (mayBeThousands(trimmed)) return { ok: false, problem: 'thousands' };
   const tall = feet.exec(trimmed)?.groups;
   if (tall) {
-    const inches = tall.rest === '' ? 0 : parseLength(tall.rest!, 'in');
-    if (inches !== 0 && (!inches.ok || inches.unit !== 'in')) return { ok: false, problem: 'notANumber' };
-    const more = inches === 0 ? 0 : inches.ok ? inches.millimetres : 0;
-    return {
-      ok: true,
-      millimetres: Number(tall.feet) * inchesPerFoot * millimetresPerInch + more,
-      unit: 'in',
-    };
+    const whole = Number(tall.feet) * inchesPerFoot * millimetresPerInch;
+    if (tall.rest === '') return { ok: true, millimetres: whole, unit: 'in' };
+    const inches = parseLength(tall.rest!, 'in');
+    return inches.ok && inches.unit === 'in'
+      ? { ...inches, millimetres: whole + inches.millimetres }
+      : { ok: false, problem: 'notANumber' };
   }
   const parts = pattern.exec(trimmed)?.groups;
   if (!parts) return { ok: false, problem: 'notANumber' };

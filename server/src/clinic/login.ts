@@ -1,5 +1,13 @@
+import { string } from 'yup';
+
 /** A login as it is kept: small letters, digits, dots and hyphens. */
-export const loginForm = /^[a-z0-9.-]{2,60}$/;
+const loginForm = /^[a-z0-9.-]{2,60}$/;
+
+/** A login that is given to somebody. */
+export const loginField = string()
+  .strict()
+  .required()
+  .matches(loginForm, 'must be 2 to 60 small letters, digits, dots or hyphens');
 
 /** Everything that shows nothing: blanks, zero-width characters, controls (Unicode's default ignorables). */
 const invisible = /\s|\p{C}|\p{Default_Ignorable_Code_Point}/gu;

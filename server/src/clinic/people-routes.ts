@@ -1,21 +1,17 @@
-import { clinicDay, dayOf } from '@estribo/core/calendar';
-import { validate } from 'uuid';
+import { dayOf } from '@estribo/core/calendar';
 import { In, Like } from 'typeorm';
 import { object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { auditEntity, personEntity, summaryEntity, type Person } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
-import { textOf, wholeOf, type Context, type Route } from '../route';
-import { valid } from '../valid';
+import { faulty, notFound } from '../problem';
+import { madeId, textOf, wholeOf, type Context, type Route } from '../route';
+import { dayField, valid } from '../valid';
 
 const person = object({
   givenName: string().strict().trim().required().min(1).max(80),
   familyName: string().strict().trim().required().min(1).max(80),
-  born: string()
-    .strict()
-    .required()
-    .test('day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value),
+  born: dayField,
 })
   .strict()
   .noUnknown()
@@ -86,9 +82,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
       path: '/people/:id',
       who: 'people.write',
       handle: async (req, res, user) => {
-        const id = String(req.params.id);
-        if (!validate(id) || id !== id.toLowerCase())
-          throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
+        const id = madeId(req);
         const { givenName, familyName, born } = valid(person, req.body);
         if (born > dayOf(now().toISOString(), clinic.zone))
           throw faulty([{ at: 'born', message: 'lies in the future' }]);

@@ -9,6 +9,7 @@ import type { Context, Route } from '../route';
 import { valid } from '../valid';
 import { loginOf } from './login';
 import { hashPassword, passwordFaults } from './password';
+import { endSessionsOf } from './session-store';
 
 const credentials = object({
   login: string().strict().required().max(60),
@@ -128,10 +129,7 @@ export function sessionRoutes(context: Context): Route[] {
         const passwordHash = await hashPassword(next);
         await db.transaction(async (manager) => {
           await manager.getRepository(userEntity).update({ id }, { passwordHash });
-          await manager.query(
-            "DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ? AND `sid` <> ?",
-            [id, req.sessionID],
-          );
+          await endSessionsOf(manager, id, req.sessionID);
           await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
         });
         hub.endUser(id, req.sessionID);

@@ -1,6 +1,6 @@
 import { Store, type SessionData } from 'express-session';
 import { LRUCache } from 'lru-cache';
-import { LessThan, type DataSource } from 'typeorm';
+import { LessThan, type DataSource, type EntityManager } from 'typeorm';
 import { sessionEntity } from '../database/entities';
 
 /** A session that is not used ends after this; one in use ends all the same a day's work after the sign-in. */
@@ -8,6 +8,17 @@ const idleFor = 4 * 3600_000;
 export const lastsFor = 12 * 3600_000;
 
 type Done<T = void> = (error?: unknown, value?: T | null) => void;
+
+/**
+ * Ends every session of a user in the database; what hangs on them in memory is let go by the hub.
+ * @param but the one that stays: that of the request itself
+ */
+export async function endSessionsOf(manager: EntityManager, user: string, but = ''): Promise<void> {
+  await manager.query("DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ? AND `sid` <> ?", [
+    user,
+    but,
+  ]);
+}
 
 /** Sessions in MariaDB, so that a restart of the server signs nobody out. */
 export class DatabaseSessionStore extends Store {

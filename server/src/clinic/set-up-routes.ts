@@ -8,7 +8,7 @@ import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
-import { loginForm } from './login';
+import { loginField } from './login';
 import { hashPassword, passwordFaults } from './password';
 
 const setUp = object({
@@ -20,10 +20,7 @@ const setUp = object({
     .max(64)
     .test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
   name: string().strict().trim().required().min(1).max(120),
-  login: string()
-    .strict()
-    .required()
-    .matches(loginForm, 'must be 2 to 60 small letters, digits, dots or hyphens'),
+  login: loginField,
   password: string().strict().required().max(200),
 })
   .strict()

@@ -1,20 +1,17 @@
 import { roles, type Role } from '@estribo/core/access';
 import { boolean, mixed, object, string } from 'yup';
-import { validate } from 'uuid';
 import { audit, changes } from '../audit/audit';
 import { userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { Problem, faulty } from '../problem';
-import type { Context, Route } from '../route';
+import { faulty } from '../problem';
+import { madeId, type Context, type Route } from '../route';
 import { valid } from '../valid';
-import { loginForm } from './login';
+import { loginField } from './login';
 import { hashPassword, passwordFaults } from './password';
+import { endSessionsOf } from './session-store';
 
 const user = object({
-  login: string()
-    .strict()
-    .required()
-    .matches(loginForm, 'must be 2 to 60 small letters, digits, dots or hyphens'),
+  login: loginField,
   name: string().strict().trim().required().min(1).max(120),
   role: mixed<Role>().oneOf(roles).required(),
   active: boolean().strict().required(),
@@ -54,9 +51,7 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
       path: '/users/:id',
       who: 'users.write',
       handle: async (req, res, by) => {
-        const id = String(req.params.id);
-        if (!validate(id) || id !== id.toLowerCase())
-          throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
+        const id = madeId(req);
         const { password, ...rest } = valid(user, req.body);
         const faults =
           password === undefined ? [] : passwordFaults(password, [rest.login, rest.name, clinic.name]);
@@ -92,7 +87,7 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
             detail: changes(known && { login, name, role, active }, rest),
           });
           // a changed role or a closed account holds at once
-          await manager.query("DELETE FROM `session` WHERE JSON_VALUE(`data`, '$.user.id') = ?", [id]);
+          await endSessionsOf(manager, id);
         });
         hub.endUser(id);
         res.json({ id, ...rest });

@@ -1,5 +1,5 @@
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
-import { addDays, clinicDay, dayOf, daysBetween, readInstant } from '@estribo/core/calendar';
+import { addDays, dayOf, daysBetween, readInstant } from '@estribo/core/calendar';
 import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
 import { stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { Response } from 'express';
@@ -17,15 +17,12 @@ import {
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { textOf, type Context, type Route } from '../route';
-import { valid } from '../valid';
+import { dayField, valid } from '../valid';
 import { unitOfInstrument, type InstrumentReading } from './hub';
 import { hiddenValue, shownValue } from './stand-ins';
 
 const calibration = {
-  calibratedOn: string()
-    .strict()
-    .required()
-    .test('clinic-day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value),
+  calibratedOn: dayField,
   offset: number().strict().required().min(-100).max(100),
 };
 const calibrationBody = object(calibration).noUnknown();

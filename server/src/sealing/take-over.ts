@@ -1,9 +1,10 @@
-import { brokenLink, saltedHash, type AnyEntry } from '@estribo/core/logbook';
+import { brokenLink } from '@estribo/core/logbook';
 import type { DataSource } from 'typeorm';
 import { everyCase } from '../cases/every-case';
 import { caseEntity, entryEntity, type CaseRow, type EntryRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { caseMac, entryMac, type SealFolder } from './seal-key';
+import { contentHolds } from './verify-case';
 
 /**
  * Hashes with the clinic's secret what an older version left without: once, when the secret is made. What does
@@ -45,12 +46,5 @@ export async function takeOver(
 function holdsByItself(row: CaseRow, entries: readonly EntryRow[]): boolean {
   if (entries.length !== row.seq || (entries.at(-1)?.hash ?? row.head) !== row.head) return false;
   if (brokenLink(entries) !== undefined) return false;
-  return entries.every(({ content, salt, salted }) => {
-    if (content === null) return true;
-    try {
-      return saltedHash(JSON.parse(content) as AnyEntry, salt ?? '') === salted;
-    } catch {
-      return false;
-    }
-  });
+  return entries.every((entry) => contentHolds(row.id, entry));
 }

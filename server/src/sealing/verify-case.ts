@@ -49,7 +49,7 @@ export function verifyCase(mac: Mac, row: CaseRow, entries: readonly EntryRow[])
 }
 
 /** Whether an entry's content is what was hashed, and stands where it says. Of an erased one nothing is left to hold. */
-function contentHolds(caseId: string, { content, salt, salted, id }: EntryRow): boolean {
+export function contentHolds(caseId: string, { content, salt, salted, id }: EntryRow): boolean {
   if (content === null) return salt === null;
   if (salt === null) return false;
   try {

@@ -12,7 +12,7 @@ import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { useReason } from '../parts/use-reason';
+import { ReasonDialog } from '../parts/reason-dialog';
 import { color, size } from './tokens';
 
 const Said = styled.span`
@@ -134,21 +134,15 @@ function UnsentText({ item, onClose }: { item: Posted; onClose: () => void }) {
 }
 
 function GiveUp({ item, onClose }: { item: Posted; onClose: () => void }) {
-  const { field, giving } = useReason();
-  const giveUp = () => giving((reason) => void outbox.giveUp(item, reason).then(onClose));
   return (
-    <Dialog title={t('outbox.giveUpTitle')} onClose={onClose}>
+    <ReasonDialog
+      title={t('outbox.giveUpTitle')}
+      doing={t('outbox.giveUp')}
+      onReason={(reason) => void outbox.giveUp(item, reason).then(onClose)}
+      onClose={onClose}
+    >
       <p>{t('outbox.giveUpWhat')}</p>
-      {field}
-      <Row>
-        <Button look="main" onPress={giveUp}>
-          {t('outbox.giveUp')}
-        </Button>
-        <Button look="quiet" onPress={onClose}>
-          {t('common.cancel')}
-        </Button>
-      </Row>
-    </Dialog>
+    </ReasonDialog>
   );
 }
 

@@ -1,18 +1,17 @@
 import { daysBetween, daysFrom } from '@estribo/core/calendar';
-import { kinds, type Buckle, type Entry } from '@estribo/core/logbook';
+import { type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { v7 } from 'uuid';
 import { outbox, useBench, useUser, useZone, type CaseSummary } from '../api/clinic';
+import { newEntry } from '../api/new-entry';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { Dialog } from '../parts/dialog';
 import { Loading } from '../parts/loading';
-import { useReason } from '../parts/use-reason';
 import { Page, Row, Soft } from '../parts/layout';
+import { ReasonDialog } from '../parts/reason-dialog';
 import { printMinutes, printShortWeekday, printStops, printWeekday, printWindow } from '../parts/print';
 
 const dayCount = 28;
@@ -371,36 +370,21 @@ function TakeBack({
 }) {
   const user = useUser();
   const zone = useZone();
-  const { field, giving } = useReason();
-  const takeBack = () =>
-    giving((reason) => {
-      const withdrawal: Entry<'record.withdrawn'> = {
-        id: v7(),
-        case: caseId,
-        stage: 'case',
-        kind: 'record.withdrawn',
-        v: kinds['record.withdrawn'].v,
-        observedAt: new Date().toISOString(),
-        zone,
-        by: user.id,
-        body: {},
-        replaces: visit,
-        reason,
-      };
-      void outbox.postEntry(withdrawal, user).then(onClose);
-    });
   return (
-    <Dialog title={title} onClose={onClose}>
-      {field}
-      <Row>
-        <Button look="main" onPress={takeBack}>
-          {t('bench.takeBack')}
-        </Button>
-        <Button look="quiet" onPress={onClose}>
-          {t('common.cancel')}
-        </Button>
-      </Row>
-    </Dialog>
+    <ReasonDialog
+      title={title}
+      doing={t('bench.takeBack')}
+      onReason={(reason) => {
+        const withdrawal = newEntry(
+          'record.withdrawn',
+          { case: caseId, stage: 'case', zone, by: user.id },
+          {},
+          { replaces: visit, reason },
+        );
+        void outbox.postEntry(withdrawal, user).then(onClose);
+      }}
+      onClose={onClose}
+    />
   );
 }
 

@@ -11,8 +11,8 @@ import {
 import { may, type Permission } from '@estribo/core/access';
 import type { Stage } from '@estribo/core/programmes';
 import { createContext, useContext, useEffect } from 'react';
-import { v7 } from 'uuid';
 import { outbox } from '../api/clinic';
+import { newEntry } from '../api/new-entry';
 import type { SignedIn } from '../api/session';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { FigureLayer } from '../figure/layer';
@@ -84,22 +84,10 @@ export async function writeEntry<K extends KindName>(
   body: BodyOf<K>,
   { replaces, reason }: WriteOptions = {},
 ): Promise<string> {
-  const id = v7();
-  await outbox.postEntry(
-    {
-      id,
-      case: state.case,
-      stage,
-      kind,
-      v: kinds[kind].v,
-      observedAt: new Date().toISOString(),
-      zone,
-      by: user.id,
-      body,
-      ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
-      ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
-    } as AnyEntry,
-    user,
-  );
-  return id;
+  const entry = newEntry(kind, { case: state.case, stage, zone, by: user.id }, body, {
+    ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
+    ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
+  });
+  await outbox.postEntry(entry as AnyEntry, user);
+  return entry.id;
 }

@@ -1,6 +1,5 @@
 import { may } from '@estribo/core/access';
 import { pairedSides, regionNames, regions, type Region, type Side } from '@estribo/core/anatomy';
-import { kinds, type AnyEntry } from '@estribo/core/logbook';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -17,6 +16,7 @@ import {
   useZone,
   type Person,
 } from '../api/clinic';
+import { newEntry } from '../api/new-entry';
 import { queries } from '../api/queries';
 import { color } from '../app/tokens';
 import { named, programmeTitle, t } from '../messages';
@@ -98,22 +98,16 @@ export default function NewCase() {
     void save(async () => {
       const id = v7();
       await outbox.postEntry(
-        {
-          id: v7(),
-          case: id,
-          stage: 'case',
-          kind: 'case.opened',
-          v: kinds['case.opened'].v,
-          observedAt: new Date().toISOString(),
-          zone,
-          by: user.id,
-          body: {
+        newEntry(
+          'case.opened',
+          { case: id, stage: 'case', zone, by: user.id },
+          {
             person: person.id,
             side,
             programme: { id: family.id, version: family.version, hash: family.hash },
             model: { id: model.id, version: model.version, hash: model.hash },
           },
-        } as AnyEntry,
+        ),
         user,
       );
       await navigate(`/cases/${id}/screen`);

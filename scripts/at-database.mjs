@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { runningDatabase, startDatabase } from './database.mjs';
+import { runningDatabase, startClinicDatabase } from './database.mjs';
 import { built, checkNode, debianPackages, mariadb, npmPackages, onlyOne, root } from './machine.mjs';
 import { places } from './run-clinic.mjs';
 import { run } from './steps.mjs';
@@ -17,12 +17,7 @@ export async function withDatabase(work, { alongside = false } = {}) {
   const elsewhere = process.env.ESTRIBO_DATABASE_URL ?? (alongside ? runningDatabase(folder) : undefined);
   if (!elsewhere) onlyOne();
   if (!elsewhere) await debianPackages([mariadb]);
-  const database = elsewhere
-    ? undefined
-    : await startDatabase(folder, {
-        port: Number(process.env.ESTRIBO_DATABASE_PORT ?? 13306),
-        durable: true,
-      });
+  const database = elsewhere ? undefined : await startClinicDatabase(folder);
   try {
     await work({ url: elsewhere ?? database.url, seal, folder });
   } finally {

@@ -58,6 +58,10 @@ export function runningDatabase(folder) {
   return pid !== '' && port !== '' && alive(Number(pid)) ? urlOf(password, port) : undefined;
 }
 
+/** Starts the database of a clinic, on the port that ESTRIBO_DATABASE_PORT wants. */
+export const startClinicDatabase = (folder) =>
+  startDatabase(folder, { port: Number(process.env.ESTRIBO_DATABASE_PORT ?? 13306), durable: true });
+
 /**
  * Starts a MariaDB of our own on loopback, in its own folder, making its data directory the first time.
  * @param folder where data, socket, log and password live

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { freePort, secretIn, startDatabase } from './database.mjs';
+import { freePort, secretIn, startClinicDatabase } from './database.mjs';
 import { checkNode, debianPackages, mariadb, npmPackages, onlyOne, root, workplace } from './machine.mjs';
 import { places } from './run-clinic.mjs';
 import { run, step } from './steps.mjs';
@@ -13,7 +13,7 @@ await run(async () => {
   await npmPackages();
   let database;
   await step('starting the database', async () => {
-    database = await startDatabase(join(workplace, 'database'), { port: 13306, durable: true });
+    database = await startClinicDatabase(places('database').database);
   });
   const port = await freePort(8090);
   const env = {

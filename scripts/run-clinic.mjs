@@ -1,7 +1,7 @@
 import { existsSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
-import { freePort, secretIn, startDatabase } from './database.mjs';
+import { freePort, secretIn, startClinicDatabase } from './database.mjs';
 import {
   built,
   checkNode,
@@ -46,10 +46,7 @@ export async function runClinic({ name, demo, fresh, ready }) {
   let database;
   if (!elsewhere)
     await step('starting the database', async () => {
-      database = await startDatabase(folder, {
-        port: Number(process.env.ESTRIBO_DATABASE_PORT ?? 13306),
-        durable: true,
-      });
+      database = await startClinicDatabase(folder);
       return `on 127.0.0.1:${database.port}`;
     });
   let server;

@@ -10,8 +10,8 @@ export type FitCheck =
   | { kind: 'angle-at-stop'; id: string; stop: 'extension' | 'flexion' }
   /** a part lies proximal of a place on the limb: both as mm below the mark */
   | { kind: 'proximal-to'; id: string }
-  /** a question that yes passes */
-  | { kind: 'seen'; id: string };
+  /** a question that yes passes; `limbSafety`: one that is not so ends the fitting until somebody has looked */
+  | { kind: 'seen'; id: string; limbSafety?: boolean };
 
 export interface CheckValue {
   check: string;
@@ -72,3 +72,27 @@ export function checkingResult(judged: readonly Judged[]): 'open' | 'pass' | 'fa
   if (judged.some(({ state }) => state === 'fail')) return 'fail';
   return judged.some(({ state }) => state === 'open') ? 'open' : 'pass';
 }
+
+/** A check that failed and may not wait: the limb is not safe in it, or the joint goes beyond the order. */
+export interface UnsafeCheck {
+  check: string;
+  why: 'limb-safety' | 'outside-order';
+  entry: string;
+}
+
+/** The limb-safety checks of programmes that were released before a check could say that it is one. */
+const limbSafetyBefore = ['fibular-neck-clear', 'toes-warm-moving-felt'];
+
+/**
+ * The failed checks that raise a call of today, hold a growing plan and let nothing pass.
+ * @param checks with what each came to
+ */
+export const unsafeChecks = (
+  checks: readonly { check: FitCheck; judged: Judged; entry?: string }[],
+): UnsafeCheck[] =>
+  checks.flatMap(({ check, judged, entry }): UnsafeCheck[] => {
+    if (judged.state !== 'fail' || entry === undefined) return [];
+    if (judged.reason === 'outside-order') return [{ check: check.id, why: 'outside-order', entry }];
+    const isLimbSafety = check.kind === 'seen' && (check.limbSafety ?? limbSafetyBefore.includes(check.id));
+    return isLimbSafety ? [{ check: check.id, why: 'limb-safety', entry }] : [];
+  });

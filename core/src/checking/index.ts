@@ -1,8 +1,10 @@
 export {
   checkingResult,
   judgeCheck,
+  unsafeChecks,
   type CheckContext,
   type CheckValue,
   type FitCheck,
   type Judged,
+  type UnsafeCheck,
 } from './check';

@@ -163,7 +163,7 @@ test('a new model takes what the file does not carry from one of its family', ()
 
 describe('the order sheet', () => {
   const log = testLogbook(beltContext, 'midline');
-  log.write('measure.marked', { step: 'standing', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'standing' });
   log.write('measure.skipped', { step: 'l1-to-l5', side: 'midline', reason: 'dressing in the way' });
   log.read('girth-waist', 'midline', 862, 868);
   log.read('girth-waist-above', 'midline', 850);

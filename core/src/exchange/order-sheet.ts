@@ -61,11 +61,11 @@ export function orderSheet(state: CaseState): OrderSheet {
     }),
   );
   const postures = (at: string) =>
-    measuring.states.flatMap(({ step, side: where, done, posture }) =>
+    measuring.states.flatMap(({ step, side: where, stance, posture }) =>
       where !== at && where !== 'midline'
         ? []
-        : step.kind === 'stance' && done
-          ? [step.stance]
+        : stance
+          ? [stance]
           : step.kind === 'posture' && posture
             ? [`${step.joint} ${posture.angle} deg`]
             : [],

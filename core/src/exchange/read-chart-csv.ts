@@ -1,12 +1,12 @@
 import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { unitOf, type ProtocolStep } from '../measuring';
+import { heightNames } from '../order';
 import { modelProblems, modelSchema, type BraceModel, type Programme } from '../programmes';
 import { parseLength } from '../quantity';
 import {
   betweenRules,
   disagreeRules,
-  heightNames,
   type Belt,
   type Chart,
   type ChartAxis,

@@ -2,7 +2,7 @@ import { sidesFrom, type Side } from '../anatomy';
 import { isOfPerson } from '../measuring';
 import { checksOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
-import { findings } from '../screening';
+import { askedFindings } from '../screening';
 import type { HingeStops, StopHardware } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
@@ -29,10 +29,14 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
   switch (entry.kind) {
     case 'screen.looked':
       return entry.body.answers.flatMap(({ finding }, i) =>
-        programme.findings.includes(finding) || findings[finding].severity === 'blocks'
+        askedFindings(programme.findings).includes(finding)
           ? []
           : isOther(`body.answers[${i}].finding`, 'is not looked for in this family'),
       );
+    case 'limbs.noted':
+      return programme.limbs === undefined
+        ? isOther('kind', 'is not noted in this family: movement and sensation are for trunk and neck')
+        : [];
     case 'measure.read':
     case 'measure.marked':
     case 'measure.skipped':

@@ -42,8 +42,8 @@ export function decideSize(
       ? { extension: extensionEachSide(chart, readings[chart.axes[0]!.reading]!.mean) }
       : {}),
     probability: match.probabilities.find((entry) => entry.size === size)?.probability ?? 0,
-    margin: match.margin,
-    decides: match.decides,
+    ...(match.margin === undefined ? {} : { margin: match.margin }),
+    ...(match.decides === undefined ? {} : { decides: match.decides }),
     chart: chart.version,
     ...provenance(state, state.sizing.inputs),
   };

@@ -4,14 +4,14 @@ import { wearSteps } from '../wearing';
 import { chooseStops, type HingeStops } from '../setting';
 import type { MotionWindow, Order } from '../order';
 import { stageAt } from './fold/stage-states';
-import type { CaseState } from './fold/state';
+import type { CaseState, UrgentCall } from './fold/state';
 
-/** A day on which something is to be done: fitting, stops, wear step, review. */
+/** A day on which something is to be done: call, fitting, stops, wear step, review. */
 export interface Buckle {
   day: ClinicDay;
   /** a planned visit's entry and who planned it */
   planned?: { entry: string; by: string };
-  kind: 'F' | 'S' | 'W' | 'R';
+  kind: 'C' | 'F' | 'S' | 'W' | 'R';
   stage: Stage;
   /** the patient comes in for it; if not, it passes by itself */
   visit: boolean;
@@ -19,7 +19,12 @@ export interface Buckle {
   window?: MotionWindow;
   minutes?: number;
   note?: string;
+  /** of a call: what it is about */
+  about?: { why: UrgentCall['why']; name: string };
 }
+
+/** What stays due until it is done: a visit that was not kept, a call that was not made. */
+export const staysDue = ({ visit, kind }: Pick<Buckle, 'visit' | 'kind'>): boolean => visit || kind === 'C';
 
 /** A stretch of days in the brace. */
 export interface WornSpan {
@@ -42,13 +47,13 @@ export interface Ribbon {
  * what is late is for the reader's day to say.
  */
 export function caseRibbon(state: CaseState): Ribbon {
-  const { order, setting, wearing, checking, visits } = state;
+  const { order, setting, wearing, checking, visits, calls } = state;
   const reached = setting.fitted?.phase ?? -1;
   const stopChanges =
     order && setting.fitted ? changesAhead(state, order.order, setting.fitted.medial, reached) : [];
   const plan = wearing.plan?.plan;
   const growth =
-    plan?.kind === 'growing'
+    plan?.kind === 'growing' && !wearing.held
       ? wearSteps(plan).map(({ day, minutes }): Buckle => ({
           day,
           kind: 'W',
@@ -67,7 +72,16 @@ export function caseRibbon(state: CaseState): Ribbon {
       visit: true,
       ...(note ? { note } : {}),
     }));
-  const buckles = [...stopChanges, ...growth, ...planned]
+  const toCall = calls
+    .filter(({ made }) => made === undefined)
+    .map(({ day, stage, why, about }): Buckle => ({
+      day,
+      kind: 'C',
+      stage,
+      visit: false,
+      about: { why, name: about },
+    }));
+  const buckles = [...toCall, ...stopChanges, ...growth, ...planned]
     .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
     .slice(0, mostOnRibbon);
   // a brace whose checks failed does not go home
@@ -108,6 +122,5 @@ function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reache
     });
 }
 
-/** The earliest day the patient is to come in; undefined when nothing is planned. */
-export const firstVisit = (ribbon: Ribbon): ClinicDay | undefined =>
-  ribbon.buckles.find(({ visit }) => visit)?.day;
+/** The earliest day on which the patient is to come in or somebody is to be called; undefined when nothing is. */
+export const firstVisit = (ribbon: Ribbon): ClinicDay | undefined => ribbon.buckles.find(staysDue)?.day;

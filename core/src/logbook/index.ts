@@ -2,7 +2,7 @@ export { foreignFaults, isOutsideModel } from './belongs';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { decideSignature, decideSize, decideStops, stopsFor } from './decide';
 export { judgeDecision, type DecisionJudgement } from './decision';
-export { caseRibbon, firstVisit, type Buckle, type Ribbon, type WornSpan } from './due';
+export { caseRibbon, firstVisit, staysDue, type Buckle, type Ribbon, type WornSpan } from './due';
 export { engineVersion } from './engine';
 export {
   readEntry,
@@ -23,6 +23,7 @@ export type {
   ReviewVisit,
   StageState,
   StageStatus,
+  UrgentCall,
 } from './fold/state';
 export { intentFaults, intentInForce } from './intent';
 export { isKind, kinds, type BodyOf, type KindName } from './kinds/all';

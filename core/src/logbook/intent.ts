@@ -43,7 +43,10 @@ export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
         }));
     case 'wear.planned':
       return state.order
-        ? planProblems(entry.body as WearPlan, state.order.order).map((message) => ({ at: 'body', message }))
+        ? [
+            ...planProblems(entry.body as WearPlan, state.order.order),
+            ...(entry.body.kind === 'growing' && state.checking.unsafe.length > 0 ? ['limb-not-safe'] : []),
+          ].map((message) => ({ at: 'body', message }))
         : [{ at: 'kind', message: 'needs an order first' }];
     default:
       return [];

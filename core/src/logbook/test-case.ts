@@ -1,6 +1,7 @@
 import type { Side } from '../anatomy';
 import type { BraceModel } from '../programmes';
 import { pinOf, programmes } from '../programmes';
+import { askedFindings } from '../screening';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
 import type { CaseState } from './fold/state';
@@ -132,17 +133,32 @@ const frozenMatch = (match: CaseState['sizing']['match']) => {
   return frozen;
 };
 
+/** The height as it was told when the length chose it: now the length only checks it. */
+const frozenHeight = (height: CaseState['sizing']['height']) =>
+  height?.read && { by: 'reading', ...height.read };
+
 /** What the frozen belt is compared by. */
 export const foldedBelt = (state: CaseState) =>
   rounded({
     stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),
     readings: state.sizing.readings,
     match: frozenMatch(state.sizing.match),
-    height: state.sizing.height,
+    height: frozenHeight(state.sizing.height),
     chosen: state.sizing.chosen?.decided,
     substitutes: state.measuring.states.flatMap(({ step, substitute }) =>
       substitute ? [[step.id, substitute]] : [],
     ),
+  });
+
+/** What the frozen entries of version 3 are compared by. */
+export const foldedNewly = ({ screening, limbs, calls, measuring, sizing, stages }: CaseState) =>
+  rounded({
+    stages: Object.fromEntries(Object.entries(stages).map(([stage, { status }]) => [stage, status])),
+    screening,
+    limbs,
+    calls,
+    stances: measuring.states.flatMap(({ stance }) => stance ?? []),
+    height: sizing.height,
   });
 
 const caseId = '0192c3d4-0000-7000-8000-00000000c0de';
@@ -216,7 +232,7 @@ export function testLogbook(context: FoldContext = testContext, braced: Side = '
       ),
     looked: (...present: BodyOf<'screen.looked'>['answers'][number]['finding'][]) =>
       write('screen.looked', {
-        answers: context.programme.findings.map((finding) => ({
+        answers: askedFindings(context.programme.findings).map((finding) => ({
           finding,
           present: present.includes(finding),
         })),

@@ -234,8 +234,8 @@ test('a limb is drawn from its own readings and, until then, as the mirror of th
 
 // an item of the Wells rule (Wells 1997, memory): more than 3 cm, 10 cm below the tibial tuberosity
 test.each([
-  [380, 349, { side: 'right', by: 31 }],
-  [349, 380, { side: 'left', by: 31 }],
+  [380, 349, { side: 'right', by: 31, entry: 'calf-sign right 1' }],
+  [349, 380, { side: 'left', by: 31, entry: 'calf-sign left 1' }],
   [380, 350, undefined],
 ])('calves of %d and %d mm', (right, left, prompt) => {
   const calf = girth('calf-sign', -100, { from: 'tibial-tuberosity' });

@@ -1,13 +1,25 @@
 import { sidesFrom, type Side } from '../anatomy';
+import type { MotionWindow } from '../order';
 import { assessReadings, type AssessedReading } from './reading';
-import { judgePosture } from './posture';
-import { isOfPerson, isReading, type MeasuringStep, type MotionStep, type SubstituteWay } from './protocol';
+import { judgePosture, sharedInPosture } from './posture';
+import {
+  isOfPerson,
+  isReading,
+  type MeasuringStep,
+  type MotionStep,
+  type Stance,
+  type SubstituteWay,
+} from './protocol';
 
 export interface TakenReading {
   step: string;
   side: Side;
   /** in the step's unit; absent for what is only marked or confirmed */
   value?: number;
+  /** of a stance: how the patient stood, sat or lay, where it was not the named way */
+  stance?: Stance;
+  /** of a posture: the window that was ordered when it was read */
+  ordered?: MotionWindow;
   entry: string;
 }
 
@@ -47,6 +59,10 @@ export interface StepState {
   assessed?: AssessedReading;
   /** of a posture: how far it is from the target */
   posture?: { angle: number; off: number; within: boolean };
+  /** of a stance: how the patient stood, sat or lay */
+  stance?: Stance;
+  /** of a reading: the step whose posture it was not taken in, and how far off where that was read */
+  outOfPosture?: { step: string; off?: number };
   motions: TakenMotion[];
   skipped?: SkippedStep;
   /** taken another way: what it says about the reading beside its larger uncertainty */
@@ -87,7 +103,8 @@ export function measuringProgress(
       steps.filter((step) => !isOfPerson(step)).map((step) => ({ step, side })),
     ),
   ];
-  const first = places.map(({ step, side }) => stateOf(step, side, taken));
+  const first: StepState[] = [];
+  for (const { step, side } of places) first.push(stateOf(step, side, taken, first));
   const states = first.map((state) => fromOtherSide(state, first));
   return {
     states,
@@ -121,7 +138,12 @@ export const settledReading = (
 export const stepAt = (states: readonly StepState[], step: string, side: Side): StepState | undefined =>
   states.find((state) => state.step.id === step && (state.side === side || isOfPerson(state.step)));
 
-function stateOf(step: MeasuringStep, side: Side, taken: MeasuringTaken): StepState {
+function stateOf(
+  step: MeasuringStep,
+  side: Side,
+  taken: MeasuringTaken,
+  before: readonly StepState[],
+): StepState {
   const here = (one: { step: string; side: Side }) => one.step === step.id && one.side === side;
   const readings = taken.readings.filter(here);
   const motions = (taken.motions ?? []).filter(here);
@@ -141,17 +163,21 @@ function stateOf(step: MeasuringStep, side: Side, taken: MeasuringTaken): StepSt
   const left = skipped !== undefined;
   if (isReading(step)) {
     const own = taken.precisions?.findLast((precision) => precision.step === step.id);
+    const instead = substitute && step.substitute?.how === substitute ? step.substitute : undefined;
+    const outOfPosture = instead ? undefined : postureMissed(side, before);
+    const { shared } = instead ?? step;
     const assessed = assessReadings(
       {
         ...step,
         ...(own ? { withinPerson: own.withinPerson } : {}),
-        ...(substitute && step.substitute?.how === substitute ? { shared: step.substitute.shared } : {}),
+        shared: outOfPosture ? sharedInPosture(shared, outOfPosture.off) : shared,
       },
       readings.flatMap(({ value }) => value ?? []),
     );
     return {
       ...base,
       ...(assessed && { assessed }),
+      ...(assessed && outOfPosture && { outOfPosture }),
       // what the other side stands in for is not asked for here: that side is
       done:
         (assessed !== undefined && assessed.needs === undefined) ||
@@ -159,22 +185,58 @@ function stateOf(step: MeasuringStep, side: Side, taken: MeasuringTaken): StepSt
     };
   }
   switch (step.kind) {
-    case 'stance':
     case 'mark':
       return { ...base, done: readings.length > 0 || left };
+    case 'stance': {
+      const last = readings.at(-1);
+      const stance = last && (last.stance ?? step.stance);
+      return { ...base, ...(stance ? { stance } : {}), done: last !== undefined || left };
+    }
     case 'posture': {
-      const angle = readings.at(-1)?.value;
-      const posture = angle === undefined ? undefined : { angle, ...judgePosture(step, angle) };
-      return { ...base, ...(posture && { posture }), done: posture?.within === true || left };
+      const last = readings.at(-1);
+      const angle = last?.value;
+      const posture =
+        angle === undefined ? undefined : { angle, ...judgePosture(step, angle, last?.ordered) };
+      // an angle that the joint cannot be brought to is left as it is, with the reason
+      const stays = posture && !posture.within ? said : skipped;
+      return {
+        ...base,
+        ...(posture && { posture }),
+        ...(stays ? { skipped: stays } : {}),
+        done: posture?.within === true || stays !== undefined,
+      };
     }
     case 'motion':
       return { ...base, done: left || untested(step, motions).length === 0 };
   }
 }
 
+/**
+ * The posture before a reading that it was not taken in: the last stance or joint angle that the protocol names
+ * ahead of it on its side, if that was another one or could not be taken.
+ */
+function postureMissed(side: Side, before: readonly StepState[]): { step: string; off?: number } | undefined {
+  const onSide = before.filter((state) => state.side === side || isOfPerson(state.step));
+  const joint = onSide.findLast(({ step }) => step.kind === 'posture');
+  if (joint?.posture && !joint.posture.within) return { step: joint.step.id, off: joint.posture.off };
+  const stance = onSide.findLast(({ step }) => step.kind === 'stance');
+  const missed = [joint, stance].find((state) => state && (state.skipped !== undefined || isOther(state)));
+  return missed && { step: missed.step.id };
+}
+
+/** A stance that was not the named one, nor one that is as right. */
+const isOther = ({ step, stance }: StepState): boolean =>
+  step.kind === 'stance' &&
+  step.stance !== undefined &&
+  stance !== undefined &&
+  stance !== step.stance &&
+  !step.others?.includes(stance);
+
 /** The modes in which a joint is still to be tested. */
-export const untested = (step: MotionStep, motions: readonly TakenMotion[]): MotionStep['modes'] =>
-  step.modes.filter((mode) => !motions.some((motion) => motion.mode === mode));
+export const untested = (
+  { modes }: Pick<MotionStep, 'modes'>,
+  motions: readonly TakenMotion[],
+): MotionStep['modes'] => modes.filter((mode) => !motions.some((motion) => motion.mode === mode));
 
 /**
  * A reading that the other side stands in for: its mean, with the larger shared part the protocol states
@@ -185,7 +247,7 @@ function fromOtherSide(state: StepState, states: readonly StepState[]): StepStat
   if (substitute !== 'other-side' || !isReading(step) || state.readings.length > 0) return state;
   const other = states.find((one) => one.step.id === step.id && one.side !== side)?.assessed;
   if (!other || other.needs !== undefined) return state;
-  const sharedPart = step.substitute?.shared ?? other.sharedPart;
+  const sharedPart = Math.max(step.substitute?.shared ?? 0, other.sharedPart);
   return {
     ...state,
     assessed: { ...other, sharedPart, uncertainty: Math.hypot(other.repeatPart, sharedPart) },

@@ -8,12 +8,16 @@ interface Step {
   optional?: boolean;
   /** taken only when the model's chart has it as an axis */
   onlyAsAxis?: boolean;
+  /** the family's practice does not name it: it is this model's own, and says so */
+  modelsOwn?: boolean;
 }
 
-/** How the patient stands, sits or lies; confirmed, not read. */
+/** How the patient stands, sits or lies: the named way is confirmed; where none is named it is noted. */
 export interface StanceStep extends Step {
   kind: 'stance';
-  stance: Stance;
+  stance?: Stance;
+  /** as right as the named one, where that cannot be */
+  others?: readonly Stance[];
 }
 
 export const stances = ['standing', 'upright-hands-supported', 'seated', 'supine', 'in-line'] as const;
@@ -22,11 +26,14 @@ export type Stance = (typeof stances)[number];
 export const joints = ['knee', 'ankle', 'shoulder', 'elbow', 'neck'] as const;
 export type Joint = (typeof joints)[number];
 
-/** The joint is put at an angle and read with the goniometer. */
+/**
+ * The joint's angle, read with the goniometer: put at a target, at what the order says of it, or, where none is
+ * named, relaxed near the middle of its motion and noted.
+ */
 export interface PostureStep extends Step {
   kind: 'posture';
   joint: Joint;
-  target: Degrees;
+  target?: Degrees | 'as-ordered';
   tolerance: Degrees;
 }
 
@@ -46,6 +53,8 @@ export interface MotionStep extends Step {
   joint: Joint;
   plane: Plane;
   modes: readonly ('active' | 'passive')[];
+  /** modes in which it may be tested as well */
+  mayAlso?: readonly ('active' | 'passive')[];
 }
 
 /** Another way to the same reading where the usual one is impossible, with its larger shared part. */
@@ -80,6 +89,8 @@ export interface GirthStep extends Reading {
   from: Landmark;
   /** proximal positive */
   distance: Millimetres;
+  /** the face of the limb along which the distance is laid off, where it matters */
+  along?: 'medial';
 }
 
 /** Straight along the limb (distance), along the body's curve (curve), or plumb (height). */
@@ -199,7 +210,7 @@ export function protocolOf(step: ReadingStep): string {
 }
 
 /**
- * The steps with the model's own distances filled in.
+ * The steps with the model's own distances filled in. What need not be read and has no distance is left out.
  * @param distances of the model, by step
  * @returns the steps, or the ids of those whose distance the model does not give
  */
@@ -208,11 +219,12 @@ export function resolveSteps(
   distances: Readonly<Record<string, Millimetres>>,
 ): { ok: true; steps: MeasuringStep[] } | { ok: false; missing: string[] } {
   const missing: string[] = [];
-  const resolved = steps.map((step): MeasuringStep => {
-    if (step.kind !== 'girth') return step;
+  const resolved = steps.flatMap((step): MeasuringStep[] => {
+    if (step.kind !== 'girth') return [step];
     const distance = step.distance === 'model' ? distances[step.id] : step.distance;
-    if (distance === undefined) missing.push(step.id);
-    return { ...step, distance: distance ?? 0 };
+    if (distance !== undefined) return [{ ...step, distance }];
+    if (!step.optional) missing.push(step.id);
+    return [];
   });
   return missing.length > 0 ? { ok: false, missing } : { ok: true, steps: resolved };
 }

@@ -1,7 +1,9 @@
 export {
+  heightNames,
   orderProblems,
   troubleAdvice,
   windowOn,
+  type HeightName,
   type MotionWindow,
   type Order,
   type OrderPhase,

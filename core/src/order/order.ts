@@ -17,6 +17,10 @@ export interface OrderPhase {
   window: MotionWindow;
 }
 
+/** The heights a size may come in. Which one is ordered, never computed. */
+export const heightNames = ['short', 'tall', 'low', 'high'] as const;
+export type HeightName = (typeof heightNames)[number];
+
 /** What the patient does when trouble comes at home. The order carries it. */
 export type Trouble = 'keep-on' | 'take-off';
 
@@ -26,6 +30,8 @@ export interface Order {
   side: Side;
   dayZero: ClinicDay;
   phases: OrderPhase[];
+  /** the height, for a brace that comes in more than one */
+  height?: HeightName;
   /** after an operation, a fracture, for instability: wearing is never shortened by itself */
   protective: boolean;
   /** how it is to be worn, in the prescriber's words */

@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { girth, legFindings, motion, width } from './steps';
+import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
 
 /**
  * Ankle stabiliser with round and figure-of-eight straps. Heel width by calliper; left and right differ. Common
@@ -7,18 +7,18 @@ import { girth, legFindings, motion, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 1,
+  version: 2,
   region: 'ankle',
   joint: 'ankle',
   findings: legFindings,
   measuring: [
-    { kind: 'stance', id: 'seated', stance: 'seated' },
+    stance(),
     width('heel-width', 'heel', 'mediolateral', [30, 110], {
       ofStature: 0.038,
       substitute: { how: 'other-side', shared: 3 },
     }),
-    width('malleoli-width', 'malleoli', 'mediolateral', [35, 120], { ofStature: 0.042, optional: true }),
-    girth('girth-malleoli', 'malleoli', 0, [140, 420], { ofStature: 0.147, optional: true }),
+    modelsOwn(width('malleoli-width', 'malleoli', 'mediolateral', [35, 120], { ofStature: 0.042 })),
+    modelsOwn(girth('girth-malleoli', 'malleoli', 0, [140, 420], { ofStature: 0.147 })),
     motion('ankle-motion', 'ankle', 'sagittal', ['active']),
   ],
   axes: ['heel-width', 'malleoli-width', 'girth-malleoli'],

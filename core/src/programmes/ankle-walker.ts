@@ -1,20 +1,21 @@
 import type { Programme } from './programme';
-import { anklePosture, girth, legFindings, motion } from './steps';
+import { anklePosture, girth, legFindings, modelsOwn, motion, stance } from './steps';
 
 /**
  * Walker boot with air cells, short or tall: size by the model's chart, height by the order. Ankle at the
- * ordered angle, usually 90 degrees, which neutral zero calls 0. Common practice, no source.
+ * ordered angle, usually 90 degrees, which neutral zero calls 0, or pointed where the order wants it: what is
+ * read is held against the order. Common practice, no source.
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 1,
+  version: 2,
   region: 'ankle',
   joint: 'ankle',
   findings: legFindings,
   measuring: [
-    { kind: 'stance', id: 'seated', stance: 'seated' },
-    anklePosture(0),
-    {
+    stance(),
+    anklePosture,
+    modelsOwn({
       kind: 'shoe',
       id: 'foot-length',
       tolerance: 4,
@@ -23,8 +24,8 @@ export const ankleWalker: Programme = {
       plausible: [90, 340],
       repeats: 1,
       ofStature: 0.152,
-    },
-    girth('girth-calf', 'calf-greatest-girth', 0, [180, 650], { ofStature: 0.216, optional: true }),
+    }),
+    modelsOwn(girth('girth-calf', 'calf-greatest-girth', 0, [180, 650], { ofStature: 0.216 })),
     motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
   ],
   axes: ['foot-length', 'girth-calf'],

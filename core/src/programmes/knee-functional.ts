@@ -1,5 +1,14 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark, motion, width } from './steps';
+import {
+  calfSign,
+  kneePosture,
+  legFindings,
+  mark,
+  modelsKneeGirths,
+  modelsOwn,
+  motion,
+  width,
+} from './steps';
 
 /**
  * Functional ligament brace: six straps, screwed stops. Knee about 30 degrees, foot flat; the school gives no
@@ -7,7 +16,7 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, motion, width } f
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -15,12 +24,14 @@ export const kneeFunctional: Programme = {
   measuring: [
     kneePosture(30),
     mark('mid-kneecap'),
-    ...kneeGirths('model', 'model'),
-    width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064 }),
-    width('knee-depth', 'mid-kneecap', 'anteroposterior', [50, 200], {
-      ofStature: 0.068,
-      onlyAsAxis: true,
-    }),
+    ...modelsKneeGirths,
+    modelsOwn(width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064 })),
+    modelsOwn(
+      width('knee-depth', 'mid-kneecap', 'anteroposterior', [50, 200], {
+        ofStature: 0.068,
+        onlyAsAxis: true,
+      }),
+    ),
     motion('knee-motion', 'knee', 'sagittal', ['active', 'passive']),
     calfSign,
   ],

@@ -1,20 +1,20 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
 /**
  * Rigid-frame ligament brace: four points, wedge stops, six straps. On the skin, the hinge's middle level
- * with the upper edge of the kneecap and behind the side midline. Common practice, no source; how far from
- * the mark the girths are read is the model's own.
+ * with the upper edge of the kneecap and behind the side midline. Common practice, no source. Practice names no
+ * sizing reading and no posture for it: girths and their distances are the model's own, the knee's angle is noted.
  */
 export const kneeLigamentFrame: Programme = {
   id: 'knee-ligament-frame',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 45,
   findings: legFindings,
-  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   stops: { leastExtension: 0, made: 'before-donning' },
   sequence: [
@@ -37,7 +37,7 @@ export const kneeLigamentFrame: Programme = {
     { kind: 'proximal-to', id: 'strap-above-calf' },
     { kind: 'angle-at-stop', id: 'knee-at-extension-stop', stop: 'extension' },
     { kind: 'angle-at-stop', id: 'knee-at-flexion-stop', stop: 'flexion' },
-    { kind: 'seen', id: 'fibular-neck-clear' },
-    { kind: 'seen', id: 'toes-warm-moving-felt' },
+    { kind: 'seen', id: 'fibular-neck-clear', limbSafety: true },
+    { kind: 'seen', id: 'toes-warm-moving-felt', limbSafety: true },
   ],
 };

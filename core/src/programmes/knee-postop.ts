@@ -1,5 +1,16 @@
 import type { Programme } from './programme';
-import { calfSign, girth, legFindings, length, mark, motion, overDressing } from './steps';
+import {
+  calfSign,
+  girth,
+  kneePosture,
+  legFindings,
+  length,
+  mark,
+  modelsOwn,
+  motion,
+  overDressing,
+  stance,
+} from './steps';
 
 /**
  * Post-operative range-of-motion brace: telescoping uprights, dial hinge on the side midline. Best measured
@@ -8,17 +19,30 @@ import { calfSign, girth, legFindings, length, mark, motion, overDressing } from
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
   findings: legFindings,
   measuring: [
-    { kind: 'stance', id: 'supine', stance: 'supine' },
+    stance(),
+    kneePosture(),
     mark('mid-kneecap'),
-    girth('girth-above', 'mid-kneecap', 'model', [250, 950], { ofStature: 0.279, substitute: overDressing }),
-    girth('girth-below', 'mid-kneecap', 'model', [180, 650], { ofStature: 0.216, substitute: overDressing }),
-    length('distance', 'knee-to-malleoli', 'mid-kneecap', 'malleoli', [120, 560], { ofStature: 0.253 }),
+    modelsOwn(
+      girth('girth-above', 'mid-kneecap', 'model', [250, 950], {
+        ofStature: 0.279,
+        substitute: overDressing,
+      }),
+    ),
+    modelsOwn(
+      girth('girth-below', 'mid-kneecap', 'model', [180, 650], {
+        ofStature: 0.216,
+        substitute: overDressing,
+      }),
+    ),
+    modelsOwn(
+      length('distance', 'knee-to-malleoli', 'mid-kneecap', 'malleoli', [120, 560], { ofStature: 0.253 }),
+    ),
     motion('knee-motion', 'knee', 'sagittal', ['passive']),
     calfSign,
   ],

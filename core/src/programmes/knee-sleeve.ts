@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+import { calfSign, kneeGirths, kneePosture, legFindings, mark, stance } from './steps';
 
 /**
  * Elastic sleeve with a patellar pad. Standing if the leg bears weight, knee bent 30 degrees; girths 14 cm
@@ -7,13 +7,13 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
  */
 export const kneeSleeve: Programme = {
   id: 'knee-sleeve',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   donning: 20,
   findings: legFindings,
   measuring: [
-    { kind: 'stance', id: 'standing', stance: 'standing' },
+    stance('standing', ['seated', 'supine']),
     kneePosture(30),
     mark('mid-kneecap'),
     ...kneeGirths(140, -120),

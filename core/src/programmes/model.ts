@@ -38,7 +38,9 @@ export type ModelProblem =
 
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
 export function modelProblems(model: BraceModel, programme: Programme): ModelProblem[] {
-  const resolved = resolveSteps(programme.measuring, model.distances);
+  const isAxis = (id: string) => model.chart.axes.some(({ reading }) => reading === id);
+  const needed = programme.measuring.map((step) => (isAxis(step.id) ? { ...step, optional: false } : step));
+  const resolved = resolveSteps(needed, model.distances);
   return [
     ...(resolved.ok ? [] : resolved.missing.map((step) => ({ problem: 'no-distance' as const, step }))),
     ...model.chart.axes

@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { girth, length, motion, neckFindings } from './steps';
+import { girth, length, modelsOwn, neckFindings, stance } from './steps';
 
 /**
  * Two-piece collar. Adult: the height from the top of the trapezius to the chin line picks the size. Child: age,
@@ -7,11 +7,12 @@ import { girth, length, motion, neckFindings } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 1,
+  version: 2,
   region: 'neck',
   findings: neckFindings,
+  limbs: 'before-and-after',
   measuring: [
-    { kind: 'stance', id: 'in-line', stance: 'in-line' },
+    stance('in-line'),
     {
       kind: 'age',
       id: 'age',
@@ -29,7 +30,6 @@ export const neckCollar: Programme = {
       withinPerson: 0.15,
       shared: 0.2,
       plausible: [2, 250],
-      repeats: 1,
       onlyAsAxis: true,
       substitute: { how: 'as-told', shared: 1.5 },
     },
@@ -50,9 +50,7 @@ export const neckCollar: Programme = {
       ofStature: 0.052,
       onlyAsAxis: true,
     }),
-    girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215, optional: true }),
-    motion('neck-rotation', 'neck', 'transverse', ['active']),
-    motion('neck-bending', 'neck', 'sagittal', ['active']),
+    modelsOwn(girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215 })),
   ],
   axes: ['trapezius-to-chin', 'age', 'weight', 'stature'],
   sequence: [],

@@ -44,9 +44,12 @@ export interface Programme {
   hinge?: 'behind-midline' | 'on-midline';
   /** the knee's angle while donning */
   donning?: Degrees;
+  /** what qualifies a fitting here; the danger signs are asked whatever stands here */
   findings: Finding[];
+  /** movement and sensation in arms and legs are noted before it goes on and after it is on */
+  limbs?: 'before-and-after';
   measuring: ProtocolStep[];
-  /** readings that a chart of this family may use, the primary one first */
+  /** readings that a chart of this family may use, the primary one first; none where it comes in one size */
   axes: string[];
   /** the family's or the clinic's own rules, in place of the chart's */
   between?: BetweenRule;

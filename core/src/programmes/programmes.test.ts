@@ -74,8 +74,9 @@ test.each([
   ['knee-sleeve', 'girth-below', { distance: -120 }],
   ['unloader-frame', 'girth-above', { distance: 150 }],
   ['spine-sternal-pad', 'girth-hips', { from: 'hips-greatest-girth', distance: 25 }],
+  ['unloader-frame', 'girth-above', { along: 'medial' }],
   ['knee-sleeve', 'knee-posture', { target: 30 }],
-  ['ankle-walker', 'ankle-posture', { target: 0 }],
+  ['ankle-walker', 'ankle-posture', { target: 'as-ordered' }],
 ])('%s: %s is %j', (id, step, stated) => {
   const programme = programmes.find((one) => one.id === id)!;
   expect(programme.measuring.find((one) => one.id === step)).toMatchObject(stated);

@@ -2,7 +2,8 @@ import { array, boolean, lazy, mixed, number, object, string, type ObjectShape }
 import { landmarks, regionNames, type Landmark } from '../anatomy';
 import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
-import { betweenRules, disagreeRules, heightNames } from '../sizing';
+import { heightNames } from '../order';
+import { betweenRules, disagreeRules } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
 const finite = () =>
@@ -10,10 +11,19 @@ const finite = () =>
     .strict()
     .required()
     .test('finite', 'must be a finite number', (value) => Number.isFinite(value));
+const degrees = () =>
+  number()
+    .strict()
+    .test('finite', 'must be a finite number', (value) => value === undefined || Number.isFinite(value));
 const span = () => object({ from: finite(), to: finite() }).strict().noUnknown();
 const landmark = () => mixed<Landmark>().oneOf(landmarks).required();
 const one = (values: readonly string[]) => string().oneOf(values).required();
-const optional = { optional: boolean().strict(), onlyAsAxis: boolean().strict() };
+const optional = {
+  optional: boolean().strict(),
+  onlyAsAxis: boolean().strict(),
+  modelsOwn: boolean().strict(),
+};
+const modes = () => array().of(one(['active', 'passive']));
 
 const reading = {
   ...optional,
@@ -30,22 +40,30 @@ const reading = {
 
 /** What each kind of step states beside its kind and its id. */
 const stepShapes: Record<MeasuringStep['kind'], ObjectShape> = {
-  stance: { ...optional, stance: one(stances) },
-  posture: { ...optional, joint: one(joints), target: finite(), tolerance: finite().positive() },
+  stance: {
+    ...optional,
+    stance: string().oneOf(stances),
+    others: array().of(one(stances)),
+  },
+  posture: {
+    ...optional,
+    joint: one(joints),
+    target: lazy((value) => (typeof value === 'string' ? string().oneOf(['as-ordered']) : degrees())),
+    tolerance: finite().positive(),
+  },
   mark: { ...optional, landmark: landmark() },
   motion: {
     ...optional,
     joint: one(joints),
     plane: one(planes),
-    modes: array()
-      .of(one(['active', 'passive']))
-      .min(1)
-      .required(),
+    modes: modes().min(1).required(),
+    mayAlso: modes(),
   },
   girth: {
     ...reading,
     from: landmark(),
     distance: lazy((value) => (value === 'model' ? string().required() : finite())),
+    along: string().oneOf(['medial']),
   },
   distance: { ...reading, from: landmark(), to: landmark() },
   curve: { ...reading, from: landmark(), to: landmark() },
@@ -84,8 +102,9 @@ export const programmeSchema = object({
     )
     .min(1)
     .required(),
-  measuring: array().of(protocolStep).min(1).required(),
-  axes: array().of(name()).min(1).required(),
+  limbs: string().oneOf(['before-and-after']),
+  measuring: array().of(protocolStep).required(),
+  axes: array().of(name()).required(),
   between: string().oneOf(betweenRules),
   disagree: string().oneOf(disagreeRules),
   stops: object({
@@ -114,6 +133,7 @@ export const programmeSchema = object({
         from: number(),
         to: number(),
         stop: string().oneOf(['extension', 'flexion']),
+        limbSafety: boolean().strict(),
       }).noUnknown(),
     )
     .required(),
@@ -138,7 +158,6 @@ const chartSchema = object({
           .required(),
       }).noUnknown(),
     )
-    .min(1)
     .max(6)
     .required(),
   between: one(betweenRules),
@@ -167,6 +186,10 @@ const chartSchema = object({
   extension: object({ upTo: finite().positive() }).noUnknown().default(undefined),
 })
   .noUnknown()
+  .test('universal', 'a chart without axes comes in one size', (chart) => {
+    const { axes, sizes } = (chart ?? {}) as { axes?: unknown; sizes?: unknown };
+    return !Array.isArray(axes) || axes.length > 0 || (Array.isArray(sizes) && sizes.length === 1);
+  })
   .test(
     'table-fits',
     'a table needs two axes, a row for each band of the first and a cell for each of the second',

@@ -1,6 +1,6 @@
 import type { ProtocolStep } from '../measuring';
 import type { Programme } from './programme';
-import { length, mark, trunkFindings } from './steps';
+import { length, mark, stance, trunkFindings } from './steps';
 
 /**
  * Back-bar orthosis for osteoporosis: length from C7 to the sacrum along the curve, as upright as can be, hands
@@ -8,11 +8,12 @@ import { length, mark, trunkFindings } from './steps';
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 1,
+  version: 2,
   region: 'trunk',
   findings: trunkFindings,
+  limbs: 'before-and-after',
   measuring: [
-    { kind: 'stance', id: 'upright-hands-supported', stance: 'upright-hands-supported' },
+    stance('upright-hands-supported'),
     mark('c7'),
     mark('sacrum'),
     length('curve', 'c7-to-sacrum', 'c7', 'sacrum', [250, 700], {
@@ -29,7 +30,6 @@ export const spineBackBar: Programme = {
       withinPerson: 2,
       shared: 2,
       plausible: [-70, 80],
-      repeats: 1,
       optional: true,
     })),
   ],

@@ -1,18 +1,19 @@
 import type { Programme } from './programme';
-import { girth, length, mark, trunkFindings } from './steps';
+import { girth, length, mark, stance, trunkFindings } from './steps';
 
 /**
- * Lumbar belts with panels, low or tall. Girth of the waist; L1 to L5 chooses low, T9 to the sacrococcygeal
- * junction tall; the girths above and below tilt the belt. Both ends to the same mark. Common practice, no
- * source; how far above and below is the model's own.
+ * Lumbar belts with panels, low or tall as ordered. Girth of the waist; the length L1 to L5 is held against a low panel,
+ * T9 to the sacrococcygeal junction against a tall one; the girths above and below tilt the belt. Both ends to
+ * the same mark. Common practice, no source; how far above and below is the model's own, the posture is noted.
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 1,
+  version: 2,
   region: 'trunk',
   findings: trunkFindings,
+  limbs: 'before-and-after',
   measuring: [
-    { kind: 'stance', id: 'standing', stance: 'standing' },
+    stance(),
     mark('waist'),
     girth('girth-waist', 'waist', 0, [400, 1900], {
       tolerance: 12,
@@ -33,7 +34,7 @@ export const spineBelt: Programme = {
       shared: 6,
       ofStature: 0.56,
     }),
-    length('curve', 'l1-to-l5', 'l1', 'l5', [60, 260], { ofStature: 0.082 }),
+    length('curve', 'l1-to-l5', 'l1', 'l5', [60, 260], { ofStature: 0.082, optional: true }),
     length('curve', 't9-to-sacrococcygeal', 't9', 'sacrococcygeal-junction', [160, 480], {
       ofStature: 0.192,
       optional: true,

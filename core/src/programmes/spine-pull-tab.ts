@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { girth, length, mark, trunkFindings } from './steps';
+import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
 
 /**
  * Pull-tab belt, and its shoulder-strap TLSO. Girth of the waist; side extensions reach further. Ends equal,
@@ -7,11 +7,12 @@ import { girth, length, mark, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 1,
+  version: 2,
   region: 'trunk',
   findings: trunkFindings,
+  limbs: 'before-and-after',
   measuring: [
-    { kind: 'stance', id: 'standing', stance: 'standing' },
+    stance(),
     mark('waist'),
     girth('girth-waist', 'waist', 0, [400, 1900], {
       tolerance: 12,
@@ -20,7 +21,9 @@ export const spinePullTab: Programme = {
       ofStature: 0.51,
       substitute: { how: 'lying', shared: 14 },
     }),
-    length('curve', 'c7-to-sacrum', 'c7', 'sacrum', [250, 700], { ofStature: 0.3, onlyAsAxis: true }),
+    modelsOwn(
+      length('curve', 'c7-to-sacrum', 'c7', 'sacrum', [250, 700], { ofStature: 0.3, onlyAsAxis: true }),
+    ),
   ],
   axes: ['girth-waist', 'c7-to-sacrum'],
   sequence: [],

@@ -1,17 +1,18 @@
 import type { Programme } from './programme';
-import { girth, length, mark, trunkFindings } from './steps';
+import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
 
 /**
- * TLSO with a sternal pad: girth 25 mm higher than the hips' greatest girth; between sizes, the larger. The
- * height from the sternal notch to the pubic symphysis chooses the bar. Common practice, no source.
+ * TLSO with a sternal pad: girth 25 mm higher than the hips' greatest girth; between sizes, the larger.
+ * Common practice, no source; any further reading is the model's own, the posture is noted.
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 1,
+  version: 2,
   region: 'trunk',
   findings: trunkFindings,
+  limbs: 'before-and-after',
   measuring: [
-    { kind: 'stance', id: 'standing', stance: 'standing' },
+    stance(),
     mark('hips-greatest-girth'),
     girth('girth-hips', 'hips-greatest-girth', 25, [500, 1900], {
       tolerance: 12,
@@ -20,9 +21,11 @@ export const spineSternalPad: Programme = {
       ofStature: 0.57,
       substitute: { how: 'lying', shared: 14 },
     }),
-    length('distance', 'notch-to-symphysis', 'sternal-notch', 'pubic-symphysis', [250, 700], {
-      ofStature: 0.308,
-    }),
+    modelsOwn(
+      length('distance', 'notch-to-symphysis', 'sternal-notch', 'pubic-symphysis', [250, 700], {
+        ofStature: 0.308,
+      }),
+    ),
   ],
   axes: ['girth-hips', 'notch-to-symphysis'],
   between: 'larger',

@@ -6,13 +6,14 @@ import type {
   PostureStep,
   ProtocolStep,
   ReadingStep,
+  Stance,
   WidthStep,
 } from '../measuring';
 import type { Finding } from '../screening';
 
 /*
- * What families of one region share. Tolerances, deviations and what a reading usually is are estimates
- * until the clinic has its own (common practice, no source).
+ * What families of one region share. Tolerances, deviations and what a reading usually is are estimates, no
+ * source, until the clinic has its own.
  */
 
 type Extra<S> = Partial<Omit<S, 'kind' | 'id'>>;
@@ -83,28 +84,53 @@ export const motion = (
   joint: MotionStep['joint'],
   plane: MotionStep['plane'],
   modes: MotionStep['modes'],
-  optional = true,
-): ProtocolStep => ({ kind: 'motion', id, joint, plane, modes, ...(optional ? { optional } : {}) });
+  more: Extra<MotionStep> = { optional: true },
+): ProtocolStep => ({ kind: 'motion', id, joint, plane, modes, ...more });
 
-const posture = (id: string, joint: PostureStep['joint'], target: number, tolerance = 5): ProtocolStep => ({
+const posture = (
+  id: string,
+  joint: PostureStep['joint'],
+  target: PostureStep['target'],
+  tolerance = 5,
+): ProtocolStep => ({
   kind: 'posture',
   id,
   joint,
-  target,
+  ...(target === undefined ? {} : { target }),
   tolerance,
 });
 
-export const kneePosture = (target: number) => posture('knee-posture', 'knee', target);
-export const anklePosture = (target: number) => posture('ankle-posture', 'ankle', target);
+/** The knee at an angle; without one it is noted: the kneecap moves with it. */
+export const kneePosture = (target?: number) => posture('knee-posture', 'knee', target);
+/** The ankle at the angle that is ordered. */
+export const anklePosture = posture('ankle-posture', 'ankle', 'as-ordered');
 export const elbowPosture = (target: number) => posture('elbow-posture', 'elbow', target, 10);
+
+/** How the patient stands, sits or lies: named by the family, with what is as right; else noted. */
+export const stance = (named?: Stance, others?: readonly Stance[]): ProtocolStep => ({
+  kind: 'stance',
+  id: named ?? 'stance',
+  ...(named ? { stance: named } : {}),
+  ...(others ? { others } : {}),
+});
+
+/** What the family's practice does not name: a model's own, read where its chart asks for it. */
+export const modelsOwn = <S extends ProtocolStep>(step: S): S => ({
+  ...step,
+  optional: true,
+  modelsOwn: true,
+});
 
 const otherLeg: ReadingStep['substitute'] = { how: 'other-side', shared: 9 };
 
-/** Girths above and below the middle of the kneecap, at the model's own distances or the family's. */
+/** Girths above and below the middle of the kneecap at the family's distances. */
 export const kneeGirths = (above: number | 'model', below: number | 'model'): ProtocolStep[] => [
   girth('girth-above', 'mid-kneecap', above, [250, 950], { ofStature: 0.279, substitute: otherLeg }),
   girth('girth-below', 'mid-kneecap', below, [180, 650], { ofStature: 0.216, substitute: otherLeg }),
 ];
+
+/** The same where the family names none: whether and how far from the mark they are read is the model's own. */
+export const modelsKneeGirths: ProtocolStep[] = kneeGirths('model', 'model').map(modelsOwn);
 
 /** Over dressing and swelling: the size may change when they go. */
 export const overDressing: ReadingStep['substitute'] = { how: 'over-dressing', shared: 10 };
@@ -115,46 +141,20 @@ export const calfSign: ProtocolStep = girth('calf-sign', 'tibial-tuberosity', -1
   ofStature: 0.216,
 });
 
-const blocking: Finding[] = ['pain-out-of-proportion', 'new-weakness-or-numbness', 'infected-wound'];
-const general: Finding[] = ['wound-or-rash-under-brace', 'allergy-to-material'];
+/*
+ * What qualifies a fitting by region. The danger signs are asked in every family, and stand with the findings.
+ * Common practice, no source.
+ */
+const ofTheSkin: Finding[] = [
+  'wound-or-rash-under-brace',
+  'allergy-to-material',
+  'swelling-expected-to-fall',
+];
 const ofTheBody: Finding[] = ['neuropathy', 'arterial-disease', 'diabetes', 'pregnancy', 'fragile-skin'];
 
-export const legFindings: Finding[] = [
-  'calf-swollen',
-  ...blocking,
-  'cold-or-blue-toes',
-  ...general,
-  'swelling-expected-to-fall',
-  'not-weight-bearing',
-  ...ofTheBody,
-];
-export const trunkFindings: Finding[] = [
-  ...blocking,
-  'trouble-breathing-or-swallowing',
-  ...general,
-  'swelling-expected-to-fall',
-  'stoma',
-  'neuropathy',
-  'diabetes',
-  'pregnancy',
-  'fragile-skin',
-];
-export const neckFindings: Finding[] = [
-  'new-weakness-or-numbness',
-  'trouble-breathing-or-swallowing',
-  'infected-wound',
-  ...general,
-  'swelling-expected-to-fall',
-  'fragile-skin',
-];
-export const armFindings: Finding[] = [
-  ...blocking,
-  'cold-or-blue-fingers',
-  ...general,
-  'swelling-expected-to-fall',
-  'neuropathy',
-  'arterial-disease',
-  'diabetes',
-  'pregnancy',
-  'fragile-skin',
-];
+export const legFindings: Finding[] = [...ofTheSkin, 'not-weight-bearing', ...ofTheBody];
+/** Panels, belts, straps round the abdomen and a collar's front opening lie where a stoma may be. */
+const aboveTheLegs: Finding[] = [...ofTheSkin, 'stoma', ...ofTheBody];
+export const trunkFindings = aboveTheLegs;
+export const neckFindings = aboveTheLegs;
+export const armFindings = aboveTheLegs;

@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { calfSign, girth, kneePosture, legFindings, mark, motion } from './steps';
+import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } from './steps';
 
 /**
  * Rigid-frame unloader with two coronal hinges: girth 15 cm above the middle of the knee, measured from its
@@ -7,20 +7,21 @@ import { calfSign, girth, kneePosture, legFindings, mark, motion } from './steps
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 45,
   findings: legFindings,
   measuring: [
-    kneePosture(30),
+    kneePosture(),
     mark('mid-kneecap'),
     girth('girth-above', 'mid-kneecap', 150, [250, 950], {
+      along: 'medial',
       ofStature: 0.279,
       substitute: { how: 'other-side', shared: 9 },
     }),
-    girth('girth-below', 'mid-kneecap', -150, [180, 650], { ofStature: 0.216, optional: true }),
+    modelsOwn(girth('girth-below', 'mid-kneecap', -150, [180, 650], { ofStature: 0.216 })),
     motion('knee-motion', 'knee', 'sagittal', ['passive']),
     calfSign,
   ],

@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
 /**
  * Single-upright unloader with one correction screw: one size, outer side, left or right; hinge level with the
@@ -8,13 +8,13 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 30,
   findings: legFindings,
-  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   sequence: [],
   checks: [],

@@ -1,17 +1,17 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
 /**
  * Frame unloader with a thumbwheel. Sizing readings are the model's own. Common practice, no source.
  */
 export const unloaderThumbwheel: Programme = {
   id: 'unloader-thumbwheel',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   donning: 30,
   findings: legFindings,
-  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   sequence: [],
   checks: [],

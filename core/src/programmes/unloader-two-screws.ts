@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark, width } from './steps';
+import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, width } from './steps';
 
 /**
  * Single-upright unloader with two correction screws and a mouldable tibial cuff. Sizing readings are the
@@ -7,17 +7,17 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, width } from './s
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 30,
   findings: legFindings,
   measuring: [
-    kneePosture(30),
+    kneePosture(),
     mark('mid-kneecap'),
-    ...kneeGirths('model', 'model'),
-    width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064, optional: true }),
+    ...modelsKneeGirths,
+    modelsOwn(width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064 })),
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],

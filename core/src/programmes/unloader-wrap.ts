@@ -1,5 +1,5 @@
 import type { Programme } from './programme';
-import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
+import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
 /**
  * Wrap-type unloader with a dial. Knee 30 degrees, foot flat. Sizing readings are the model's own. Common
@@ -7,12 +7,12 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark } from './steps';
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 1,
+  version: 2,
   region: 'leg',
   joint: 'knee',
   donning: 30,
   findings: legFindings,
-  measuring: [kneePosture(30), mark('mid-kneecap'), ...kneeGirths('model', 'model'), calfSign],
+  measuring: [kneePosture(30), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   sequence: [],
   checks: [],

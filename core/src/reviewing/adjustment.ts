@@ -20,16 +20,29 @@ export interface ReviewFinding {
   hours?: number;
 }
 
+export const referReasons = ['skin-broken', 'skin-stays-red', 'pain-high'] as const;
+export type ReferReason = (typeof referReasons)[number];
+
+/**
+ * Why what a review found is told to the prescriber at once: broken or lasting red skin, pain of 7 or more
+ * (common practice, no source for the number).
+ */
+export const referBecause = ({ skin, pain }: ReviewFinding): ReferReason[] => [
+  ...(skin === 'broken' ? (['skin-broken'] as const) : []),
+  ...(skin === 'stays-red' ? (['skin-stays-red'] as const) : []),
+  ...(pain >= 7 ? (['pain-high'] as const) : []),
+];
+
 export type Adjustment =
   /** tell the prescriber at once; change nothing meanwhile */
-  | { kind: 'refer'; because: ('skin-broken' | 'skin-stays-red' | 'pain-high')[]; protective: boolean }
+  | { kind: 'refer'; because: ReferReason[]; protective: boolean }
   | { kind: 'stops'; phase: number; choice: StopChoice }
   | { kind: 'none'; phase: number };
 
 /**
  * The one adjustment a review may make: the stops of the phase in force, if the brace is not on them yet.
- * Broken or lasting red skin and pain of 7 or more (common practice, no source for the number) come
- * first: they raise a call, and never by themselves shorten protective wearing.
+ * What is told to the prescriber comes first: it raises a call, and never by itself shortens protective
+ * wearing.
  * @param setting fitted now
  * @param hardware the hinge's pieces; a brace without stops has nothing to adjust here
  * @param joint what the joint reached, if tested
@@ -43,11 +56,7 @@ export function proposeAdjustment(
   found: ReviewFinding | undefined,
   joint?: Arc,
 ): Adjustment {
-  const because = [
-    ...(found?.skin === 'broken' ? (['skin-broken'] as const) : []),
-    ...(found?.skin === 'stays-red' ? (['skin-stays-red'] as const) : []),
-    ...(found && found.pain >= 7 ? (['pain-high'] as const) : []),
-  ];
+  const because = found ? referBecause(found) : [];
   if (because.length > 0) return { kind: 'refer', because, protective: order.protective };
   const now = windowOn(order, day) ?? { phase: -1, window: {} };
   if (!hardware || !rule) return { kind: 'none', phase: now.phase };

@@ -1,4 +1,18 @@
-export { proposeAdjustment, type Adjustment, type ReviewFinding, type SkinFinding } from './adjustment';
-export { changesSince, type VisitFigures, type VisitChange } from './changes';
+export {
+  proposeAdjustment,
+  referBecause,
+  referReasons,
+  type Adjustment,
+  type ReferReason,
+  type ReviewFinding,
+  type SkinFinding,
+} from './adjustment';
+export {
+  changesSince,
+  orderedMotion,
+  type VisitFigures,
+  type VisitChange,
+  type VisitMotion,
+} from './changes';
 export { sizeByGirths } from './size-now';
 export { exampleMotion, motionInWindow, type MotionTest } from './motion';

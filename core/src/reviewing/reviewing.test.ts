@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { Order } from '../order';
 import { parseNeutralZero, printNeutralZero } from '../setting';
-import { proposeAdjustment } from './adjustment';
-import { changesSince } from './changes';
+import { proposeAdjustment, referBecause } from './adjustment';
+import { changesSince, orderedMotion, type VisitMotion } from './changes';
 import { exampleMotion, motionInWindow } from './motion';
 import { sizeByGirths } from './size-now';
 
@@ -72,13 +72,60 @@ test('without limits nothing is beyond', () =>
 test('changes name only what both visits have', () =>
   expect(
     changesSince(
-      { day: '2026-11-10', flexion: 60, pain: 5, girths: { 'girth-above': 470 } },
-      { day: '2026-11-24', flexion: 84, hours: 20, girths: { 'girth-above': 456, 'girth-below': 362 } },
+      {
+        day: '2026-11-10',
+        motions: [{ mode: 'passive', extension: 5, flexion: 60 }],
+        pain: 5,
+        girths: { 'girth-above': 470 },
+      },
+      {
+        day: '2026-11-24',
+        motions: [{ mode: 'passive', extension: 3, flexion: 84 }],
+        hours: 20,
+        girths: { 'girth-above': 456, 'girth-below': 362 },
+      },
     ),
   ).toEqual([
-    { figure: 'flexion', before: 60, now: 84, change: 24 },
+    { figure: 'extension', of: { mode: 'passive' }, before: 5, now: 3, change: -2 },
+    { figure: 'flexion', of: { mode: 'passive' }, before: 60, now: 84, change: 24 },
     { figure: 'girth-above', before: 470, now: 456, change: -14 },
   ]));
+
+test('a motion is compared with the same motion in the same mode, never with another', () => {
+  const visit = (motions: VisitMotion[]) => ({ day: '2026-11-24', motions, girths: {} });
+  const passive: VisitMotion = { mode: 'passive', extension: 0, flexion: 120 };
+  const abduction: VisitMotion = { step: 'shoulder-abduction', mode: 'passive', extension: -90, flexion: 10 };
+  expect(changesSince(visit([{ ...passive, mode: 'active' }]), visit([passive]))).toEqual([]);
+  expect(changesSince(visit([passive]), visit([abduction]))).toEqual([]);
+  expect(changesSince(visit([passive, abduction]), visit([{ ...abduction, extension: -100 }]))).toEqual([
+    {
+      figure: 'extension',
+      of: { step: 'shoulder-abduction', mode: 'passive' },
+      before: -90,
+      now: -100,
+      change: -10,
+    },
+    {
+      figure: 'flexion',
+      of: { step: 'shoulder-abduction', mode: 'passive' },
+      before: 10,
+      now: 10,
+      change: 0,
+    },
+  ]);
+  expect(orderedMotion(visit([abduction, { ...passive, mode: 'active' }, passive]))).toEqual(passive);
+  expect(orderedMotion(visit([abduction]))).toBeUndefined();
+});
+
+// common practice, no source: the number 7 is our choice
+test.each([
+  ['clear', 6, []],
+  ['fades-within-30-min', 7, ['pain-high']],
+  ['stays-red', 0, ['skin-stays-red']],
+  ['broken', 10, ['skin-broken', 'pain-high']],
+] as const)('skin %s and pain %d: %j is told at once', (skin, pain, because) =>
+  expect(referBecause({ skin, pain })).toEqual(because),
+);
 
 test('when swelling has fallen the girths of the visit point to another size; one girth alone points to none', () => {
   const band = (size: string, from: number, to: number) => ({ size, from, to });

@@ -1,10 +1,28 @@
 export {
+  askedFindings,
+  dangerSigns,
+  findingRule,
   judgeScreening,
   type Finding,
   type FindingAnswer,
   type FindingRule,
+  type KnownFinding,
   type Override,
   type Referral,
   type ScreeningState,
 } from './screening';
 export { findings } from './findings';
+export {
+  degreesOfFunction,
+  judgeLimbs,
+  limbFunctions,
+  limbs,
+  lossesSince,
+  type DegreeOfFunction,
+  type Limb,
+  type LimbFunction,
+  type LimbLoss,
+  type LimbsFelt,
+  type LimbsNote,
+  type LimbsState,
+} from './limbs';

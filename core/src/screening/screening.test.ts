@@ -1,5 +1,12 @@
 import { findings } from './findings';
-import { judgeScreening, type Finding, type FindingAnswer } from './screening';
+import {
+  askedFindings,
+  dangerSigns,
+  findingRule,
+  judgeScreening,
+  type Finding,
+  type FindingAnswer,
+} from './screening';
 
 const asked = Object.keys(findings) as Finding[];
 const all = (present: Finding[], entry = 'look-1'): FindingAnswer[] =>
@@ -22,7 +29,9 @@ test.each([
   'pain-out-of-proportion',
   'new-weakness-or-numbness',
   'cold-or-blue-toes',
+  'cold-or-blue-fingers',
   'infected-wound',
+  'trouble-breathing-or-swallowing',
 ] as const)('%s blocks, even before the rest is asked', (finding) => {
   const state = judgeScreening(asked, [{ finding, present: true, entry: 'look-1' }], []);
   expect(state.status).toBe('blocked');
@@ -61,3 +70,32 @@ test('a danger sign that was seen stops though this family does not ask for it',
   expect(state.status).toBe('blocked');
   expect(state.blocking.map(({ finding }) => finding)).toEqual(['trouble-breathing-or-swallowing']);
 });
+
+// common practice, no source: one list for every region, whatever a family asks
+test('every danger sign is asked in every family, then what qualifies there', () => {
+  expect(dangerSigns).toHaveLength(7);
+  expect(askedFindings(['stoma', 'calf-swollen'])).toEqual([...dangerSigns, 'stoma']);
+  const signs = askedFindings(['stoma']).map((finding) => ({ finding, present: false, entry: 'look-1' }));
+  expect(judgeScreening(askedFindings(['stoma']), signs, []).status).toBe('clear');
+  expect(judgeScreening(askedFindings(['stoma']), signs.slice(1), []).unanswered).toEqual([dangerSigns[0]]);
+});
+
+// common practice, no source: swelling after the operation, a nerve block, an old deficit
+test('what the prescriber knows of qualifies; the same sign new or worse blocks', () => {
+  const known = { by: 'Dr Elva Nogueira', since: '2026-11-07' };
+  const block: FindingAnswer = { finding: 'new-weakness-or-numbness', present: true, known, entry: 'look-1' };
+  const state = judgeScreening(asked, [...all([]), block], []);
+  expect(state).toMatchObject({ status: 'qualified', blocking: [], qualifying: [block] });
+  const worse = { ...block, entry: 'look-2' };
+  delete worse.known;
+  expect(judgeScreening(asked, [...all([]), block, worse], []).status).toBe('blocked');
+});
+
+test.each(dangerSigns.map((finding) => [finding, findingRule(finding).mayBeKnown === true] as const))(
+  '%s may be known: %s',
+  (finding, mayBeKnown) => {
+    const answer = { finding, present: true, known: { by: 'ward 3', since: '2026-11-07' }, entry: 'look-1' };
+    expect(judgeScreening(asked, [...all([]), answer], []).status).toBe(mayBeKnown ? 'qualified' : 'blocked');
+    expect(mayBeKnown).toBe(['calf-swollen', 'new-weakness-or-numbness'].includes(finding));
+  },
+);

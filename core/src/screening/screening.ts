@@ -1,3 +1,4 @@
+import type { ClinicDay } from '../calendar';
 import { findings } from './findings';
 
 /** Whom to call about it. */
@@ -6,14 +7,40 @@ export type Referral = 'physician-now' | 'prescriber';
 export interface FindingRule {
   severity: 'blocks' | 'qualifies';
   refer?: Referral;
+  /** the prescriber may know of it and have ordered with it: then it is not new */
+  mayBeKnown?: true;
 }
 
 export type Finding = keyof typeof findings;
+
+/** The rule of a finding: whether it blocks, whom to call, whether it may be known. */
+export const findingRule = (finding: Finding): FindingRule => findings[finding];
+
+const all = Object.keys(findings) as Finding[];
+
+/** The signs that end a fitting, the same ones for every region. Common practice, no source. */
+export const dangerSigns: readonly Finding[] = all.filter(
+  (finding) => findings[finding].severity === 'blocks',
+);
+
+/** What is looked for in a family: every danger sign, whatever it asks, then what qualifies its region. */
+export const askedFindings = (ofFamily: readonly Finding[]): Finding[] => [
+  ...dangerSigns,
+  ...ofFamily.filter((finding) => findings[finding].severity === 'qualifies'),
+];
+
+/** Who says that a sign is not new: since when it is there and the prescriber has known of it. */
+export interface KnownFinding {
+  by: string;
+  since: ClinicDay;
+}
 
 export interface FindingAnswer {
   finding: Finding;
   present: boolean;
   note?: string;
+  /** not new: it qualifies instead of blocking, where such a sign may be known */
+  known?: KnownFinding;
   /** the entry the answer stands in */
   entry: string;
 }
@@ -48,7 +75,7 @@ export function judgeScreening(
   const latest = new Map(answers.map((answer) => [answer.finding, answer]));
   // a danger sign that was seen stops, whether this family asks for it or not
   const present = [...latest.values()].filter((answer) => answer.present);
-  const stopping = present.filter((answer) => findings[answer.finding].severity === 'blocks');
+  const stopping = present.filter(isNewDanger);
   const overrideOf = (answer: FindingAnswer) =>
     overrides.findLast(({ finding, of }) => finding === answer.finding && of === answer.entry);
   const unanswered = asked.filter((finding) => !latest.has(finding));
@@ -57,7 +84,7 @@ export function judgeScreening(
     const override = overrideOf(answer);
     return override ? [{ answer, override }] : [];
   });
-  const qualifying = present.filter((answer) => findings[answer.finding].severity === 'qualifies');
+  const qualifying = present.filter((answer) => !isNewDanger(answer));
   const status =
     blocking.length > 0
       ? 'blocked'
@@ -67,4 +94,10 @@ export function judgeScreening(
           ? 'qualified'
           : 'clear';
   return { status, unanswered, blocking, overridden, qualifying };
+}
+
+/** A danger sign that is new or worse. One that is known and ordered with qualifies the fitting. */
+function isNewDanger({ finding, known }: FindingAnswer): boolean {
+  const { severity, mayBeKnown } = findingRule(finding);
+  return severity === 'blocks' && !(mayBeKnown && known);
 }

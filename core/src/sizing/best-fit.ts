@@ -30,6 +30,6 @@ export function bestFit<M>(candidates: readonly FitCandidate<M>[]): RankedFit<M>
       if (a.outcome === 'incomplete' || b.outcome === 'incomplete') return 0;
       // over 99 % alike, the margin tells
       const sure = Math.round(b.probability * 100) - Math.round(a.probability * 100);
-      return sure || b.margin - a.margin;
+      return sure || (b.margin ?? Infinity) - (a.margin ?? Infinity) || 0;
     });
 }

@@ -1,3 +1,4 @@
+import type { HeightName } from '../order';
 import type { Millimetres } from '../quantity';
 
 export interface SizeBand {
@@ -24,12 +25,10 @@ export type BetweenRule = (typeof betweenRules)[number];
 export const disagreeRules = ['primary', 'larger', 'made-to-measure'] as const;
 export type DisagreeRule = (typeof disagreeRules)[number];
 
-export const heightNames = ['short', 'tall', 'low', 'high'] as const;
-
-/** One of the heights a size comes in: chosen by a reading of its own, or by the order. */
+/** One of the heights a size comes in: the order says which, a length that is read checks it. */
 export interface HeightChoice {
-  height: (typeof heightNames)[number];
-  /** absent: the order says */
+  height: HeightName;
+  /** the length it suits, from and to; absent: nothing is read for it */
   reading?: string;
   from?: number;
   to?: number;

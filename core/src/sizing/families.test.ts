@@ -153,20 +153,23 @@ describe('heights', () => {
       { height: 'tall', reading: 't9', from: 260, to: 400 },
     ],
   };
-  test('by the reading the model names', () =>
-    expect(matchHeight(heights, { 'l1-to-l5': at(150) })).toMatchObject({ height: 'low', by: 'reading' }));
-  test('missing, or in no height', () => {
-    expect(matchHeight(heights, {})).toMatchObject({ height: undefined, missing: true });
-    expect(matchHeight(heights, { 'l1-to-l5': at(250) })).toMatchObject({
-      height: undefined,
-      missing: false,
-    });
+  const low = { 'l1-to-l5': at(150) };
+  // common practice, no source: low or tall is ordered, a length that is read is compared with it
+  test('the order says which; the length that was read is held against it', () => {
+    expect(matchHeight(heights, low, 'low')).toMatchObject({ ordered: 'low', read: { height: 'low' } });
+    expect(matchHeight(heights, low, 'tall')).toMatchObject({ ordered: 'tall', read: { height: 'low' } });
+    expect(matchHeight(heights, low, undefined)?.ordered).toBeUndefined();
   });
-  test('by the order, or not at all', () => {
-    expect(matchHeight({ ...table, heights: [{ height: 'short' }, { height: 'tall' }] }, {})).toEqual({
-      by: 'order',
-    });
-    expect(matchHeight(table, {})).toBeUndefined();
+  test('a length that suits no height names none, and says of which reading', () => {
+    const read = matchHeight(heights, { 'l1-to-l5': at(250) }, 'low')?.read;
+    expect(read?.reading).toBe('l1-to-l5');
+    expect(read?.height).toBeUndefined();
+  });
+  test('what was not read is missing; a height without a length has nothing to check it', () => {
+    expect(matchHeight(heights, {}, 'low')).toEqual({ ordered: 'low', missing: ['l1-to-l5', 't9'] });
+    const unread = { ...table, heights: [{ height: 'short' as const }, { height: 'tall' as const }] };
+    expect(matchHeight(unread, {}, undefined)).toEqual({ missing: [] });
+    expect(matchHeight(table, {}, 'low')).toBeUndefined();
   });
 });
 

@@ -1,7 +1,6 @@
 export {
   betweenRules,
   disagreeRules,
-  heightNames,
   type Belt,
   type BetweenRule,
   type Chart,

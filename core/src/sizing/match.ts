@@ -16,6 +16,7 @@ export const sizeRules = [
   'outside',
   'extension',
   'supply',
+  'one-size',
 ] as const;
 export type SizeRule = (typeof sizeRules)[number];
 
@@ -30,12 +31,12 @@ export type SizeMatch =
       probabilities: { size: string; probability: number }[];
       /** probability of `size` */
       probability: number;
-      /** of the deciding axis to its nearest other size, in its unit; negative: off the chart */
-      margin: number;
+      /** of the deciding axis to its nearest other size, in its unit; negative: off the chart; absent: one size */
+      margin: number | undefined;
       /** the size across that margin; off the chart: the nearest one */
       neighbour: string | undefined;
-      /** the axis whose margin is smallest against its uncertainty */
-      decides: string;
+      /** the axis whose margin is smallest against its uncertainty; absent: one size */
+      decides: string | undefined;
       /** the neighbour a reading lies close to, or the sizes that the axes point to */
       against: string | undefined;
       /** what every axis points to by itself; undefined: off the chart */
@@ -59,6 +60,7 @@ export type SizeMatch =
  * @param readings by the axis' reading, each in its axis' unit
  */
 export function matchSize(chart: Chart, readings: Readings): SizeMatch {
+  if (chart.axes.length === 0) return theOnlySize(chart);
   const missing = chart.axes.map(({ reading }) => reading).filter((name) => !readings[name]);
   if (missing.length > 0) return { outcome: 'incomplete', missing };
   const axes = axesOf(chart, readings);
@@ -109,6 +111,22 @@ export function matchSize(chart: Chart, readings: Readings): SizeMatch {
     ),
   };
 }
+
+/** A chart of one size: nothing is read for it. */
+const theOnlySize = ({ sizes }: Chart): SizeMatch => ({
+  outcome: 'size',
+  size: sizes[0],
+  rule: 'one-size',
+  probabilities: sizes.map((size) => ({ size, probability: 1 })),
+  probability: 1,
+  margin: undefined,
+  neighbour: undefined,
+  decides: undefined,
+  against: undefined,
+  pointed: [],
+  overruled: undefined,
+  gaps: [],
+});
 
 /** A chart whose bands only say what can be made gives no stock size. */
 const supplied = (chart: Chart, decision: Decision): Decision =>

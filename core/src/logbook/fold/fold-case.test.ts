@@ -267,7 +267,11 @@ test('reviews are gathered by the clinic’s day, over a clock change', () => {
   );
   const visits = folded(log).reviewing.visits;
   expect(visits).toHaveLength(1);
-  expect(visits[0]).toMatchObject({ day: '2026-10-25', pain: 4, extension: 8, flexion: 84 });
+  expect(visits[0]).toMatchObject({
+    day: '2026-10-25',
+    pain: 4,
+    motions: [{ mode: 'passive', extension: 8, flexion: 84 }],
+  });
 });
 
 test('a visit stands as soon as anything is taken, a knee that reaches just zero as well', () => {
@@ -283,7 +287,9 @@ test('a visit stands as soon as anything is taken, a knee that reaches just zero
     },
     { stage: 'review' },
   );
-  expect(folded(log).reviewing.visits).toMatchObject([{ extension: 0, flexion: 95, girths: {} }]);
+  expect(folded(log).reviewing.visits).toMatchObject([
+    { motions: [{ mode: 'passive', extension: 0, flexion: 95 }], girths: {} },
+  ]);
 });
 
 test('a check corrected after the brace was put on anew speaks of the donning before', () => {

@@ -1,9 +1,20 @@
+import type { Side } from '../../anatomy';
+import type { UnsafeCheck } from '../../checking';
 import type { Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
-import { judgeScreening } from '../../screening';
+import { calfPrompt } from '../../measuring';
+import {
+  askedFindings,
+  judgeLimbs,
+  judgeScreening,
+  type Finding,
+  type FindingAnswer,
+  type LimbsState,
+} from '../../screening';
 import type { WearPlan } from '../../wearing';
 import { isOutsideModel } from '../belongs';
 import { current, type AnyRecordedEntry, type RecordedEntry } from '../entry';
+import { foldCalls } from './fold-calls';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
 import { foldSetting } from './fold-setting';
@@ -72,9 +83,14 @@ function foldReadable(
   const motions = record
     .of('motion.tested')
     .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
-  const motion = motions.at(-1);
-  const measuring = foldMeasuring(record, side, programme, model);
+  // what a joint can do is what it can be moved to; what its own muscles reach is less
+  const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
+  const measuring = foldMeasuring(record, side, programme, model, order?.order);
   const setting = foldSetting(record, order?.order, motion?.body, programme, model);
+  const limbs = judgeLimbs(record.of('limbs.noted').map(({ id, body }) => ({ ...body, entry: id })));
+  const screening = foldScreening(record, side, programme, measuring, limbs);
+  const checking = foldChecking(record, setting, programme, model);
+  const reviewing = foldReviewing(record, side, opened, measuring, limited);
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
     person: opened.body.person,
@@ -95,17 +111,19 @@ function foldReadable(
           },
     ),
     conflicts: lines.filter(({ status }) => status === 'conflict'),
-    screening: foldScreening(record, programme),
+    screening,
+    limbs,
     order,
     measuring,
     motion: motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body },
-    sizing: foldSizing(record, side, programme, model, measuring),
+    sizing: foldSizing(record, side, programme, model, measuring, order?.order),
     setting,
     shaping: foldShaping(record, model),
     strapping: foldStrapping(record, programme),
-    checking: foldChecking(record, setting, programme, model),
-    wearing: foldWearing(record, record.last('order.given')),
-    reviewing: foldReviewing(record, side, opened, measuring, motions),
+    checking,
+    wearing: foldWearing(record, record.last('order.given'), checking.unsafe),
+    reviewing,
+    calls: foldCalls(record, screening, checking.unsafe, reviewing),
     visits: foldVisits(record),
   };
   return { ...state, stages: stageStates(state) };
@@ -117,12 +135,33 @@ const lateAfter = 3600_000;
 const isLate = ({ observedAt, receivedAt }: AnyRecordedEntry): boolean =>
   Date.parse(receivedAt) - Date.parse(observedAt) > lateAfter;
 
-function foldScreening(record: LiveRecord, programme: Programme): CaseState['screening'] {
+/**
+ * The look at the limb, with what was found otherwise: a calf measured as much thicker as the sign says, and
+ * movement or sensation that there is less of than before.
+ */
+function foldScreening(
+  record: LiveRecord,
+  side: Side,
+  programme: Programme,
+  measuring: CaseState['measuring'],
+  limbs: LimbsState,
+): CaseState['screening'] {
+  const looks = record.of('screen.looked');
+  const looked = looks.flatMap(({ id, body }) => body.answers.map((answer) => ({ ...answer, entry: id })));
+  const said = (finding: Finding) =>
+    looked.findLast((answer) => answer.finding === finding)?.present === true;
+  const calf = said('calf-swollen') ? undefined : calfPrompt(measuring.states, side);
+  const found: FindingAnswer[] = [
+    ...(calf ? [{ finding: 'calf-swollen' as const, present: true, entry: calf.entry }] : []),
+    ...limbs.lost.map(({ note }) => ({
+      finding: 'new-weakness-or-numbness' as const,
+      present: true,
+      entry: note.entry,
+    })),
+  ];
   return judgeScreening(
-    programme.findings,
-    record
-      .of('screen.looked')
-      .flatMap(({ id, body }) => body.answers.map((answer) => ({ ...answer, entry: id }))),
+    looks.at(-1)?.body.asked === 'of-family' ? programme.findings : askedFindings(programme.findings),
+    [...looked, ...found],
     record.of('screen.overridden').map(({ id, body }) => ({ ...body, entry: id })),
   );
 }
@@ -132,10 +171,14 @@ function foldOrder(record: LiveRecord): CaseState['order'] {
   return given && { entry: given.id, order: given.body as Order };
 }
 
-/** A plan that grows stands until an order that is protective comes after it: that is worn as ordered. */
+/**
+ * A plan that grows stands until an order that is protective comes after it: that is worn as ordered. While a
+ * check says that the limb is not safe in the brace it is held: nothing grows.
+ */
 function foldWearing(
   record: LiveRecord,
   order: RecordedEntry<'order.given'> | undefined,
+  unsafe: readonly UnsafeCheck[],
 ): CaseState['wearing'] {
   const planned = record.last('wear.planned');
   const plan = planned && { entry: planned.id, plan: planned.body as WearPlan };
@@ -144,6 +187,7 @@ function foldWearing(
   return {
     plan: stopped ? undefined : plan,
     stopped: stopped ? plan : undefined,
+    held: !stopped && planned?.body.kind === 'growing' && unsafe.length > 0,
     taught: record.last('wear.taught')?.body.who,
   };
 }

@@ -1,4 +1,4 @@
-import { checkingResult, judgeCheck } from '../../checking';
+import { checkingResult, judgeCheck, unsafeChecks } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import { checksOf, type BraceModel, type Programme } from '../../programmes';
 import { padAdvice } from '../../shaping';
@@ -78,6 +78,7 @@ export function foldChecking(
   return {
     checks,
     result,
+    unsafe: unsafeChecks(checks),
     inputs: [...checks.flatMap(({ entry }) => entry ?? []), ...(fitting ? [fitting.id] : [])],
     signed: record.decided(
       signed && { id: signed.id, body: { ...signed.body, by: signed.by, at: signed.observedAt } },

@@ -1,27 +1,25 @@
 import { group } from 'd3-array';
 import type { Side } from '../../anatomy';
+import type { VisitMotion } from '../../reviewing';
 import { meanAndDeviation } from '../../statistics';
 import type { AnyRecordedEntry, RecordedEntry } from '../entry';
 import type { LiveRecord } from './live-record';
 import type { CaseState, PlannedVisit, ReviewVisit } from './state';
 
-const motionFigures = (motion: { extension: number; flexion: number } | undefined) =>
-  motion ? { extension: -motion.extension || 0, flexion: motion.flexion } : {};
-
 /**
- * What the reviews took, one visit a day, and the figures of the fitting they are compared with.
- * @param motions of the joint that the order limits, on the braced side, in the order they were tested
+ * What the reviews took, one visit a day, and the figures of the fitting they are compared with. A motion is
+ * told by its step (joint and plane) and its mode; the one that the order limits stands without a step,
+ * whichever step took it.
+ * @param limited measuring steps of the motion that the order limits
  */
 export function foldReviewing(
   record: LiveRecord,
   side: Side,
   opened: { observedAt: string },
   measuring: CaseState['measuring'],
-  motions: readonly RecordedEntry<'motion.tested'>[],
+  limited: readonly string[],
 ): CaseState['reviewing'] {
-  const atFitting = motions.find(
-    ({ stage, body }) => stage !== 'review' && (body.step === undefined || body.mode === 'passive'),
-  );
+  const before = record.of('motion.tested').filter(({ stage }) => stage !== 'review');
   const days = group(
     record.all.filter(({ stage }) => stage === 'review'),
     record.dayIn,
@@ -29,7 +27,8 @@ export function foldReviewing(
   return {
     first: {
       day: record.dayIn(opened),
-      ...motionFigures(atFitting?.body),
+      // as the fitting found it: its first test of each
+      motions: visitMotions(before.toReversed(), side, limited),
       girths: Object.fromEntries(
         measuring.states.flatMap(({ step, side: at, assessed }) =>
           at === side && assessed ? [[step.id, assessed.mean]] : [],
@@ -37,18 +36,42 @@ export function foldReviewing(
       ),
     },
     visits: [...days]
-      .map(([day, entries]) => reviewVisit(day, entries, side))
+      .map(([day, entries]) => reviewVisit(day, entries, side, limited))
       .filter(
-        ({ found, extension, girths }) =>
-          found !== undefined || extension !== undefined || Object.keys(girths).length > 0,
+        ({ found, motions, girths }) =>
+          found !== undefined || motions.length > 0 || Object.keys(girths).length > 0,
       )
       .sort((a, b) => a.day.localeCompare(b.day)),
   };
 }
 
-function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Side): ReviewVisit {
+/** The last test of each motion in each mode on the braced side. */
+function visitMotions(
+  tests: readonly RecordedEntry<'motion.tested'>[],
+  side: Side,
+  limited: readonly string[],
+): VisitMotion[] {
+  const last = new Map<string, VisitMotion>();
+  for (const { body } of tests) {
+    if (body.side !== side) continue;
+    const step = body.step === undefined || limited.includes(body.step) ? undefined : body.step;
+    last.set(`${step ?? ''} ${body.mode}`, {
+      ...(step === undefined ? {} : { step }),
+      mode: body.mode,
+      extension: -body.extension || 0,
+      flexion: body.flexion,
+    });
+  }
+  return [...last.values()];
+}
+
+function reviewVisit(
+  day: string,
+  entries: readonly AnyRecordedEntry[],
+  side: Side,
+  limited: readonly string[],
+): ReviewVisit {
   const found = entries.findLast((entry) => entry.kind === 'review.found');
-  const motion = entries.findLast((entry) => entry.kind === 'motion.tested');
   const read = entries
     .filter((entry) => entry.kind === 'measure.read')
     .filter(({ body }) => body.side === side);
@@ -60,7 +83,11 @@ function reviewVisit(day: string, entries: readonly AnyRecordedEntry[], side: Si
   return {
     day,
     girths: Object.fromEntries(girths),
-    ...motionFigures(motion?.body),
+    motions: visitMotions(
+      entries.filter((entry) => entry.kind === 'motion.tested'),
+      side,
+      limited,
+    ),
     ...(pain === undefined ? {} : { pain }),
     ...(hours === undefined ? {} : { hours }),
     ...(found ? { entry: found.id, found: found.body } : {}),

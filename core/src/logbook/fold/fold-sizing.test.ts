@@ -24,9 +24,9 @@ test('what repeats share is shared between two girths, and between an age and a 
   });
   const child = testLogbook(collar, 'midline');
   child.read('age', 'midline', 3.2);
-  child.read('weight', 'midline', 14.5);
+  child.read('weight', 'midline', 14.4, 14.6);
   const { readings, match } = foldCase(child.entries, collar)!.sizing;
-  expect(readings.weight).toMatchObject({ sharedPart: 0, alone: 0.2, repeats: 1 });
+  expect(readings.weight).toMatchObject({ sharedPart: 0, alone: 0.2, repeats: 2 });
   expect(match).toMatchObject({ size: 'P1', rule: 'inside' });
 });
 
@@ -72,7 +72,7 @@ test('stages that the family does not carry are not covered; a motion of its own
   );
   const state = foldCase(log.entries, context)!;
   expect(state.motion?.motion).toMatchObject({ extension: -5, flexion: 60 });
-  expect(state.reviewing.first).toMatchObject({ extension: 5, flexion: 60 });
+  expect(state.reviewing.first.motions).toEqual([{ mode: 'passive', extension: 5, flexion: 60 }]);
   expect(state.stages.set.status).toBe('not-covered');
   expect(state.stages.wear.status).toBe('open');
   const knee = state.measuring.states.find(({ step }) => step.id === 'knee-motion')!;

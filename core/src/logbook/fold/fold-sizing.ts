@@ -9,6 +9,7 @@ import {
   type AssessedReading,
   type MeasuringStep,
 } from '../../measuring';
+import { windowOn, type Order } from '../../order';
 import { chartOf, stepsOf, type BraceModel, type Programme } from '../../programmes';
 import { matchHeight, matchSize, type AxisReading } from '../../sizing';
 import type { LiveRecord } from './live-record';
@@ -20,11 +21,19 @@ export function foldMeasuring(
   side: Side,
   programme: Programme,
   model: BraceModel,
+  order: Order | undefined,
 ): CaseState['measuring'] {
   const steps = stepsOf(programme, model);
+  const postures = new Set(steps.flatMap(({ kind, id }) => (kind === 'posture' ? [id] : [])));
   const readings = [...record.of('measure.read'), ...record.of('measure.marked')]
     .filter(({ stage }) => stage === 'measure')
-    .map(({ id, body }) => ({ ...body, entry: id }));
+    .map(({ id, observedAt, body }) => ({
+      ...body,
+      entry: id,
+      ...(postures.has(body.step) && order
+        ? { ordered: windowOn(order, record.dayIn({ observedAt }))?.window ?? {} }
+        : {}),
+    }));
   const skipped = record.of('measure.skipped').map(({ id, body }) => ({ ...body, entry: id }));
   const precisions = record.of('measure.precision').map(({ id, body }) => ({ ...body, entry: id }));
   const motions = record
@@ -72,6 +81,7 @@ export function foldSizing(
   programme: Programme,
   model: BraceModel,
   measuring: CaseState['measuring'],
+  order: Order | undefined,
 ): CaseState['sizing'] {
   const chart = chartOf(programme, model);
   const axes = measuring.steps.filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
@@ -92,7 +102,7 @@ export function foldSizing(
     readings,
     match,
     inputs: sizeInputs(chart, side, measuring),
-    height: matchHeight(chart, readings),
+    height: matchHeight(chart, readings, order?.height),
     chosen,
   };
 }

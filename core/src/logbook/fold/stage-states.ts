@@ -1,5 +1,5 @@
 import { stages, type Stage } from '../../programmes';
-import type { CaseState, StageState } from './state';
+import type { CaseState, StageState, StageStatus } from './state';
 
 /**
  * How each stage stands. A blocking finding stops every stage behind Screen; what was done before it
@@ -10,6 +10,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
   const done: Record<Stage, boolean> = {
     screen:
       (state.screening.status === 'clear' || state.screening.status === 'qualified') &&
+      (state.programme.limbs === undefined || state.limbs.before !== undefined) &&
       state.order !== undefined,
     measure: state.measuring.done,
     size: state.sizing.chosen !== undefined && sound(state.sizing.chosen),
@@ -21,14 +22,12 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
     shape: state.shaping.pads.length > 0 && state.shaping.pads.every((pad) => pad.done !== undefined),
     strap: state.strapping.now === undefined,
     check:
-      state.checking.signed !== undefined &&
-      state.checking.signed.staleBecause.length === 0 &&
-      !state.checking.signed.wouldDiffer &&
-      state.checking.result === 'pass',
+      (state.programme.limbs === undefined || state.limbs.after !== undefined) &&
+      (state.programme.checks.length === 0 || isSignedPass(state)),
     wear: state.wearing.plan !== undefined && state.wearing.taught !== undefined,
     review: state.reviewing.visits.some(({ found }) => found !== undefined),
   };
-  const covered = coveredStages(state);
+  const withoutWork = stagesWithoutWork(state);
   return Object.fromEntries(
     stages.map((stage): [Stage, StageState] => [
       stage,
@@ -36,26 +35,29 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
         ? stage === 'screen'
           ? { status: 'open' }
           : { status: 'blocked', because: blocker.finding }
-        : { status: !covered[stage] ? 'not-covered' : done[stage] ? 'done' : 'open' },
+        : { status: withoutWork[stage] ?? (done[stage] ? 'done' : 'open') },
     ]),
   ) as Record<Stage, StageState>;
 }
 
-/** What the programme and the model carry: without stops, pads, a sequence or checks there is nothing to work on. */
-const coveredStages = ({
+/**
+ * Stages in which there is nothing to work on: a brace of one size needs no measuring; without stops, pads, a
+ * sequence or checks the stage is not covered.
+ */
+const stagesWithoutWork = ({
   programme,
   model,
-}: Pick<CaseState, 'programme' | 'model'>): Record<Stage, boolean> => ({
-  screen: true,
-  measure: true,
-  size: true,
-  set: programme.stops !== undefined,
-  shape: model.pads.length > 0,
-  strap: programme.sequence.length > 0,
-  check: programme.checks.length > 0,
-  wear: true,
-  review: true,
+  measuring,
+}: Pick<CaseState, 'programme' | 'model' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
+  ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
+  ...(programme.stops === undefined ? { set: 'not-covered' } : {}),
+  ...(model.pads.length === 0 ? { shape: 'not-covered' } : {}),
+  ...(programme.sequence.length === 0 ? { strap: 'not-covered' } : {}),
+  ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
 });
+
+const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>
+  signed !== undefined && sound(signed) && result === 'pass';
 
 const sound = (decision: { staleBecause: string[]; wouldDiffer: boolean }) =>
   decision.staleBecause.length === 0 && !decision.wouldDiffer;

@@ -1,11 +1,11 @@
 import type { Side } from '../../anatomy';
 import type { ClinicDay } from '../../calendar';
-import type { FitCheck, Judged } from '../../checking';
+import type { FitCheck, Judged, UnsafeCheck } from '../../checking';
 import type { MeasuringProgress, MeasuringStep } from '../../measuring';
 import type { Order } from '../../order';
 import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
 import type { ReviewFinding, VisitFigures } from '../../reviewing';
-import type { ScreeningState } from '../../screening';
+import type { LimbsState, Referral, ScreeningState } from '../../screening';
 import type { HingeStops } from '../../setting';
 import type { Bend, Pad, PadAdvice, Scar } from '../../shaping';
 import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
@@ -53,6 +53,19 @@ export type LookAtBrace =
   | { what: 'pair-differs'; entry: string; stops: ('extension' | 'flexion')[] }
   | { what: 'outside-order'; entry: string };
 
+/** Somebody is to be called today about something that was found. */
+export interface UrgentCall {
+  /** the finding, the check, or what a review found */
+  about: string;
+  why: 'finding' | 'limb-safety' | 'outside-order' | 'review';
+  /** the entry it was found in */
+  of: string;
+  day: ClinicDay;
+  whom: Referral;
+  stage: Stage;
+  made?: { entry: string; whom: string; said: string; day: ClinicDay };
+}
+
 export interface CaseState {
   case: string;
   person: string;
@@ -66,6 +79,8 @@ export interface CaseState {
   lines: RecordLine[];
   conflicts: RecordLine[];
   screening: ScreeningState;
+  /** movement and sensation in arms and legs, where the family has them noted before and after */
+  limbs: LimbsState;
   order: { entry: string; order: Order } | undefined;
   measuring: MeasuringProgress & { steps: MeasuringStep[] };
   motion: { entry: string; day: ClinicDay; motion: BodyOf<'motion.tested'> } | undefined;
@@ -105,6 +120,8 @@ export interface CaseState {
       entry?: string;
     }[];
     result: 'open' | 'pass' | 'fail';
+    /** failed checks that may not wait */
+    unsafe: UnsafeCheck[];
     signed: Decided<BodyOf<'check.signed'> & { by: string; at: string }> | undefined;
     inputs: string[];
   };
@@ -112,9 +129,13 @@ export interface CaseState {
     plan: { entry: string; plan: WearPlan } | undefined;
     /** a growing plan that a protective order has stopped since */
     stopped: { entry: string; plan: WearPlan } | undefined;
+    /** a growing plan that is held: by a check the limb is not safe in the brace */
+    held: boolean;
     taught: 'patient' | 'carer' | undefined;
   };
   reviewing: { first: ReviewVisit; visits: ReviewVisit[] };
   visits: PlannedVisit[];
+  /** calls of today, made or not */
+  calls: UrgentCall[];
   stages: Record<Stage, StageState>;
 }

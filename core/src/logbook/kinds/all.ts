@@ -1,10 +1,10 @@
 import type { InferType } from 'yup';
-import { caseOpened, recordWithdrawn, visitPlanned } from './case';
+import { callMade, caseOpened, recordWithdrawn, visitPlanned } from './case';
 import { checkRecorded, checkSigned } from './check';
 import type { EntryKind } from './kind';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
 import { reviewFound } from './review';
-import { orderGiven, screenLooked, screenOverridden } from './screen';
+import { limbsNoted, orderGiven, screenLooked, screenOverridden } from './screen';
 import { stopsChosen, stopsFitted } from './set';
 import { barBent, padPlaced, scarSeen } from './shape';
 import { sizeChosen } from './size';
@@ -15,7 +15,9 @@ const all = [
   caseOpened,
   visitPlanned,
   recordWithdrawn,
+  callMade,
   screenLooked,
+  limbsNoted,
   screenOverridden,
   orderGiven,
   measureRead,

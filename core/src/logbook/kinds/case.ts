@@ -1,4 +1,4 @@
-import { anyId, body, day, oneOf, pin, side, text } from '../fields';
+import { anyId, body, day, entryId, name, oneOf, pin, side, text } from '../fields';
 import { kind } from './kind';
 
 export const caseOpened = kind('case.opened', {
@@ -14,6 +14,20 @@ export const visitPlanned = kind('visit.planned', {
   stages: ['case', 'review', 'wear'],
   permission: 'visits.write',
   body: body({ day: day().required(), purpose: oneOf('fitting', 'review').required(), note: text(400) }),
+});
+
+/** Somebody was called about what was found: whom, and what they said. */
+export const callMade = kind('call.made', {
+  nature: 'fact',
+  stages: ['case', 'screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'],
+  permission: 'checking.write',
+  body: body({
+    /** the entry it was found in, and what of it: a finding, a check, what a review found */
+    of: entryId().required(),
+    about: name().required(),
+    whom: text(120).min(1).required(),
+    said: text(400).min(1).required(),
+  }),
 });
 
 /** Takes an entry out of the record without putting another in its place; it stays, struck through. */

@@ -1,5 +1,5 @@
 import { motionRange } from '../../setting';
-import { instruments, pairsNeeded, substituteWays } from '../../measuring';
+import { instruments, pairsNeeded, stances, substituteWays } from '../../measuring';
 import { body, day, finite, name, oneOf, side, text, whole, yes } from '../fields';
 import { kind } from './kind';
 
@@ -26,7 +26,12 @@ export const measureMarked = kind('measure.marked', {
   nature: 'fact',
   stages: ['measure'],
   permission: 'measuring.write',
-  body: body({ step: name().required(), side: side().required() }),
+  body: body({
+    step: name().required(),
+    side: side().required(),
+    /** how the patient stood, sat or lay, where it was not the named way or none is named */
+    stance: oneOf(...stances),
+  }),
 });
 
 export const measureSkipped = kind('measure.skipped', {

@@ -1,21 +1,62 @@
 import { array } from 'yup';
-import { findings, type Finding } from '../../screening';
+import { heightNames } from '../../order';
+import {
+  degreesOfFunction,
+  findingRule,
+  findings,
+  limbFunctions,
+  limbs,
+  type Finding,
+} from '../../screening';
 import { body, day, entryId, finite, oneOf, side, text, whole, yes } from '../fields';
 import { kind } from './kind';
 
 const finding = () => oneOf(...(Object.keys(findings) as Finding[])).required();
 
-export const screenLooked = kind('screen.looked', {
+const answer = () =>
+  body({
+    finding: finding(),
+    present: yes().required(),
+    note: text(400),
+    /** not new: who says so, and since when it is there */
+    known: body({ by: text(120).min(1).required(), since: day().required() })
+      .default(undefined)
+      .optional(),
+  }).test(
+    'may-be-known',
+    'can be known only where it is found, and where such a sign may be known',
+    ({ finding: of, present, known }) =>
+      known === undefined || (present && findingRule(of).mayBeKnown === true),
+  );
+
+export const screenLooked = {
+  ...kind('screen.looked', {
+    nature: 'fact',
+    stages: ['screen', 'review'],
+    permission: 'screening.write',
+    body: body({
+      answers: array().of(answer()).min(1).max(40).strict().required(),
+      /** of a look of version 1: every danger sign was not asked yet, only the family's own */
+      asked: oneOf('of-family'),
+    }),
+  }),
+  v: 2,
+  upcasters: [(body: object) => ({ ...body, asked: 'of-family' })],
+};
+
+const felt = () => oneOf(...degreesOfFunction).required();
+const byName = <N extends string, S>(names: readonly N[], of: () => S) =>
+  Object.fromEntries(names.map((name) => [name, of()])) as Record<N, S>;
+
+/** Movement and sensation in arms and legs, for trunk and neck. */
+export const limbsNoted = kind('limbs.noted', {
   nature: 'fact',
-  stages: ['screen', 'review'],
+  stages: ['screen', 'check'],
   permission: 'screening.write',
   body: body({
-    answers: array()
-      .of(body({ finding: finding(), present: yes().required(), note: text(400) }))
-      .min(1)
-      .max(40)
-      .strict()
-      .required(),
+    moment: oneOf('before', 'after').required(),
+    limbs: body(byName(limbs, () => body(byName(limbFunctions, felt)))),
+    note: text(400),
   }),
 });
 
@@ -48,6 +89,8 @@ export const orderGiven = kind('order.given', {
       .max(20)
       .strict()
       .required(),
+    /** for a brace that comes in more than one height */
+    height: oneOf(...heightNames),
     protective: yes().required(),
     wearing: text(400).min(1).required(),
     trouble: oneOf('keep-on', 'take-off').required(),

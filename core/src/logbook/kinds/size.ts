@@ -1,4 +1,5 @@
-import { heightNames, sizeRules } from '../../sizing';
+import { heightNames } from '../../order';
+import { sizeRules } from '../../sizing';
 import { body, finite, ids, name, oneOf, text, whole } from '../fields';
 import { kind } from './kind';
 
@@ -13,8 +14,9 @@ export const sizeChosen = kind('size.chosen', {
     /** what the chart gave, when another size was chosen */
     computed: text(20),
     probability: finite().min(0).max(1).required(),
-    margin: finite().required(),
-    decides: name().required(),
+    /** to the next size, and by which reading; absent for a brace of one size */
+    margin: finite(),
+    decides: name(),
     chart: whole().positive().required(),
     /** the height, for a size that comes in more than one, and why this one */
     height: oneOf(...heightNames),

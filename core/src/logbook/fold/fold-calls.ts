@@ -1,0 +1,63 @@
+import type { UnsafeCheck } from '../../checking';
+import { referBecause } from '../../reviewing';
+import { findingRule, type ScreeningState } from '../../screening';
+import type { LiveRecord } from './live-record';
+import type { CaseState, UrgentCall } from './state';
+
+/**
+ * The calls of today that what was found asks for: a finding that blocks, a check by which the limb is not safe or
+ * the joint goes beyond the order, a review whose skin or pain is told to the prescriber. Each stands until what
+ * it is about is over, and is due until somebody has called.
+ */
+export function foldCalls(
+  record: LiveRecord,
+  { blocking }: ScreeningState,
+  unsafe: readonly UnsafeCheck[],
+  { visits }: Pick<CaseState['reviewing'], 'visits'>,
+): UrgentCall[] {
+  const made = record.of('call.made');
+  const dayOf = new Map(record.all.map((entry) => [entry.id, record.dayIn(entry)]));
+  const last = visits.findLast(({ found }) => found !== undefined);
+  const calls: Omit<UrgentCall, 'day' | 'made'>[] = [
+    ...blocking.map(({ finding, entry }) => ({
+      about: finding,
+      why: 'finding' as const,
+      of: entry,
+      whom: findingRule(finding).refer ?? 'prescriber',
+      stage: 'screen' as const,
+    })),
+    ...unsafe.map(({ check, why, entry }) => ({
+      about: check,
+      why,
+      of: entry,
+      whom: 'prescriber' as const,
+      stage: 'check' as const,
+    })),
+    ...(last?.found && last.entry !== undefined ? referBecause(last.found) : []).map((about) => ({
+      about,
+      why: 'review' as const,
+      of: last!.entry!,
+      whom: 'prescriber' as const,
+      stage: 'review' as const,
+    })),
+  ];
+  return calls.map((call) => {
+    const answer = made.findLast(
+      ({ body }) => body.about === call.about && record.heldBy(body.of) === call.of,
+    );
+    return {
+      ...call,
+      day: dayOf.get(call.of)!,
+      ...(answer
+        ? {
+            made: {
+              entry: answer.id,
+              whom: answer.body.whom,
+              said: answer.body.said,
+              day: record.dayIn(answer),
+            },
+          }
+        : {}),
+    };
+  });
+}

@@ -1,5 +1,5 @@
 import { sidesFrom, type Side } from '../anatomy';
-import { isOfPerson } from '../measuring';
+import { isOfPerson, readingBounds, unitOf } from '../measuring';
 import { checksOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
 import { askedFindings } from '../screening';
@@ -37,7 +37,16 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
       return programme.limbs === undefined
         ? isOther('kind', 'is not noted in this family: movement and sensation are for trunk and neck')
         : [];
-    case 'measure.read':
+    case 'measure.read': {
+      const step = stepsOf(programme, model).find(({ id }) => id === entry.body.step);
+      const { least, most } = step ? readingBounds(step) : { least: -Infinity, most: Infinity };
+      return [
+        ...stepFaults(entry.body.step, entry.body.side),
+        ...(entry.body.value < least || entry.body.value > most
+          ? isOther('body.value', `must be from ${least} to ${most} ${unitOf(step!)}`)
+          : []),
+      ];
+    }
     case 'measure.marked':
     case 'measure.skipped':
       return stepFaults(entry.body.step, entry.body.side);

@@ -1,6 +1,30 @@
-import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup';
+import { array, boolean, mixed, number, object, setLocale, string, type ObjectShape } from 'yup';
 import { sides, type Side } from '../anatomy';
 import { clinicDay, readInstant } from '../calendar';
+
+// a fault says where it is beside its message: the message says only what is wrong
+setLocale({
+  mixed: {
+    required: 'is needed',
+    defined: 'is needed',
+    notNull: 'is needed',
+    oneOf: 'must be one of ${values}',
+    notType: 'must be a ${type}',
+  },
+  number: {
+    min: 'must be ${min} or more',
+    max: 'must be ${max} or less',
+    positive: 'must be more than 0',
+    integer: 'must be a whole number',
+  },
+  string: {
+    min: 'must have ${min} characters or more',
+    max: 'must have ${max} characters or fewer',
+    trim: 'must not begin or end with spaces',
+  },
+  array: { min: 'must have ${min} or more', max: 'must have ${max} or fewer' },
+  object: { noUnknown: 'has something that is not known here: ${unknown}' },
+});
 
 /*
  * The fields bodies are made of. Everything is strict: Yup's defaults would cast "12" to 12, keep

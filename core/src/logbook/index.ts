@@ -1,4 +1,5 @@
 export { foreignFaults, isOutsideModel } from './belongs';
+export { boundsOf, type Bounds } from './bounds';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { decideSignature, decideSize, decideStops, stopsFor } from './decide';
 export { judgeDecision, type DecisionJudgement } from './decision';

@@ -166,6 +166,18 @@ export function unitOf(step: Pick<MeasuringStep, 'kind'>): ReadingUnit {
   }
 }
 
+/** What no body and no joint goes beyond, in each unit: a reading outside is refused, not asked about. */
+const bodyBounds: Record<ReadingUnit, { least: number; most: number }> = {
+  mm: { least: 1, most: 3000 },
+  degrees: { least: -180, most: 180 },
+  kg: { least: 0.2, most: 500 },
+  years: { least: 0, most: 130 },
+};
+
+/** From where to where a step's value may go, in its unit. */
+export const readingBounds = (step: Pick<MeasuringStep, 'kind'>): { least: number; most: number } =>
+  bodyBounds[unitOf(step)];
+
 export const instruments = ['tape', 'calliper', 'goniometer', 'inclinometer', 'scale', 'told'] as const;
 /** What a value was read with; `told` is what the patient says, an age or a shoe size. */
 export type Instrument = (typeof instruments)[number];

@@ -1,6 +1,6 @@
 import { may, type Role } from '@estribo/core/access';
 import { addDays, type ClinicDay } from '@estribo/core/calendar';
-import type { Buckle, Ribbon } from '@estribo/core/logbook';
+import { staysDue, type Buckle, type Ribbon } from '@estribo/core/logbook';
 import type { Summary } from '../database/entities';
 
 /** The ribbon of days that lists show: from a week ago, four weeks. */
@@ -43,7 +43,7 @@ export function listedSummary(
 function shownRibbon({ worn, buckles }: Ribbon, today: ClinicDay): Ribbon {
   const from = ribbonFrom(today);
   const until = addDays(from, daysShown);
-  const isDue = ({ visit, day }: Buckle) => visit || day >= today;
+  const isDue = (buckle: Buckle) => staysDue(buckle) || buckle.day >= today;
   const next = buckles.find(isDue);
   return {
     worn: worn.filter((span) => span.from < until && (span.until === undefined || span.until > from)),

@@ -3,7 +3,7 @@ import type { ClinicDay } from '@estribo/core/calendar';
 import { decideSignature, decideSize, decideStops, type BodyOf } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import type { Pin, Programme } from '@estribo/core/programmes';
-import type { Finding } from '@estribo/core/screening';
+import { askedFindings, type Finding } from '@estribo/core/screening';
 import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
 
@@ -35,6 +35,9 @@ export interface Kit {
   teach: () => Promise<void>;
 }
 
+const full = { movement: 'full', sensation: 'full' } as const;
+const wholeLimbs = { 'left-arm': full, 'right-arm': full, 'left-leg': full, 'right-leg': full };
+
 export function fittingKit(
   writer: CaseWriter,
   side: Side,
@@ -53,11 +56,13 @@ export function fittingKit(
       await write('case.opened', 'case', { person, side, programme: programme.pin, model });
     },
     screen: async (present = []) => {
-      const answers = programme.content.findings.map((finding) => ({
+      const answers = askedFindings(programme.content.findings).map((finding) => ({
         finding,
         present: present.includes(finding),
       }));
       await write('screen.looked', 'screen', { answers });
+      if (programme.content.limbs)
+        await write('limbs.noted', 'screen', { moment: 'before', limbs: wholeLimbs });
     },
     order: async (dayZero, order = {}) => {
       await write('order.given', 'screen', {
@@ -92,13 +97,18 @@ export function fittingKit(
         if (done || (step.optional && values[step.id] === undefined)) continue;
         const own = values[step.id];
         const shift = at === side || at === 'midline' ? 0 : -0.012;
-        if (step.kind === 'mark' || step.kind === 'stance')
-          await write('measure.marked', 'measure', { step: step.id, side: at });
+        if (step.kind === 'stance')
+          await write('measure.marked', 'measure', {
+            step: step.id,
+            side: at,
+            ...(step.stance ? {} : { stance: programme.content.region === 'trunk' ? 'standing' : 'seated' }),
+          });
+        else if (step.kind === 'mark') await write('measure.marked', 'measure', { step: step.id, side: at });
         else if (step.kind === 'posture')
           await write('measure.read', 'measure', {
             step: step.id,
             side: at,
-            value: step.target + 1,
+            value: (typeof step.target === 'number' ? step.target : 0) + 1,
             instrument: 'goniometer',
           });
         else if (step.kind === 'motion') continue;
@@ -467,6 +477,7 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen();
       await kit.order(kit.day(-1), {
         diagnosis: 'Low back pain after lifting',
+        height: 'low',
         phases: [{ fromDay: 0, window: {} }],
         protective: false,
         wearing: 'For work, at most half a day',
@@ -525,6 +536,7 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen(['not-weight-bearing']);
       await kit.order(kit.day(-9), {
         diagnosis: 'Fracture of the fifth metatarsal',
+        height: 'short',
         phases: [{ fromDay: 0, window: { extension: -10, flexion: 20 } }],
         protective: true,
         wearing: 'Day and night, off to wash',

@@ -319,12 +319,14 @@ export const otherFamilies: readonly BraceModel[] = [
     between: 'ask',
     disagree: 'primary',
   }),
-  model('dous-mastros', 'Dous Mastros', 'Ferraxes da Ponte', 'neck-two-post', {
-    sizes: ['one'],
-    axes: [axis('girth-chest', ['one'], [700, 1250]), axis('notch-to-chin', ['one'], [80, 190])],
-    between: 'larger',
-    disagree: 'larger',
-  }),
+  model(
+    'dous-mastros',
+    'Dous Mastros',
+    'Ferraxes da Ponte',
+    'neck-two-post',
+    { sizes: ['one'], axes: [], between: 'larger', disagree: 'larger' },
+    { version: 2 },
+  ),
   model('ombreira-vela', 'Ombreira Vela', 'Costureiras do Río', 'shoulder-support', {
     sizes: ['1', '2', '3', '4', '5', '6', '7'],
     axes: [

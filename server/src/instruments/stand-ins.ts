@@ -71,6 +71,9 @@ const share = (text: string): number => createHash('sha256').update(text).digest
 const noise = (): number =>
   Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
+/** The knee where no angle is named: relaxed. */
+const relaxed = 25;
+
 /**
  * What a hidden simulated body measures at a step: the same body for a case whenever it is asked, a little
  * different on either side. Invented.
@@ -79,7 +82,11 @@ const noise = (): number =>
 export function hiddenValue(step: MeasuringStep, caseId: string, side: string, stature: number): number {
   const build = 0.92 + 0.16 * share(caseId);
   const own = 1 + 0.02 * (share(`${caseId} ${step.id} ${side}`) - 0.5);
-  if (step.kind === 'posture') return step.target + 4 * (share(`${caseId} ${side} posture`) - 0.5);
+  if (step.kind === 'posture')
+    return (
+      (typeof step.target === 'number' ? step.target : step.joint === 'ankle' ? 0 : relaxed) +
+      4 * (share(`${caseId} ${side} posture`) - 0.5)
+    );
   if (!isReading(step)) return 0;
   if (step.kind === 'inclination')
     return [24, 12, -4, -12, 12][Math.round(step.at * 4)]! + 6 * (own - 1) * 50;

@@ -158,6 +158,15 @@ export const useStaff = () =>
     staleTime: 300_000,
   });
 
+/** A case with its person, every hash of its record computed again by the server. */
+export const useProvenCase = (caseId: string, enabled = true) =>
+  useQuery({
+    queryKey: ['case', caseId, 'proof'],
+    queryFn: () => call<{ person: Person; proof: { holds: boolean } }>('GET', `/cases/${caseId}`),
+    enabled,
+    staleTime: 600_000,
+  });
+
 interface Page {
   cases: CaseSummary[];
   more: boolean;

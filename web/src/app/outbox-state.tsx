@@ -1,9 +1,11 @@
 import { kinds, type AnyEntry } from '@estribo/core/logbook';
 import { CloudOff, TriangleAlert, UploadCloud } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
-import { outbox, usePosted, usePostedOfOthers, useSending, useZone } from '../api/clinic';
+import { outbox, useProvenCase, usePosted, usePostedOfOthers, useSending, useZone } from '../api/clinic';
+import { sayProblem } from '../api/say-problem';
 import type { Posted } from '../api/machine';
 import type { Sending } from '../api/outbox';
 import { locale, named, t } from '../messages';
@@ -57,13 +59,41 @@ export function OutboxOfOthers() {
   ));
 }
 
-/** What the server would not take: why, and what can be done. */
-export function OutboxUnsent({ caseId }: { caseId?: string }) {
-  const unsent = usePosted(caseId).filter(({ state }) => state === 'unsent');
-  return unsent.map((item) => <Unsent key={item.n} item={item} />);
+/**
+ * What the server would not take of what belongs to no case: why, and what can be done. What belongs to a case is
+ * told on that case; here only that there is something, and of whom.
+ */
+export function OutboxUnsent() {
+  const unsent = usePosted().filter(({ state }) => state === 'unsent');
+  const cases = [...new Set(unsent.flatMap(({ caseId }) => (caseId ? [caseId] : [])))];
+  return (
+    <>
+      {unsent
+        .filter(({ caseId }) => !caseId)
+        .map((item) => (
+          <Unsent key={item.n} item={item} />
+        ))}
+      {cases.map((caseId) => (
+        <UnsentOfCase key={caseId} caseId={caseId} />
+      ))}
+    </>
+  );
 }
 
-function Unsent({ item }: { item: Posted }) {
+function UnsentOfCase({ caseId }: { caseId: string }) {
+  const person = useProvenCase(caseId).data?.person;
+  return (
+    <Notice tone="stop" live>
+      {person
+        ? t('outbox.ofCase', { who: `${person.givenName} ${person.familyName}` })
+        : t('outbox.ofSomeCase')}{' '}
+      <Link to={`/cases/${caseId}`}>{t('outbox.openCase')}</Link>
+    </Notice>
+  );
+}
+
+/** One thing that was not taken: why, and what can be done. */
+export function Unsent({ item, children }: { item: Posted; children?: ReactNode }) {
   const [shown, show] = useState<'text' | 'giveUp'>();
   const zone = useZone();
   const { kind, observedAt } = item.body as Partial<AnyEntry>;
@@ -80,7 +110,7 @@ function Unsent({ item }: { item: Posted }) {
     <Notice tone="stop" live>
       <Stack $gap={8}>
         <b>{t('outbox.unsent', { what: named('kinds', kind ?? 'person'), at })}</b>
-        <span>{item.problem?.detail}</span>
+        {children ?? <span>{item.problem && sayProblem(item.problem)}</span>}
         <Row>
           {item.problem?.status === 409 ? (
             <Button look="stop" onPress={() => void sendOnTop(item)}>
@@ -136,6 +166,7 @@ function UnsentText({ item, onClose }: { item: Posted; onClose: () => void }) {
 function GiveUp({ item, onClose }: { item: Posted; onClose: () => void }) {
   return (
     <ReasonDialog
+      reasonFor={`give-up-${item.n}`}
       title={t('outbox.giveUpTitle')}
       doing={t('outbox.giveUp')}
       onReason={(reason) => void outbox.giveUp(item, reason).then(onClose)}

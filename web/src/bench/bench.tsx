@@ -1,5 +1,5 @@
 import { daysBetween, daysFrom } from '@estribo/core/calendar';
-import { type Buckle } from '@estribo/core/logbook';
+import { staysDue, type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
@@ -7,6 +7,7 @@ import styled from 'styled-components';
 import { outbox, useBench, useUser, useZone, type CaseSummary } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
 import { color, size } from '../app/tokens';
+import { aboutCall } from '../case/calls';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
@@ -141,14 +142,14 @@ interface Row_ {
   late: boolean;
 }
 
-/** A buckle that still counts: a visit not kept, or a step of wearing from today on. */
-const counts = (buckle: Buckle, today: string) => buckle.visit || buckle.day >= today;
+/** A buckle that still counts: a visit not kept, a call not made, or a step of wearing from today on. */
+const counts = (buckle: Buckle, today: string) => staysDue(buckle) || buckle.day >= today;
 
 function sorted(cases: CaseSummary[], today: string): Row_[] {
   return cases
     .map((summary) => {
       const next = summary.ribbon.buckles.find((buckle) => counts(buckle, today));
-      return { summary, next, late: next !== undefined && next.visit && next.day < today };
+      return { summary, next, late: next !== undefined && staysDue(next) && next.day < today };
     })
     .sort((a, b) => (a.next?.day ?? '9').localeCompare(b.next?.day ?? '9'));
 }
@@ -311,9 +312,10 @@ function OneBuckle({
 }) {
   const user = useUser();
   const [asked, ask] = useState(false);
-  const buckle = buckles.find(({ visit }) => visit) ?? buckles[0]!;
+  const buckle =
+    buckles.find(({ kind }) => kind === 'C') ?? buckles.find(({ visit }) => visit) ?? buckles[0]!;
   if (!counts(buckle, today)) return null;
-  const tone = buckle.day === today ? 'today' : buckle.visit && buckle.day < today ? 'late' : 'plain';
+  const tone = buckle.day === today ? 'today' : staysDue(buckle) && buckle.day < today ? 'late' : 'plain';
   const name = `${summary.personName}: ${buckles.map(what).join(', ')}${when(buckle.day, today)}`;
   const letters = [...new Set(buckles.map(({ kind }) => kind))].join('');
   const style = { left };
@@ -372,6 +374,7 @@ function TakeBack({
   const zone = useZone();
   return (
     <ReasonDialog
+      reasonFor={`take-back-${visit}`}
       title={title}
       doing={t('bench.takeBack')}
       onReason={(reason) => {
@@ -389,8 +392,9 @@ function TakeBack({
 }
 
 /** What a buckle stands for, in words. */
-function what({ kind, window, minutes, note }: Buckle): string {
+function what({ kind, window, minutes, note, about }: Buckle): string {
   const said = {
+    C: t('bench.call', { what: about ? aboutCall(about) : '' }),
     F: t('bench.fitting'),
     S: t('bench.stops', { window: window ? printWindow(window) : '' }),
     W: t('bench.wear', { minutes: printMinutes(minutes ?? 0) }),

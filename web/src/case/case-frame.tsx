@@ -10,7 +10,7 @@ import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../app/preferences';
 import { useHotkeys } from '../app/hotkeys';
-import { OutboxState, OutboxUnsent } from '../app/outbox-state';
+import { OutboxState } from '../app/outbox-state';
 import { color, size } from '../app/tokens';
 import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
@@ -24,8 +24,10 @@ import { Tick } from '../parts/tick';
 import { printDay, printWindow } from '../parts/print';
 import { Blocking } from '../screening/blocking';
 import { CaseContext, writeEntry, type CaseWork } from './case-context';
+import { Calls } from './calls';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
+import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from './use-case';
 
 const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
@@ -266,17 +268,20 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
         </RecordPlace>
         <Work aria-label={named('stages', stage)}>
           <Stack $gap={12}>
-            <OutboxUnsent caseId={state.case} />
+            <UnsentHere />
             {holds === false && (
               <Notice tone="stop" live>
                 {t('record.doesNotHold')}
               </Notice>
             )}
+            <Calls />
             {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
             {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
             <Suspense fallback={<Loading away={false} />}>
               {state.stages[stage].status === 'not-covered' ? (
                 <NotCovered stage={stage} />
+              ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
+                <NothingMeasured />
               ) : (
                 <Screen key={stage} />
               )}
@@ -316,12 +321,22 @@ function NotCovered({ stage }: { stage: Stage }) {
   );
 }
 
+/** The measuring of a brace of one size. */
+function NothingMeasured() {
+  return (
+    <Stack $gap={8}>
+      <h1>{t('measuring.nothing')}</h1>
+      <Notice tone="caution">{t('measuring.nothingHow')}</Notice>
+    </Stack>
+  );
+}
+
 /** The one next action of a stage that is done: the stage after it. */
 function OnToNext({ state, stage }: { state: CaseState; stage: Stage }) {
   const navigate = useNavigate();
-  const covered = stages.filter((name) => state.stages[name].status !== 'not-covered');
+  const covered = stages.filter((name) => !['not-covered', 'not-needed'].includes(state.stages[name].status));
   const next = covered.find((name) => stages.indexOf(name) > stages.indexOf(stage));
-  if (!next || !['done', 'not-covered'].includes(state.stages[stage].status)) return null;
+  if (!next || !['done', 'not-covered', 'not-needed'].includes(state.stages[stage].status)) return null;
   return (
     <div>
       <Button

@@ -5,6 +5,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
 import { printDay, printReading, printStops, printWindow } from '../parts/print';
+import { saidOfLimbs } from '../screening/limbs-felt';
 import { unitOfAxis } from '../sizing/print-axis';
 
 export interface Described {
@@ -55,9 +56,21 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         rest:
           present.length === 0
             ? t('screening.nothingFound')
-            : present.map(({ finding }) => named('findings', finding)).join(', '),
+            : present
+                .map(({ finding, known }) =>
+                  known ? `${named('findings', finding)} (${t('entry.known')})` : named('findings', finding),
+                )
+                .join(', '),
       };
     }
+    case 'limbs.noted':
+      return {
+        title: t('entry.limbs'),
+        value: named('moment', entry.body.moment),
+        rest: saidOfLimbs(entry.body.limbs) || t('entry.limbsFull'),
+      };
+    case 'call.made':
+      return { title: t('entry.called'), value: entry.body.whom, rest: entry.body.said };
     case 'screen.overridden':
       return {
         title: t('entry.overridden'),
@@ -85,7 +98,10 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       };
     }
     case 'measure.marked':
-      return { title: named('steps', entry.body.step), rest: sideOf(entry.body.side) };
+      return {
+        title: named('steps', entry.body.step),
+        rest: listed(sideOf(entry.body.side), entry.body.stance && named('steps', entry.body.stance)),
+      };
     case 'measure.skipped':
       return {
         title: named('steps', entry.body.step),
@@ -111,10 +127,13 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         ...(entry.body.size === undefined
           ? {}
           : {
-              rest: t('entry.sizeRest', {
-                percent: Math.round(entry.body.probability * 100),
-                margin: printReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
-              }),
+              rest:
+                entry.body.margin === undefined || entry.body.decides === undefined
+                  ? t('entry.oneSize')
+                  : t('entry.sizeRest', {
+                      percent: Math.round(entry.body.probability * 100),
+                      margin: printReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
+                    }),
             }),
       };
     case 'set.stops-chosen':

@@ -1,21 +1,16 @@
 import type { CaseState, RecordLine } from '@estribo/core/logbook';
 import { isKind, kinds } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
-import { unitOf } from '@estribo/core/measuring';
-import { mayBeThousands, parseLength, plainTyped } from '@estribo/core/quantity';
 import { Clock3, PencilLine } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useStaff } from '../api/clinic';
-import { color, size } from '../app/tokens';
-import { locale, named, t } from '../messages';
+import { color } from '../app/tokens';
+import { locale, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
-import { Dialog } from '../parts/dialog';
-import { Field } from '../parts/field';
-import { Row, Small } from '../parts/layout';
-import { Notice } from '../parts/notice';
-import { unitSign } from '../parts/print';
+import { Small } from '../parts/layout';
 import { useWork } from './case-context';
+import { Correction } from './correction';
 import { describeEntry, describeOtherwise } from './describe-entry';
 
 const Strip = styled.section`
@@ -142,90 +137,5 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
       )}
       {correcting && <Correction line={correcting} state={state} onClose={() => setCorrecting(undefined)} />}
     </Strip>
-  );
-}
-
-/** Another value in the place of a wrong one, or the entry taken out; both with the reason. */
-function Correction({ line, state, onClose }: { line: RecordLine; state: CaseState; onClose: () => void }) {
-  const { entry } = line;
-  const { write, unit } = useWork();
-  const [value, setValue] = useState('');
-  const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
-  const numeric =
-    line.status !== 'unreadable' &&
-    (entry.kind === 'measure.read' || (entry.kind === 'check.recorded' && entry.body.value !== undefined));
-  const step =
-    entry.kind === 'measure.read' && state.measuring.steps.find(({ id }) => id === entry.body.step);
-  const kept = step ? unitOf(step) : 'mm';
-  const isLength = entry.kind === 'measure.read' && kept === 'mm';
-  const said = describeEntry(line, state, unit);
-
-  const send = async (withdraw: boolean) => {
-    if (reason.trim().length < 3) return setProblem({ reason: t('record.reasonNeeded') });
-    const options = { replaces: entry.id, reason: reason.trim() };
-    if (withdraw)
-      await write('record.withdrawn', line.status === 'unreadable' ? 'case' : entry.stage, {}, options);
-    else {
-      const parsed = isLength ? parseLength(value, unit) : undefined;
-      if (mayBeThousands(value)) return setProblem({ value: t('common.thousands') });
-      const number = parsed
-        ? parsed.ok
-          ? parsed.millimetres
-          : NaN
-        : Number(plainTyped(value).replace(',', '.'));
-      if (value.trim() === '' || !Number.isFinite(number))
-        return setProblem({ value: t('common.notANumber') });
-      if (entry.kind === 'measure.read')
-        await write('measure.read', entry.stage, { ...entry.body, value: number }, options);
-      if (entry.kind === 'check.recorded')
-        await write('check.recorded', entry.stage, { ...entry.body, value: number }, options);
-    }
-    onClose();
-  };
-
-  return (
-    <Dialog
-      title={t('record.correctTitle', { what: `${said.title}${said.value ? ` ${said.value}` : ''}` })}
-      onClose={onClose}
-    >
-      <Notice tone="plain">{t('record.oldStays')}</Notice>
-      {numeric && (
-        <Field
-          label={t('record.newValue', {
-            unit: isLength
-              ? unit
-              : entry.kind === 'measure.read'
-                ? unitSign(kept, unit)
-                : named('checkUnit', entry.body.check),
-          })}
-          value={value}
-          onChange={setValue}
-          problem={problem.value}
-          autoFocus
-        />
-      )}
-      <Field
-        label={t('record.reason')}
-        value={reason}
-        onChange={setReason}
-        problem={problem.reason}
-        autoFocus={!numeric}
-      />
-      <Row>
-        {numeric && (
-          <Button look="main" onPress={() => void send(false)}>
-            {t('record.putInPlace')}
-          </Button>
-        )}
-        <Button look={numeric ? 'second' : 'main'} onPress={() => void send(true)}>
-          {t('record.withdraw')}
-        </Button>
-        <Button look="quiet" onPress={onClose}>
-          {t('common.cancel')}
-        </Button>
-      </Row>
-      <p style={{ fontSize: size.small }}>{t('record.after')}</p>
-    </Dialog>
   );
 }

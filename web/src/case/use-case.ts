@@ -8,6 +8,7 @@ import {
   entriesKey,
   usePerson,
   usePosted,
+  useProvenCase,
   useZone,
   type HeldEntries,
   type Person,
@@ -62,12 +63,7 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
   });
 
   // opening a case has the server compute every hash of it again
-  const proof = useQuery({
-    queryKey: ['case', caseId, 'proof'],
-    queryFn: () => call<{ proof: { holds: boolean } }>('GET', `/cases/${caseId}`),
-    enabled: entries.data !== undefined && entries.data.entries.length > 0,
-    staleTime: 600_000,
-  });
+  const proof = useProvenCase(caseId, entries.data !== undefined && entries.data.entries.length > 0);
 
   const { all, waiting } = useMemo(() => {
     const known = entries.data?.entries ?? [];

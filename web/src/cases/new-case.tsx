@@ -16,6 +16,7 @@ import {
   useZone,
   type Person,
 } from '../api/clinic';
+import { useDraft } from '../api/draft';
 import { newEntry } from '../api/new-entry';
 import { queries } from '../api/queries';
 import { color } from '../app/tokens';
@@ -49,18 +50,24 @@ const Chosen = styled.div`
   border-radius: 4px;
 `;
 
+/** A case as it is chosen, before it is opened; null: another person than the one that was asked for. */
+interface NewCaseDraft {
+  picked?: string | null;
+  region?: Region;
+  side?: Side;
+  choice?: string;
+}
+
 export default function NewCase() {
   const user = useUser();
   const zone = useZone();
   const navigate = useNavigate();
   const catalogue = useCatalogue();
   const [query] = useSearchParams();
-  const asked = usePerson(query.get('person') ?? undefined).data;
-  const [picked, setPicked] = useState<Person | null>();
-  const person = picked === undefined ? asked : (picked ?? undefined);
-  const [region, setRegion] = useState<Region>();
-  const [pairSide, setSide] = useState<Side>();
-  const [choice, setChoice] = useState<string>();
+  const asked = query.get('person') ?? undefined;
+  const [draft, setDraft] = useDraft<NewCaseDraft>(`new-case-${asked ?? ''}`, {});
+  const { picked = asked, region, side: pairSide, choice } = draft;
+  const person = usePerson(picked ?? undefined).data;
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   const listed = useModels({ region: region ?? '' }, region !== undefined);
@@ -87,7 +94,7 @@ export default function NewCase() {
   const side = region && regions[region] === 'midline' ? ('midline' as const) : pairSide;
 
   const choose = (value: string) => {
-    setChoice(value);
+    setDraft({ ...draft, choice: value });
     // what the case will hold on to, fetched now: the server may be away when it is opened
     const [programmeHash, hash] = value.split(' ');
     void queries.prefetchQuery(contentQuery('model', hash));
@@ -110,6 +117,7 @@ export default function NewCase() {
         ),
         user,
       );
+      setDraft({});
       await navigate(`/cases/${id}/screen`);
     });
   };
@@ -126,12 +134,12 @@ export default function NewCase() {
                 {person.givenName} {person.familyName}
               </b>
               <Soft>{t('cases.born', { born: printDate(person.born) })}</Soft>
-              <Button look="quiet" autoFocus onPress={() => setPicked(null)}>
+              <Button look="quiet" autoFocus onPress={() => setDraft({ ...draft, picked: null })}>
                 {t('cases.another')}
               </Button>
             </Chosen>
           ) : (
-            <ChoosePerson onChosen={setPicked} />
+            <ChoosePerson onChosen={({ id }) => setDraft({ ...draft, picked: id })} />
           )}
         </Stack>
       </Sheet>
@@ -143,8 +151,11 @@ export default function NewCase() {
               options={regionNames.map((value) => ({ value, label: named('regions', value) }))}
               value={region}
               onChange={(value) => {
-                setRegion(value);
-                setChoice(undefined);
+                setDraft({
+                  region: value,
+                  ...(picked === undefined ? {} : { picked }),
+                  ...(pairSide ? { side: pairSide } : {}),
+                });
               }}
             />
             {region && regions[region] === 'pair' && (
@@ -152,7 +163,7 @@ export default function NewCase() {
                 label={t('cases.side')}
                 options={pairedSides.map((value) => ({ value, label: named('side', value) }))}
                 value={pairSide}
-                onChange={setSide}
+                onChange={(side) => setDraft({ ...draft, side })}
               />
             )}
           </Row>
@@ -191,16 +202,30 @@ export default function NewCase() {
   );
 }
 
+interface NewPersonDraft {
+  adding: boolean;
+  given: string;
+  family: string;
+  born?: string;
+}
+
+const nobody: NewPersonDraft = { adding: false, given: '', family: '' };
+
+const withBorn = ({ adding, given, family }: NewPersonDraft, born: string | undefined): NewPersonDraft => ({
+  adding,
+  given,
+  family,
+  ...(born ? { born } : {}),
+});
+
 function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
   const user = useUser();
   const today = useToday();
   const [find, setFind] = useState('');
   const wanted = useDeferredValue(find.trim());
   const people = usePeople(wanted);
-  const [adding, setAdding] = useState(false);
-  const [given, setGiven] = useState('');
-  const [family, setFamily] = useState('');
-  const [born, setBorn] = useState<string>();
+  const [draft, setDraft] = useDraft<NewPersonDraft>('new-person', nobody);
+  const { adding, given, family, born } = draft;
   const [problem, setProblem] = useState<string>();
   const add = () => {
     if (given.trim() === '' || family.trim() === '' || !born) return setProblem(t('cases.personNeeds'));
@@ -218,6 +243,7 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
       })
       .then(() => {
         queries.setQueryData(['person', id], fresh);
+        setDraft(nobody);
         onChosen(fresh);
       });
   };
@@ -225,9 +251,24 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
     return (
       <Stack>
         <Row $align="flex-end">
-          <Field label={t('cases.given')} value={given} onChange={setGiven} autoFocus maxLength={80} />
-          <Field label={t('cases.family')} value={family} onChange={setFamily} maxLength={80} />
-          <DayField label={t('cases.bornLabel')} value={born} onChange={setBorn} />
+          <Field
+            label={t('cases.given')}
+            value={given}
+            onChange={(text) => setDraft({ ...draft, given: text })}
+            autoFocus
+            maxLength={80}
+          />
+          <Field
+            label={t('cases.family')}
+            value={family}
+            onChange={(text) => setDraft({ ...draft, family: text })}
+            maxLength={80}
+          />
+          <DayField
+            label={t('cases.bornLabel')}
+            value={born}
+            onChange={(day) => setDraft(withBorn(draft, day))}
+          />
         </Row>
         {problem && (
           <Notice tone="stop" live>
@@ -238,7 +279,7 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
           <Button look="main" onPress={add}>
             {t('cases.addPerson')}
           </Button>
-          <Button look="quiet" onPress={() => setAdding(false)}>
+          <Button look="quiet" onPress={() => setDraft(nobody)}>
             {t('common.cancel')}
           </Button>
         </Row>
@@ -267,7 +308,7 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
       {people.data?.people.length === 0 && <Soft role="status">{t('cases.noPerson', { find: wanted })}</Soft>}
       {people.isError && <Loading away />}
       <Row>
-        <Button onPress={() => setAdding(true)}>{t('cases.newPerson')}</Button>
+        <Button onPress={() => setDraft({ ...draft, adding: true })}>{t('cases.newPerson')}</Button>
       </Row>
     </Stack>
   );

@@ -4,6 +4,7 @@ import type { Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useDraft } from '../api/draft';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { contentQuery, useUser } from '../api/clinic';
@@ -67,11 +68,13 @@ function Edit({ programme }: { programme: Programme }) {
   const navigate = useNavigate();
   const [unit] = useUnit();
   const own = programme.base !== undefined;
-  const [title, setTitle] = useState(
-    own ? programmeTitle(programme) : t('catalogue.ownTitle', { family: programmeTitle(programme) }),
-  );
-  const [between, setBetween] = useState<BetweenRule | 'chart'>(programme.between ?? 'chart');
-  const [typed, setTyped] = useState<Record<string, string>>({});
+  const start = {
+    title: own ? programmeTitle(programme) : t('catalogue.ownTitle', { family: programmeTitle(programme) }),
+    between: programme.between ?? ('chart' as BetweenRule | 'chart'),
+    typed: {} as Record<string, string>,
+  };
+  const [draft, setDraft] = useDraft(`family-${programme.id}-${programme.version}`, start);
+  const { title, between, typed } = draft;
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -125,6 +128,7 @@ function Edit({ programme }: { programme: Programme }) {
     try {
       await call('POST', '/catalogue/programmes', content);
       await queries.invalidateQueries({ queryKey: ['catalogue'] });
+      setDraft(start);
       await navigate('/catalogue');
     } catch (error) {
       setProblem(error instanceof RefusedError ? error.problem.detail : t('catalogue.notSaved'));
@@ -143,7 +147,12 @@ function Edit({ programme }: { programme: Programme }) {
       </Stack>
       <Sheet>
         <Stack>
-          <Field label={t('catalogue.title')} value={title} onChange={setTitle} maxLength={80} />
+          <Field
+            label={t('catalogue.title')}
+            value={title}
+            onChange={(text) => setDraft({ ...draft, title: text })}
+            maxLength={80}
+          />
           <Table>
             <thead>
               <tr>
@@ -176,7 +185,9 @@ function Edit({ programme }: { programme: Programme }) {
                             problem={wrong.includes(keyOf(step, field)) ? t('common.notANumber') : undefined}
                             placeholder={field === 'distance' ? t('catalogue.modelsOwn') : ''}
                             value={typed[keyOf(step, field)] ?? shown(step, field)}
-                            onChange={(text) => setTyped({ ...typed, [keyOf(step, field)]: text })}
+                            onChange={(text) =>
+                              setDraft({ ...draft, typed: { ...typed, [keyOf(step, field)]: text } })
+                            }
                           />{' '}
                           {unitSign(unitOf(step), unit)}
                         </label>
@@ -194,7 +205,7 @@ function Edit({ programme }: { programme: Programme }) {
               ...betweenRules.map((value) => ({ value, label: named('between', value) })),
             ]}
             value={between}
-            onChange={setBetween}
+            onChange={(chosen) => setDraft({ ...draft, between: chosen })}
           />
           <Notice tone="caution">{t('catalogue.ownCaution')}</Notice>
           {problem && (

@@ -1,12 +1,14 @@
 import { levelOf } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
-import { decideSignature } from '@estribo/core/logbook';
+import { boundsOf, decideSignature } from '@estribo/core/logbook';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, size } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
@@ -15,6 +17,7 @@ import { printWindow, signed } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
+import { LimbsFeltNote } from '../screening/limbs-felt';
 
 const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
   display: grid;
@@ -59,7 +62,7 @@ export default function CheckStage() {
   const { state, user, today, select, selected, write } = useWork();
   const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
-  const [note, setNote] = useState('');
+  const [note, setNote] = useDraft(`${state.case}-check-note`);
   const [saving, save] = useSaving();
   const mayCheck = mayNow('checking.write');
   const first = checks.findIndex(({ judged }) => judged.state === 'open');
@@ -94,7 +97,9 @@ export default function CheckStage() {
     const body = decideSignature(state);
     if (body)
       void save(() =>
-        write('check.signed', 'check', { ...body, ...(note.trim() ? { note: note.trim() } : {}) }),
+        write('check.signed', 'check', { ...body, ...(note.trim() ? { note: note.trim() } : {}) }).then(() =>
+          setNote(''),
+        ),
       );
   };
   const isSigned = signed !== undefined && signed.staleBecause.length === 0 && !signed.wouldDiffer;
@@ -109,6 +114,8 @@ export default function CheckStage() {
         <Soft>{t('checking.how')}</Soft>
       </Stack>
       {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
+      {state.programme.limbs && <LimbsFeltNote moment="after" />}
+      {checks.length === 0 && <Notice tone="caution">{t('limbs.otherChecks')}</Notice>}
       <Stack $gap={8} as="ul">
         {checks.map(({ check, judged, value, reference, seen, entry }, i) => (
           <Line
@@ -161,7 +168,7 @@ export default function CheckStage() {
           {t(signed.decided.result === 'pass' ? 'checking.signedPass' : 'checking.signedFail')}
         </Notice>
       )}
-      {mayCheck && !isSigned && result !== 'open' && (
+      {mayCheck && checks.length > 0 && !isSigned && result !== 'open' && (
         <>
           <Notice tone={result === 'pass' ? 'good' : 'stop'}>
             {t(result === 'pass' ? 'checking.pass' : 'checking.fail')}
@@ -204,9 +211,12 @@ function Answer({
   seen: boolean | undefined;
   primary: boolean;
 }) {
-  const { unit, write } = useWork();
-  const [typed, type] = useState(value === undefined ? '' : String(value));
-  const [other, setOther] = useState(reference === undefined ? '' : String(reference));
+  const { state, unit, write } = useWork();
+  const [draft, setDraft] = useDraft(`${state.case}-check-${check.id}`, {
+    typed: value === undefined ? '' : String(value),
+    other: reference === undefined ? '' : String(reference),
+  });
+  const { typed, other } = draft;
   const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
   const [, save] = useSaving();
   if (check.kind === 'seen')
@@ -234,7 +244,14 @@ function Answer({
   const sign = check.kind === 'angle-at-stop' ? '°' : 'mm';
   const read = (text: string) => {
     const number = readQuantity(text, 'count', unit);
-    return 'value' in number && Math.abs(number.value) > 400 ? { problem: t('shaping.offLimb') } : number;
+    if ('problem' in number) return number;
+    const problem = boundsProblem(
+      named('checks', check.id),
+      number.value,
+      boundsOf('check.recorded', 'value'),
+      (bound) => `${signed(bound)} ${named('checkUnit', check.id)}`,
+    );
+    return problem ? { problem } : number;
   };
   const take = () => {
     const [first, second] = [read(typed), check.kind === 'proximal-to' ? read(other) : undefined];
@@ -261,7 +278,7 @@ function Answer({
         sign={check.kind === 'proximal-to' ? t('checking.strapAt') : sign}
         value={typed}
         onChange={(text) => {
-          type(text);
+          setDraft({ ...draft, typed: text });
           setProblem({});
         }}
         {...(check.kind === 'proximal-to' ? {} : { onEnter: take })}
@@ -276,7 +293,7 @@ function Answer({
           unit={unit}
           sign={t('checking.calfAt')}
           value={other}
-          onChange={setOther}
+          onChange={(text) => setDraft({ ...draft, other: text })}
           onEnter={take}
           problem={problem.reference}
         />

@@ -1,6 +1,7 @@
 import { roles, type Role } from '@estribo/core/access';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useDraft } from '../api/draft';
 import { v7 } from 'uuid';
 import { call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
@@ -93,10 +94,15 @@ export function Users() {
 }
 
 function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: string) => void }) {
-  const [name, setName] = useState(user?.name ?? '');
-  const [login, setLogin] = useState(user?.login ?? '');
-  const [role, setRole] = useState<Role>(user?.role ?? 'orthotist');
-  const [active, setActive] = useState(user?.active ?? true);
+  // a password is never kept
+  const start = {
+    name: user?.name ?? '',
+    login: user?.login ?? '',
+    role: user?.role ?? ('orthotist' as Role),
+    active: user?.active ?? true,
+  };
+  const [draft, setDraft] = useDraft(`user-${user?.id ?? 'new'}`, start);
+  const { name, login, role, active } = draft;
   const [password, setPassword] = useState('');
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [saving, save] = useSaving();
@@ -111,6 +117,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
       });
       await queries.invalidateQueries({ queryKey: ['users'] });
       void queries.invalidateQueries({ queryKey: ['audit'] });
+      setDraft(start);
       onClose(name);
     } catch (error) {
       setProblems(formProblems(error, t('common.away')));
@@ -125,7 +132,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
       <Field
         label={t('clinicPage.name')}
         value={name}
-        onChange={setName}
+        onChange={(text) => setDraft({ ...draft, name: text })}
         problem={problems.name}
         autoFocus
         maxLength={120}
@@ -133,7 +140,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
       <Field
         label={t('clinicPage.login')}
         value={login}
-        onChange={setLogin}
+        onChange={(text) => setDraft({ ...draft, login: text })}
         problem={problems.login}
         autoComplete="off"
         maxLength={60}
@@ -142,9 +149,9 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
         label={t('clinicPage.role')}
         options={roles.map((value) => ({ value, label: named('roles', value) }))}
         value={role}
-        onChange={setRole}
+        onChange={(chosen) => setDraft({ ...draft, role: chosen })}
       />
-      <Tick isSelected={active} onChange={setActive}>
+      <Tick isSelected={active} onChange={(is) => setDraft({ ...draft, active: is })}>
         {t('clinicPage.active')}
       </Tick>
       <Field

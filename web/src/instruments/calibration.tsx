@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useDraft } from '../api/draft';
 import { call, RefusedError } from '../api/http';
 import { useWork } from '../case/case-context';
 import { t } from '../messages';
@@ -23,8 +24,9 @@ export function Calibration({
   onClose: () => void;
 }) {
   const { today, unit } = useWork();
-  const [day, setDay] = useState<string | undefined>(today);
-  const [offset, setOffset] = useState(String(line.offset));
+  const start: { day?: string; offset: string } = { day: today, offset: String(line.offset) };
+  const [draft, setDraft] = useDraft(`calibration-${line.instrument}`, start);
+  const { day, offset } = draft;
   const [problem, setProblem] = useState<{ day?: string; offset?: string; other?: string }>({});
   const save = async () => {
     const read = readQuantity(offset, 'count', unit);
@@ -35,6 +37,7 @@ export function Calibration({
         calibratedOn: day,
         offset: read.value,
       });
+      setDraft(start);
       onClose();
     } catch (error) {
       setProblem({
@@ -46,11 +49,16 @@ export function Calibration({
     <Dialog title={t('instruments.calibrateTitle', { name: line.name })} onClose={onClose}>
       <p>{t('instruments.calibrateHow')}</p>
       <Row $align="flex-start">
-        <DayField label={t('instruments.calibratedOn')} value={day} onChange={setDay} problem={problem.day} />
+        <DayField
+          label={t('instruments.calibratedOn')}
+          value={day}
+          onChange={(on) => setDraft({ offset, ...(on ? { day: on } : {}) })}
+          problem={problem.day}
+        />
         <Field
           label={t('instruments.offset', { unit: sign })}
           value={offset}
-          onChange={setOffset}
+          onChange={(text) => setDraft({ ...draft, offset: text })}
           problem={problem.offset}
           maxLength={12}
         />

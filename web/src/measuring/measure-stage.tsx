@@ -1,5 +1,6 @@
 import { otherSide, type Side } from '@estribo/core/anatomy';
-import { inSight, nextStep, stepAt, type StepState } from '@estribo/core/measuring';
+import { inSight, nextStep, stepAt, type PostureStep, type StepState } from '@estribo/core/measuring';
+import { windowOn, type MotionWindow } from '@estribo/core/order';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
@@ -38,7 +39,7 @@ function holds(states: readonly StepState[], { step, side, taken }: Picked): Ste
 }
 
 export default function MeasureStage() {
-  const { state, unit, select, selected } = useWork();
+  const { state, unit, today, select, selected } = useWork();
   const mayNow = useMay('measure');
   const { measuring } = state;
   const [picked, pick] = useState<Picked>();
@@ -62,7 +63,8 @@ export default function MeasureStage() {
 
   useHotkeys({ b: turn });
   const finished = next === undefined && !chosen;
-  useFigureLayer(layerFor(now, measuring.states, finished, unit));
+  const ordered = (state.order && windowOn(state.order.order, today)?.window) ?? {};
+  useFigureLayer(layerFor(now, measuring.states, finished, unit, ordered));
 
   const mayMeasure = mayNow('measuring.write');
   const { chart } = state.sizing;
@@ -75,6 +77,7 @@ export default function MeasureStage() {
           <h1>{finished ? t('measuring.allTaken') : titleOf(now.step, unit)}</h1>
           {!finished && (
             <Row $gap={14}>
+              {now.step.modelsOwn && <Soft>{t('measuring.modelsOwn')}</Soft>}
               {now.step.optional && <Soft>{t('measuring.optional')}</Soft>}
               {now.side !== 'midline' && (
                 <Soft>{t('measuring.side', { side: named('side', now.side) })}</Soft>
@@ -82,7 +85,7 @@ export default function MeasureStage() {
             </Row>
           )}
         </Row>
-        <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit)}</Soft>
+        <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit, ordered)}</Soft>
         {!finished && <Small>{t('measuring.why', { why: reasonOf(now.step) })}</Small>}
       </Stack>
       {!mayMeasure && <RoleReads permission="measuring.write" />}
@@ -123,6 +126,7 @@ function layerFor(
   states: readonly StepState[],
   finished: boolean,
   unit: LengthUnit,
+  ordered: MotionWindow,
 ): FigureLayer {
   const side = now.side === 'midline' ? states.find((state) => state.side !== 'midline')?.side : now.side;
   const shown = states.filter((state) => state.side === side || state.side === 'midline');
@@ -144,10 +148,18 @@ function layerFor(
     ...(posture?.step.kind === 'posture' && (posture === now || posture.step.joint === 'knee')
       ? {
           goniometer: {
-            wanted: posture.step.target,
+            ...wantedAngle(posture.step, ordered),
             ...(posture.posture ? { angle: posture.posture.angle } : {}),
           },
         }
       : {}),
   };
+}
+
+/** The angle the goniometer is to show: the step's, or the one that is ordered where it is a single one. */
+function wantedAngle({ target }: PostureStep, { extension, flexion }: MotionWindow): { wanted?: number } {
+  if (typeof target === 'number') return { wanted: target };
+  return target === 'as-ordered' && extension !== undefined && extension === flexion
+    ? { wanted: extension }
+    : {};
 }

@@ -59,15 +59,16 @@ const Cell = styled(Plain)<{ $now: boolean }>`
 /** A step's state in a word or a number. */
 export function shownReading(at: StepState | undefined, unit: LengthUnit): string {
   if (!at) return '';
-  if (at.skipped) return t('measuring.skipped');
+  if (at.skipped && !at.posture) return t('measuring.skipped');
   switch (at.step.kind) {
     case 'mark':
-    case 'stance':
       return at.done ? '✓' : '–';
+    case 'stance':
+      return at.stance && at.stance !== at.step.stance ? named('steps', at.stance) : at.done ? '✓' : '–';
     case 'posture':
       return at.posture ? `${at.posture.angle}°` : '–';
     case 'motion': {
-      const said = at.step.modes.flatMap((mode) => {
+      const said = [...at.step.modes, ...(at.step.mayAlso ?? [])].flatMap((mode) => {
         const motion = at.motions.findLast((one) => one.mode === mode);
         if (!motion) return [];
         const { extension, flexion } = motion.limitReached;
@@ -92,6 +93,12 @@ export function shownReading(at: StepState | undefined, unit: LengthUnit): strin
     }
   }
 }
+
+/** That a reading was not taken in the posture its protocol names. */
+export const saidOfPosture = ({ off }: NonNullable<StepState['outOfPosture']>): string =>
+  off === undefined
+    ? t('measuring.outOfPostureUnread')
+    : t('measuring.outOfPosture', { angle: Math.round(Math.abs(off)) });
 
 /** Everything measured: of a pair both sides beside each other with their difference. */
 export function MeasuredTable({
@@ -130,6 +137,9 @@ export function MeasuredTable({
             <tr key={step.id}>
               <th scope="row">
                 {named('steps', step.id)}
+                {braced?.outOfPosture && (
+                  <span style={{ color: color('madder') }}> · {saidOfPosture(braced.outOfPosture)}</span>
+                )}
                 {braced?.substitute && (
                   <span style={{ color: color('soft') }}> · {named('substituted', braced.substitute)}</span>
                 )}

@@ -9,9 +9,9 @@ import { printReading } from '../parts/print';
 import { useReason } from '../parts/use-reason';
 
 /** One repeat taken out with the reason: the tape slipped, the patient moved. */
-export function Reject({ at: { step, readings }, onClose }: { at: StepState; onClose: () => void }) {
-  const { unit, write } = useWork();
-  const { field, giving } = useReason();
+export function Reject({ at: { step, side, readings }, onClose }: { at: StepState; onClose: () => void }) {
+  const { state, unit, write } = useWork();
+  const { field, giving } = useReason(`${state.case}-reject-${step.id}-${side}`);
   const reject = (entry: string) =>
     giving((reason) => {
       void write('record.withdrawn', 'measure', {}, { replaces: entry, reason }).then(onClose);

@@ -11,7 +11,11 @@ import { useReason } from '../parts/use-reason';
 /** A step that cannot be taken as it should: left out, or taken another way, with the reason. */
 export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: () => void }) {
   const { state, unit, write } = useWork();
-  const { field, giving } = useReason(t('measuring.skipReason'), 200);
+  const { field, giving } = useReason(
+    `${state.case}-skip-${step.id}-${side}`,
+    t('measuring.skipReason'),
+    200,
+  );
   const rest = state.measuring.states.filter(
     (other) => other.side === side && !other.done && other.readings.length === 0,
   );

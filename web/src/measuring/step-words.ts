@@ -3,12 +3,14 @@ import {
   unitOf,
   type MeasuringStep,
   type MotionStep,
+  type PostureStep,
   type ReadingStep,
 } from '@estribo/core/measuring';
+import type { MotionWindow } from '@estribo/core/order';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { en } from '../messages/en';
 import { language, named, t } from '../messages';
-import { printReading } from '../parts/print';
+import { isFree, printReading, printWindow } from '../parts/print';
 
 /** What a step is called while it is asked for. */
 export function titleOf(step: MeasuringStep, unit: LengthUnit): string {
@@ -34,17 +36,29 @@ const ofMotion = (table: 'motionEnds' | 'motionExamples', { joint, plane }: Join
 /** The two ends of a joint's motion in a plane, as they are called at this joint. */
 export const motionEnds = (step: JointMotion): string => ofMotion('motionEnds', step);
 
-/** How a step is taken, with its numbers. */
-export function instruction(step: MeasuringStep, unit: LengthUnit, known?: string): string {
+/** How a joint is put where it is read: at an angle, as ordered, or as it rests. */
+function postureHow({ joint: name, target, tolerance }: PostureStep, ordered: MotionWindow): string {
+  const joint = named('joints', name).toLowerCase();
+  if (target === undefined) return t('measuring.postureNote', { joint });
+  if (target !== 'as-ordered') return t('measuring.postureHow', { joint, angle: target, tolerance });
+  return isFree(ordered)
+    ? t('measuring.postureUnordered', {
+        joint,
+        usual: t(name === 'ankle' ? 'measuring.ankleUsual' : 'measuring.jointUsual'),
+      })
+    : t('measuring.postureOrdered', { joint, window: printWindow(ordered), tolerance });
+}
+
+/**
+ * How a step is taken, with its numbers.
+ * @param ordered the window in force, for a posture that is as ordered
+ */
+export function instruction(step: MeasuringStep, unit: LengthUnit, ordered: MotionWindow = {}): string {
   switch (step.kind) {
     case 'stance':
-      return t(`measuring.stanceHow.${step.stance}`);
+      return step.stance ? t(`measuring.stanceHow.${step.stance}`) : t('measuring.stanceNote');
     case 'posture':
-      return t('measuring.postureHow', {
-        joint: named('joints', step.joint).toLowerCase(),
-        angle: step.target,
-        tolerance: step.tolerance,
-      });
+      return postureHow(step, ordered);
     case 'mark':
       return named('landmarkHow', step.landmark);
     case 'motion': {
@@ -58,19 +72,22 @@ export function instruction(step: MeasuringStep, unit: LengthUnit, known?: strin
       });
     }
     default:
-      return [howToRead(step, known), repeatsOf(step, unit)].join(' ');
+      return [howToRead(step), alongOf(step), repeatsOf(step, unit)].filter(Boolean).join(' ');
   }
 }
 
-function howToRead(step: ReadingStep, known: string | undefined): string {
+/** Along which face of the limb the distance is laid off, where it matters. */
+const alongOf = (step: ReadingStep): string =>
+  step.kind === 'girth' && step.along
+    ? t('measuring.how.along', { face: named('face', step.along).toLowerCase() })
+    : '';
+
+function howToRead(step: ReadingStep): string {
   const places =
     'from' in step && 'to' in step
       ? { from: named('landmarks', step.from), to: named('landmarks', step.to) }
       : { from: '', to: '' };
-  return t(`measuring.how.${step.kind}`, {
-    ...places,
-    known: known === undefined ? '' : t('measuring.how.ageKnown', { age: known }),
-  });
+  return t(`measuring.how.${step.kind}`, places);
 }
 
 const repeatsOf = (step: ReadingStep, unit: LengthUnit): string =>

@@ -7,7 +7,9 @@ import {
   isReading,
   type AssessedReading,
   questionReading,
+  readingBounds,
   shoeScales,
+  stances,
   stepAt,
   unitOf,
   untested,
@@ -16,6 +18,8 @@ import {
   type Question,
   type ReadingStep,
   type ShoeScale,
+  type Stance,
+  type StanceStep,
   type StepState,
 } from '@estribo/core/measuring';
 import type { BodyOf } from '@estribo/core/logbook';
@@ -26,6 +30,7 @@ import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
@@ -36,6 +41,7 @@ import { ReadingField, readQuantity, type Quantity } from '../parts/reading-fiel
 import { useSaving } from '../parts/use-saving';
 import { InstrumentLine } from '../instruments/instrument-line';
 import { useInstrument, type FromInstrument } from '../instruments/use-instrument';
+import { saidOfPosture } from './measured-table';
 import { motionEnds } from './step-words';
 import { AskedReading } from './asked-reading';
 import { RepeatScale } from './repeat-scale';
@@ -54,8 +60,9 @@ export function Take(props: TakeProps) {
   const { step } = props.at;
   switch (step.kind) {
     case 'mark':
-    case 'stance':
       return <Confirm {...props} />;
+    case 'stance':
+      return <Stands {...props} step={step} />;
     case 'motion':
       return <Motion {...props} step={step} />;
     default:
@@ -84,7 +91,7 @@ function OtherWays({ at, onTurn, onLeave }: TakeProps) {
       )}
       {(!mayStayOpen || hasSubstitute) && (
         <Button look="quiet" onPress={() => setOpen('skip')}>
-          {t('measuring.cannot')}
+          {t(at.posture ? 'measuring.postureStays' : 'measuring.cannot')}
         </Button>
       )}
       {seen && (
@@ -98,12 +105,11 @@ function OtherWays({ at, onTurn, onLeave }: TakeProps) {
   );
 }
 
-/** A mark on the skin, or the way the patient stands: done or not. */
+/** A mark on the skin: done or not. */
 function Confirm(props: TakeProps) {
   const { write } = useWork();
   const { step, side, readings } = props.at;
   const [saving, save] = useSaving();
-  const mark = step.kind === 'mark';
   const done = readings.length > 0;
   const take = () => {
     if (saving) return;
@@ -111,15 +117,50 @@ function Confirm(props: TakeProps) {
   };
   return (
     <>
-      {(mark || done) && (
-        <Notice tone={done ? 'good' : 'plain'}>
-          {done ? t(mark ? 'measuring.marked' : 'measuring.stood') : t('measuring.markStays')}
+      <Notice tone={done ? 'good' : 'plain'}>{t(done ? 'measuring.marked' : 'measuring.markStays')}</Notice>
+      <Row>
+        <Button key={step.id} look="main" onPress={take} autoFocus>
+          {t('measuring.isMarked')}
+        </Button>
+        <OtherWays {...props} />
+      </Row>
+    </>
+  );
+}
+
+/** How the patient stands, sits or lies: the named way and what is as right, or whichever it is. */
+function Stands({ step, ...props }: TakeProps & { step: StanceStep }) {
+  const { write } = useWork();
+  const { side, done, stance } = props.at;
+  const [saving, save] = useSaving();
+  const others = step.stance ? (step.others ?? []) : stances;
+  const take = (taken: Stance | undefined) =>
+    void save(() =>
+      write('measure.marked', 'measure', { step: step.id, side, ...(taken ? { stance: taken } : {}) }),
+    );
+  return (
+    <>
+      {done && stance && (
+        <Notice tone="good">
+          {t('measuring.stood')} {named('steps', stance)}
         </Notice>
       )}
       <Row>
-        <Button key={step.id} look="main" onPress={take} autoFocus>
-          {t(mark ? 'measuring.isMarked' : 'measuring.isSo')}
-        </Button>
+        {step.stance && (
+          <Button look="main" isDisabled={saving} onPress={() => take(undefined)} autoFocus>
+            {t('measuring.isSo')}
+          </Button>
+        )}
+        {others.map((other, i) => (
+          <Button
+            key={other}
+            isDisabled={saving}
+            onPress={() => take(other)}
+            autoFocus={i === 0 && !step.stance}
+          >
+            {named('steps', other)}
+          </Button>
+        ))}
         <OtherWays {...props} />
       </Row>
     </>
@@ -189,6 +230,19 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
   const count = readings.length + 1;
   const instrument = useInstrument(instrumentOf(step), { case: state.case, step: step.id, side });
 
+  const what = named(reads ? 'steps' : 'joints', reads ? step.id : step.joint);
+  const sided = {
+    what,
+    joint: what,
+    side: named('side', side),
+    ordinal: named('ordinals', String(Math.min(count, 4))),
+  };
+  const label = !reads
+    ? t('measuring.angleLabel', sided)
+    : step.repeats === 1
+      ? t(side === 'midline' ? 'measuring.readingOnce' : 'measuring.readingOnceSide', sided)
+      : t(side === 'midline' ? 'measuring.readingLabel' : 'measuring.readingLabelSide', sided);
+
   const enter = (value: number, from?: FromInstrument, questioned?: Question['against']) => {
     if (saving) return;
     // emptied at once: what is typed while this one is laid in the outbox belongs to the next
@@ -225,7 +279,12 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
     const onScale = step.kind === 'shoe' && scale !== 'iso';
     const read = readQuantity(typed, onScale ? 'count' : quantityOf[kept], unit);
     if ('problem' in read) return setProblem(read.problem);
-    consider(onScale ? footLength(read.value, scale) : read.value);
+    const value = onScale ? footLength(read.value, scale) : read.value;
+    const outside = boundsProblem(label, value, { ...readingBounds(step), whole: false }, (bound) =>
+      printReading(bound, kept, unit),
+    );
+    if (outside) return setProblem(outside);
+    consider(value);
   };
   const fromInstrument = () => {
     if (saving) return;
@@ -237,18 +296,16 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
   };
 
   const age = step.kind === 'age' && born ? daysBetween(born, today) / 365.25 : undefined;
-  const what = named(reads ? 'steps' : 'joints', reads ? step.id : step.joint);
-  const sided = {
-    what,
-    joint: what,
-    side: named('side', side),
-    ordinal: named('ordinals', String(Math.min(count, 4))),
-  };
-  const label = !reads
-    ? t('measuring.angleLabel', sided)
-    : step.repeats === 1
-      ? t(side === 'midline' ? 'measuring.readingOnce' : 'measuring.readingOnceSide', sided)
-      : t(side === 'midline' ? 'measuring.readingLabel' : 'measuring.readingLabelSide', sided);
+  // the age comes from the day of birth; it is typed only where that is not known here
+  if (age !== undefined && readings.length === 0)
+    return (
+      <Row>
+        <Button look="main" autoFocus isDisabled={saving} onPress={() => enter(Math.round(age * 10) / 10)}>
+          {t('measuring.ageByBirth', { age: printReading(age, 'years', unit) })}
+        </Button>
+        <OtherWays at={at} {...rest} />
+      </Row>
+    );
   return (
     <>
       <Row $gap={28} $align="flex-start">
@@ -286,11 +343,6 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
           )}
         </Stack>
         {reads && step.repeats !== 1 && <RepeatScale step={step} assessed={assessed} unit={unit} />}
-        {age !== undefined && readings.length === 0 && (
-          <Button onPress={() => enter(Math.round(age * 10) / 10)}>
-            {t('measuring.how.ageKnown', { age: printReading(age, 'years', unit) })}
-          </Button>
-        )}
         {!reads && at.posture && !at.posture.within && (
           <Notice tone="caution" live>
             {t('measuring.postureOff', { angle: at.posture.angle, off: Math.abs(at.posture.off) })}
@@ -308,6 +360,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
           )}
       </Row>
       {reads && assessed?.needs === 'settle' && <SettleReading at={at} step={step} assessed={assessed} />}
+      {at.outOfPosture && <Notice tone="caution">{saidOfPosture(at.outOfPosture)}</Notice>}
       {substitute && <Soft>{named('substituted', substitute)}</Soft>}
       {asked && (
         <AskedReading
@@ -341,7 +394,8 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const [reversed, setReversed] = useState(false);
   const [saving, save] = useSaving();
   const now = stepAt(state.measuring.states, step.id, at.side) ?? at;
-  const mode = untested(step, now.motions)[0] ?? step.modes[0]!;
+  const also = untested({ modes: step.mayAlso ?? [] }, now.motions);
+  const mode = untested(step, now.motions)[0] ?? also[0] ?? step.modes[0]!;
   const limited = step.joint === state.programme.joint && step.plane === 'sagittal' && at.side === state.side;
   const window = (limited && state.order && windowOn(state.order.order, today)?.window) || {};
   const take = (knowingly: boolean) => {

@@ -1,16 +1,24 @@
 import { may } from '@estribo/core/access';
 import { addDays } from '@estribo/core/calendar';
-import { decideStops, type CaseState } from '@estribo/core/logbook';
+import { boundsOf, decideStops, type CaseState } from '@estribo/core/logbook';
 import {
   instrumentOf,
   isReading,
   questionReading,
+  readingBounds,
   unitOf,
+  type MotionStep,
   type Question,
   type ReadingStep,
 } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
-import { changesSince, proposeAdjustment, sizeByGirths, type SkinFinding } from '@estribo/core/reviewing';
+import {
+  changesSince,
+  orderedMotion,
+  proposeAdjustment,
+  sizeByGirths,
+  type SkinFinding,
+} from '@estribo/core/reviewing';
 import { formatLength } from '@estribo/core/quantity';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
@@ -19,6 +27,7 @@ import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, type Token } from '../app/tokens';
 import { figureTitle, language, named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
@@ -27,11 +36,12 @@ import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
-import { printDay, printWindow } from '../parts/print';
+import { printDay, printReading, printWindow } from '../parts/print';
 import { useDraft } from '../api/draft';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { AskedReading } from '../measuring/asked-reading';
+import { motionEnds } from '../measuring/step-words';
 import { MotionEntry } from '../setting/motion-entry';
 import { StopsWork } from '../setting/stops-work';
 
@@ -71,7 +81,8 @@ export default function ReviewStage() {
   if (!order || !now) return <NeedsOrder question={t('reviewing.question')} />;
   const changes = visit ? changesSince(before, visit) : [];
   const found = visit?.found;
-  const knee = visit?.flexion !== undefined ? { from: visit.extension, to: visit.flexion } : undefined;
+  const motion = visit && orderedMotion(visit);
+  const joint = motion && { from: motion.extension, to: motion.flexion };
   const adjustment = found
     ? proposeAdjustment(
         order,
@@ -80,7 +91,7 @@ export default function ReviewStage() {
         state.model.hinge,
         state.programme.stops,
         found,
-        knee,
+        joint,
       )
     : undefined;
   const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
@@ -109,9 +120,12 @@ export default function ReviewStage() {
         <Stack $gap={6}>
           <h2>{t('reviewing.changes', { day: printDay(before.day) })}</h2>
           <Row as="ul" $gap={28} style={{ rowGap: 4 }}>
-            {changes.map(({ figure, before: was, now: is, change }) => (
-              <Change key={figure}>
-                <span>{figureTitle(figure)}</span>
+            {changes.map(({ figure, of, before: was, now: is, change }) => (
+              <Change key={`${of?.step} ${of?.mode} ${figure}`}>
+                <span>
+                  {of?.step ? `${named('steps', of.step)}, ` : ''}
+                  {of ? `${endOf(state, of.step, figure)}, ${named('mode', of.mode)}` : figureTitle(figure)}
+                </span>
                 <b>
                   {length(figure, was)} → {length(figure, is)}
                 </b>
@@ -175,15 +189,32 @@ export default function ReviewStage() {
 
 const skins: SkinFinding[] = ['clear', 'fades-within-30-min', 'stays-red', 'broken'];
 
+interface FoundDraft {
+  skin?: SkinFinding;
+  pain?: string;
+  hours: string;
+  note: string;
+}
+
+const hoursProblem = (value: number): { hours?: string } => {
+  const hours = boundsProblem(
+    t('reviewing.hours'),
+    value,
+    boundsOf('review.found', 'hours'),
+    (bound) => `${bound} h`,
+  );
+  return hours ? { hours } : {};
+};
+
+const nothingFound: FoundDraft = { hours: '', note: '' };
+
 /** What a review takes, in the order it is looked at; each part is written as it is taken. */
 function Take({ onDone }: { onDone: () => void }) {
   const { state, today, unit, write } = useWork();
   const window = windowOn(state.order!.order, today)!.window;
   const visit = state.reviewing.visits.find(({ day }) => day === today);
-  const [skin, setSkin] = useState<SkinFinding>();
-  const [pain, setPain] = useState<string>();
-  const [hours, setHours] = useState('');
-  const [note, setNote] = useState('');
+  const [draft, setDraft] = useDraft<FoundDraft>(`${state.case}-review`, nothingFound);
+  const { skin, pain, hours, note } = draft;
   const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
   const [saving, save] = useSaving();
   const take = () => {
@@ -191,11 +222,7 @@ function Take({ onDone }: { onDone: () => void }) {
     const wrong = {
       ...(skin ? {} : { skin: t('reviewing.sayWhich') }),
       ...(pain === undefined ? { pain: t('reviewing.sayWhich') } : {}),
-      ...(worn && 'problem' in worn
-        ? { hours: worn.problem }
-        : worn && (worn.value < 0 || worn.value > 24)
-          ? { hours: t('reviewing.hoursProblem') }
-          : {}),
+      ...(worn && 'problem' in worn ? { hours: worn.problem } : worn ? hoursProblem(worn.value) : {}),
     };
     if (Object.keys(wrong).length > 0) return setProblem(wrong);
     void save(async () => {
@@ -205,13 +232,20 @@ function Take({ onDone }: { onDone: () => void }) {
         ...(worn && 'value' in worn ? { hours: worn.value } : {}),
         ...(note.trim() ? { note: note.trim() } : {}),
       });
+      setDraft(nothingFound);
       onDone();
     });
   };
   return (
     <Stack $gap={14}>
-      {state.programme.joint && visit?.flexion === undefined && (
+      {state.programme.joint && !(visit && orderedMotion(visit)) && (
         <MotionEntry window={window} stage="review" primary />
+      )}
+      {otherMotions(state).map(
+        (step) =>
+          !visit?.motions.some((motion) => motion.step === step.id) && (
+            <MotionEntry key={step.id} window={{}} stage="review" step={step} primary={false} />
+          ),
       )}
       <Row $align="flex-start">
         {followed(state).map(
@@ -223,7 +257,7 @@ function Take({ onDone }: { onDone: () => void }) {
           label={t('reviewing.skin')}
           options={skins.map((value) => ({ value, label: named('skin', value) }))}
           value={skin}
-          onChange={setSkin}
+          onChange={(chosen) => setDraft({ ...draft, skin: chosen })}
         />
         {problem.skin && <b style={{ color: color('madder') }}>{problem.skin}</b>}
       </Stack>
@@ -232,7 +266,7 @@ function Take({ onDone }: { onDone: () => void }) {
           label={t('reviewing.pain')}
           options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), label: String(i) }))}
           value={pain}
-          onChange={setPain}
+          onChange={(chosen) => setDraft({ ...draft, pain: chosen })}
         />
         {problem.pain && <b style={{ color: color('madder') }}>{problem.pain}</b>}
       </Stack>
@@ -244,12 +278,17 @@ function Take({ onDone }: { onDone: () => void }) {
           unit={unit}
           sign="h"
           value={hours}
-          onChange={setHours}
+          onChange={(text) => setDraft({ ...draft, hours: text })}
           onEnter={take}
           problem={problem.hours}
         />
         <div style={{ flex: 1, minWidth: 220 }}>
-          <Field label={t('reviewing.note')} value={note} onChange={setNote} maxLength={800} />
+          <Field
+            label={t('reviewing.note')}
+            value={note}
+            onChange={(text) => setDraft({ ...draft, note: text })}
+            maxLength={800}
+          />
         </div>
       </Row>
       <Row>
@@ -259,6 +298,26 @@ function Take({ onDone }: { onDone: () => void }) {
       </Row>
     </Stack>
   );
+}
+
+/** The motions that were tested at the fitting and are not the one the order limits: the yardstick. */
+const otherMotions = ({ measuring, programme }: CaseState): MotionStep[] =>
+  measuring.steps.filter(
+    (step): step is MotionStep =>
+      step.kind === 'motion' &&
+      !(step.joint === programme.joint && step.plane === 'sagittal') &&
+      measuring.states.some((at) => at.step.id === step.id && at.motions.length > 0),
+  );
+
+/** The end of a motion as it is called at its joint. */
+function endOf(state: CaseState, id: string | undefined, figure: string): string {
+  const step = state.measuring.steps.find(
+    (one): one is MotionStep =>
+      one.kind === 'motion' &&
+      (id === undefined ? one.joint === state.programme.joint && one.plane === 'sagittal' : one.id === id),
+  );
+  const ends = step && motionEnds(step).split(', ');
+  return (figure === 'extension' ? ends?.[0] : ends?.[1]) ?? figureTitle(figure);
 }
 
 /** The readings a review follows: the lengths that the size was chosen by. */
@@ -294,6 +353,13 @@ function FollowedEntry({ step }: { step: ReadingStep }) {
   const take = () => {
     const read = readQuantity(typed, 'length', unit);
     if ('problem' in read) return setProblem(read.problem);
+    const outside = boundsProblem(
+      named('steps', step.id),
+      read.value,
+      { ...readingBounds(step), whole: false },
+      (bound) => printReading(bound, 'mm', unit),
+    );
+    if (outside) return setProblem(outside);
     const { first, visits } = state.reviewing;
     const before = [first, ...visits].findLast(
       ({ day, girths }) => day < today && girths[step.id] !== undefined,
@@ -353,10 +419,17 @@ function FollowedEntry({ step }: { step: ReadingStep }) {
 /** Motion over the visits, inside the ordered window. */
 function Course() {
   const { state } = useWork();
-  const visits = [state.reviewing.first, ...state.reviewing.visits].filter(
-    ({ flexion }) => flexion !== undefined,
+  const visits = [state.reviewing.first, ...state.reviewing.visits].flatMap((visit) => {
+    const motion = orderedMotion(visit);
+    return motion ? [{ day: visit.day, ...motion }] : [];
+  });
+  // one mode is one line: an active test among passive ones would look like a loss
+  const { mode } = visits.at(-1) ?? {};
+  const key = JSON.stringify(
+    visits
+      .filter((visit) => visit.mode === mode)
+      .map(({ day, extension, flexion }) => ({ day, extension, flexion })),
   );
-  const key = JSON.stringify(visits.map(({ day, extension, flexion }) => ({ day, extension, flexion })));
   const option = useCallback(
     (palette: Record<Token, string>) => {
       const shown = JSON.parse(key) as { day: string; extension: number; flexion: number }[];
@@ -395,7 +468,7 @@ function Course() {
     },
     [key],
   );
-  if (visits.length < 2) return null;
+  if (visits.filter((visit) => visit.mode === mode).length < 2) return null;
   return (
     <Suspense fallback={<Loading away={false} />}>
       <Chart option={option} height={180} label={t('reviewing.course')} />
@@ -406,7 +479,9 @@ function Course() {
 function NextVisit() {
   const { state, today, write } = useWork();
   const planned = state.visits.find(({ kept, purpose, day }) => !kept && purpose === 'review' && day > today);
-  const [day, setDay] = useState<string | undefined>(addDays(today, 14));
+  // what is told at once is looked at again soon; the call comes first
+  const isUrgent = state.calls.length > 0;
+  const [day, setDay] = useState<string | undefined>(addDays(today, isUrgent ? 1 : 14));
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   if (planned)
@@ -417,6 +492,7 @@ function NextVisit() {
   };
   return (
     <Row $align="flex-end">
+      {isUrgent && <Notice tone="caution">{t('reviewing.callFirst')}</Notice>}
       <DayField label={t('reviewing.next')} value={day} onChange={setDay} problem={problem} />
       <Button look="main" onPress={plan} isDisabled={saving}>
         {t('reviewing.plan')}

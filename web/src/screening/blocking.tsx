@@ -1,6 +1,7 @@
 import { may } from '@estribo/core/access';
-import { findings, type Finding, type FindingRule } from '@estribo/core/screening';
+import { findingRule, type Finding } from '@estribo/core/screening';
 import { useState } from 'react';
+import { CallMade } from '../case/calls';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -9,13 +10,12 @@ import { Notice } from '../parts/notice';
 import { useReason } from '../parts/use-reason';
 import { useSaving } from '../parts/use-saving';
 
-const referralOf = (finding: Finding) => (findings[finding] as FindingRule).refer ?? 'prescriber';
-
 /** A finding that stops the fitting: what it is, whom to call, and going on in spite of it with a reason. */
 export function Blocking({ finding, of, note }: { finding: Finding; of: string; note?: string | undefined }) {
-  const { user, write } = useWork();
+  const { state, user, write } = useWork();
+  const call = state.calls.find((one) => one.about === finding && one.of === of);
   const [asking, setAsking] = useState(false);
-  const { field, giving } = useReason(t('screening.overrideReason'));
+  const { field, giving } = useReason(`${state.case}-override-${finding}`, t('screening.overrideReason'));
   const [saving, save] = useSaving();
   const mayOverride = may(user.role, 'screening.override');
   const override = () =>
@@ -25,7 +25,8 @@ export function Blocking({ finding, of, note }: { finding: Finding; of: string; 
       <Stack $gap={10}>
         <h2>{named('findings', finding)}</h2>
         {note && <i>{note}</i>}
-        <span>{named('referral', referralOf(finding))}</span>
+        <span>{named('referral', findingRule(finding).refer ?? 'prescriber')}</span>
+        {call && <CallMade call={call} />}
         {!asking ? (
           <Row>
             {mayOverride ? (

@@ -1,16 +1,21 @@
-import { orderProblems, troubleAdvice, type Order } from '@estribo/core/order';
+import { boundsOf } from '@estribo/core/logbook';
+import { orderProblems, troubleAdvice, type HeightName, type Order } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { Form } from 'react-aria-components';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button, IconButton } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { signed } from '../parts/print';
 import { useSaving } from '../parts/use-saving';
 
 interface Values {
@@ -18,6 +23,7 @@ interface Values {
   prescriber: string;
   dayZero: string | undefined;
   phases: { fromDay: string; extension: string; flexion: string }[];
+  height: HeightName | 'unsaid';
   protective: 'yes' | 'no' | undefined;
   wearing: string;
   trouble: Order['trouble'] | undefined;
@@ -47,6 +53,7 @@ const empty: Values = {
   prescriber: '',
   dayZero: undefined,
   phases: [{ fromDay: '0', extension: '', flexion: '' }],
+  height: 'unsaid',
   protective: undefined,
   wearing: '',
   trouble: undefined,
@@ -59,20 +66,37 @@ const filled = (order: Order): Values => ({
     extension: window.extension === undefined ? '' : String(window.extension),
     flexion: window.flexion === undefined ? '' : String(window.flexion),
   })),
+  height: order.height ?? 'unsaid',
   protective: order.protective ? 'yes' : 'no',
 });
 
 const number = (text: string) => Number(text.trim().replace(',', '.').replace('−', '-').replace(/°$/, ''));
-const optional = (text: string, most = 180) =>
-  text.trim() === '' || (number(text) >= -30 && number(text) <= most) ? true : t('order.angleProblem');
+const numberProblem = (what: string, text: string, path: string, unit: string): string | true => {
+  const value = number(text);
+  if (text.trim() === '' || !Number.isFinite(value)) return t('bounds.number', { what });
+  return (
+    boundsProblem(what, value, boundsOf('order.given', path), (bound) => `${signed(bound)}${unit}`) ?? true
+  );
+};
 
 /** The prescriber's order, as it was given. */
 export function OrderForm({ before, onDone }: { before: Order | undefined; onDone: () => void }) {
   const { state, write } = useWork();
   const [saving, save] = useSaving();
-  const { control, handleSubmit, setValue, setError, formState } = useForm<Values>({
-    defaultValues: before ? filled(before) : empty,
+  const start = before ? filled(before) : empty;
+  const [draft, setDraft] = useDraft<Values>(`${state.case}-order`, start);
+  const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<Values>({
+    defaultValues: draft,
   });
+  const keep = useRef(setDraft);
+  useEffect(() => {
+    keep.current = setDraft;
+  });
+  useEffect(
+    () => subscribe({ formState: { values: true }, callback: ({ values }) => keep.current(values) }),
+    [subscribe],
+  );
+  const heights = [...new Set(state.model.chart.heights?.map(({ height }) => height))];
   const { fields, append, remove } = useFieldArray({ control, name: 'phases' });
   const [trouble, isProtective] = useWatch({ control, name: ['trouble', 'protective'] });
 
@@ -89,6 +113,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
           ...(flexion.trim() === '' ? {} : { flexion: number(flexion) }),
         },
       })),
+      ...(values.height === 'unsaid' ? {} : { height: values.height }),
       protective: values.protective === 'yes',
       wearing: values.wearing.trim(),
       trouble: values.trouble!,
@@ -103,6 +128,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
     if (wrong.length === 0)
       return save(async () => {
         await write('order.given', 'screen', order);
+        setDraft(start);
         onDone();
       });
   });
@@ -160,7 +186,9 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
               <Controller
                 control={control}
                 name={`phases.${i}.fromDay`}
-                rules={{ validate: (value) => /^\d{1,4}$/.test(value.trim()) || t('order.dayProblem') }}
+                rules={{
+                  validate: (value) => numberProblem(t('order.fromDay'), value, 'phases.fromDay', ''),
+                }}
                 render={({ field: { ref: _ref, ...field }, fieldState }) => (
                   <Field
                     {...field}
@@ -176,11 +204,17 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
                   key={limit}
                   control={control}
                   name={`phases.${i}.${limit}`}
-                  rules={{ validate: (value) => optional(value) }}
+                  rules={{
+                    validate: (value) =>
+                      value.trim() === '' ||
+                      numberProblem(t(`order.${limit}`), value, `phases.window.${limit}`, '°'),
+                  }}
                   render={({ field: { ref: _ref, ...field }, fieldState }) => (
                     <Field
                       {...field}
-                      label={t(`order.${limit}`)}
+                      label={t(
+                        state.programme.joint === 'ankle' ? `order.${limit}OfAnkle` : `order.${limit}`,
+                      )}
                       problem={fieldState.error?.message}
                       placeholder={t('order.notLimited')}
                       inputMode="text"
@@ -203,6 +237,23 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
             </Button>
           </Row>
         </Stack>
+      )}
+      {heights.length > 0 && (
+        <Controller
+          control={control}
+          name="height"
+          render={({ field }) => (
+            <Choice
+              label={t('order.height')}
+              options={[
+                ...heights.map((value) => ({ value, label: named('heights', value) })),
+                { value: 'unsaid', label: t('order.heightUnsaid') },
+              ]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
       )}
       <Row $align="flex-start" $gap={24}>
         <Controller
@@ -258,7 +309,13 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
           {t('order.take')}
         </Button>
         {before && (
-          <Button look="quiet" onPress={onDone}>
+          <Button
+            look="quiet"
+            onPress={() => {
+              setDraft(start);
+              onDone();
+            }}
+          >
             {t('common.cancel')}
           </Button>
         )}

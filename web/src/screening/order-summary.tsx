@@ -46,6 +46,8 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
             ))}
           </dd>
         )}
+        {order.height && <dt>{t('order.height')}</dt>}
+        {order.height && <dd>{named('heights', order.height)}</dd>}
         <dt>{t('order.protective')}</dt>
         <dd>{order.protective ? t('order.protectiveYes') : t('order.protectiveNo')}</dd>
         <dt>{t('order.wearing')}</dt>

@@ -1,18 +1,23 @@
-import { findings, type Finding } from '@estribo/core/screening';
+import { askedFindings, findingRule, type Finding, type KnownFinding } from '@estribo/core/screening';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useFigureLayer, useWork } from '../case/case-context';
 import { bareLimb } from '../figure/layer';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
+import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { printDay } from '../parts/print';
+import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { Blocking } from './blocking';
+import { LimbsFeltNote } from './limbs-felt';
 import { OrderForm } from './order-form';
 import { OrderSummary } from './order-summary';
 
@@ -75,6 +80,7 @@ export default function ScreenStage() {
       )}
       {looked && !looking && (
         <>
+          {state.programme.limbs && <LimbsFeltNote moment="before" />}
           <Rule />
           <OrderPart />
         </>
@@ -83,37 +89,62 @@ export default function ScreenStage() {
   );
 }
 
+/** The look as it is ticked, before it is taken. */
+interface Looking {
+  present: Finding[];
+  notes: Partial<Record<Finding, string>>;
+  /** what is said not to be new, as far as it is said */
+  known: Partial<Record<Finding, Partial<KnownFinding>>>;
+}
+
+const nothingFound: Looking = { present: [], notes: {}, known: {} };
+
+/** Who knows of a finding and since when, once both are said. */
+const saidKnown = ({ by, since }: Partial<KnownFinding> = {}): KnownFinding | undefined =>
+  by?.trim() && since ? { by: by.trim(), since } : undefined;
+
 /** The look at the bare limb: what is found is touched, the rest is answered no in the same go. */
 function Look({ onTaken }: { onTaken: () => void }) {
-  const { state, user, write } = useWork();
-  const [present, setPresent] = useState<ReadonlySet<Finding>>(new Set());
-  const [notes, setNotes] = useState<Partial<Record<Finding, string>>>({});
+  const { state, user, today, write } = useWork();
+  const [looking, setLooking] = useDraft(`${state.case}-look`, nothingFound);
+  const [halfKnown, setHalfKnown] = useState<Finding>();
   const [saving, save] = useSaving();
-  const asked = state.programme.findings;
+  const { notes, known } = looking;
+  const present = new Set(looking.present);
+  const asked = askedFindings(state.programme.findings);
   const [blocking, qualifying] = [
-    asked.filter((finding) => findings[finding].severity === 'blocks'),
-    asked.filter((finding) => findings[finding].severity === 'qualifies'),
+    asked.filter((finding) => findingRule(finding).severity === 'blocks'),
+    asked.filter((finding) => findingRule(finding).severity === 'qualifies'),
   ];
-  const toggle = (finding: Finding, on: boolean) => {
-    const next = new Set(present);
-    if (on) next.add(finding);
-    else next.delete(finding);
-    setPresent(next);
+  const toggle = (finding: Finding, on: boolean) =>
+    setLooking({
+      ...looking,
+      present: on ? [...looking.present, finding] : looking.present.filter((one) => one !== finding),
+    });
+  const setKnown = (finding: Finding, said: Partial<KnownFinding> | undefined) => {
+    setHalfKnown(undefined);
+    setLooking({ ...looking, known: { ...known, [finding]: said } });
   };
-  const take = () =>
-    save(async () => {
+  const take = () => {
+    const half = looking.present.find((finding) => known[finding] && !saidKnown(known[finding]));
+    if (half) return setHalfKnown(half);
+    return save(async () => {
       await write('screen.looked', 'screen', {
         answers: asked.map((finding) => {
           const note = notes[finding]?.trim();
+          const isKnown = saidKnown(known[finding]);
           return {
             finding,
             present: present.has(finding),
             ...(present.has(finding) && note ? { note } : {}),
+            ...(present.has(finding) && isKnown ? { known: isKnown } : {}),
           };
         }),
       });
+      setLooking(nothingFound);
       onTaken();
     });
+  };
   const list = (group: Finding[], blocks: boolean) => (
     <Grid>
       {group.map((finding) => (
@@ -136,13 +167,43 @@ function Look({ onTaken }: { onTaken: () => void }) {
       <h2>{t('screening.qualifies')}</h2>
       {list(qualifying, false)}
       {[...present].map((finding) => (
-        <Field
-          key={finding}
-          label={t('screening.note', { finding: named('findings', finding) })}
-          value={notes[finding] ?? ''}
-          onChange={(note) => setNotes({ ...notes, [finding]: note })}
-          maxLength={400}
-        />
+        <Stack key={finding} $gap={8}>
+          <Field
+            label={t('screening.note', { finding: named('findings', finding) })}
+            value={notes[finding] ?? ''}
+            onChange={(note) => setLooking({ ...looking, notes: { ...notes, [finding]: note } })}
+            maxLength={400}
+          />
+          {findingRule(finding).mayBeKnown && (
+            <>
+              <Tick
+                isSelected={known[finding] !== undefined}
+                onChange={(is) => setKnown(finding, is ? { since: today } : undefined)}
+              >
+                {t('screening.known')}
+              </Tick>
+              {known[finding] && (
+                <Row $align="flex-start">
+                  <Field
+                    label={t('screening.knownBy')}
+                    value={known[finding].by ?? ''}
+                    onChange={(by) => setKnown(finding, { ...known[finding], by })}
+                    problem={halfKnown === finding ? t('screening.knownNeeds') : undefined}
+                    maxLength={120}
+                  />
+                  <DayField
+                    label={t('screening.knownSince')}
+                    value={known[finding].since}
+                    onChange={(since) =>
+                      setKnown(finding, { ...known[finding], ...(since ? { since } : {}) })
+                    }
+                    problem={undefined}
+                  />
+                </Row>
+              )}
+            </>
+          )}
+        </Stack>
       ))}
       <Row>
         <Button
@@ -179,9 +240,11 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
       {qualifying.length > 0 && (
         <Notice tone="caution">
           <Stack $gap={6}>
-            {qualifying.map(({ finding, note }) => (
+            {qualifying.map(({ finding, note, known }) => (
               <span key={finding}>
-                <b>{named('findings', finding)}.</b> {named('findingAdvice', finding)} {note && <i>{note}</i>}
+                <b>{named('findings', finding)}.</b>{' '}
+                {known && t('screening.isKnown', { by: known.by, day: printDay(known.since) })}{' '}
+                {named('findingAdvice', finding)} {note && <i>{note}</i>}
               </span>
             ))}
           </Stack>
@@ -194,7 +257,7 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
 
 function OrderPart() {
   const { state, user } = useWork();
-  const [changing, setChanging] = useState(false);
+  const [changing, setChanging] = useDraft(`${state.case}-order-changing`, false);
   const mayOrder = may(user.role, 'order.write');
   if (state.order && !changing)
     return (

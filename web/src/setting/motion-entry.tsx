@@ -1,10 +1,13 @@
 import type { MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
 import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/setting';
+import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
+import { motionEnds } from '../measuring/step-words';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { isFree, printWindow } from '../parts/print';
@@ -16,16 +19,20 @@ import { useSaving } from '../parts/use-saving';
 export function MotionEntry({
   window,
   stage,
+  step,
   primary,
   onTaken,
 }: {
   window: MotionWindow;
   stage: 'set' | 'review';
+  /** another motion than the one the order limits */
+  step?: MotionStep;
   primary: boolean;
   onTaken?: () => void;
 }) {
   const { state, unit, write } = useWork();
-  const [typed, type] = useDraft(`${state.case}-motion-${stage}`);
+  const [typed, type] = useDraft(`${state.case}-motion-${stage}-${step?.id ?? ''}`);
+  const [mode, setMode] = useState<'active' | 'passive'>(step?.modes[0] ?? 'passive');
   const [problem, setProblem] = useState<string>();
   const [beyond, setBeyond] = useState(false);
   const [reversed, setReversed] = useState(false);
@@ -34,13 +41,15 @@ export function MotionEntry({
   const take = (knowingly: boolean) => {
     const reached = parseNeutralZero(typed);
     if (!reached) return setProblem(t('setting.neutralZeroHow'));
-    if (looksReversed(reached) && !reversed) return setReversed(true);
+    if ((step?.plane ?? 'sagittal') === 'sagittal' && looksReversed(reached) && !reversed)
+      return setReversed(true);
     const tested = motionInWindow(reached, window);
     if (tested.beyond && !knowingly) return setBeyond(true);
     void save(async () => {
       await write('motion.tested', stage, {
+        ...(step ? { step: step.id } : {}),
         side: state.side,
-        mode: 'passive',
+        mode,
         ...reached,
         limitReached: tested.test.limitReached,
       });
@@ -57,7 +66,11 @@ export function MotionEntry({
         <ReadingField
           small
           primary={primary}
-          label={t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'knee') })}
+          label={
+            step
+              ? t('measuring.motionLabel', { what: named('steps', step.id), mode: named('mode', mode) })
+              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'knee') })
+          }
           kind="text"
           unit={unit}
           sign=""
@@ -71,15 +84,23 @@ export function MotionEntry({
           onEnter={() => take(false)}
           problem={problem}
         />
+        <Choice
+          label={t('measuring.mode')}
+          options={(['passive', 'active'] as const).map((value) => ({ value, label: named('mode', value) }))}
+          value={mode}
+          onChange={setMode}
+        />
         <Button onPress={() => take(false)} isDisabled={saving}>
           {t('measuring.take')}
         </Button>
         <p style={{ flex: 1, minWidth: 200 }}>
-          {t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
-            window: printWindow(window),
-            example: printNeutralZero(exampleMotion(window)),
-            joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
-          })}
+          {step
+            ? motionEnds(step)
+            : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
+                window: printWindow(window),
+                example: printNeutralZero(exampleMotion(window)),
+                joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+              })}
         </p>
       </Row>
       {reversed && !beyond && (

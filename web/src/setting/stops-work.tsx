@@ -2,6 +2,7 @@ import type { BodyOf } from '@estribo/core/logbook';
 import type { HingeStops } from '@estribo/core/setting';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
 import { color, size } from '../app/tokens';
 import { t } from '../messages';
@@ -47,9 +48,9 @@ export function StopsWork({
   phase: number;
 }) {
   const { state, write } = useWork();
-  const [acknowledged, acknowledge] = useState(false);
+  const [acknowledged, acknowledge] = useDraft(`${state.case}-stops-acknowledged-${phase}`, false);
   const [needs, setNeeds] = useState(false);
-  const [differs, setDiffers] = useState(false);
+  const [differs, setDiffers] = useDraft(`${state.case}-stops-differ`, false);
   const [saving, save] = useSaving();
   const { chosen, fitted } = state.setting;
   const offered = body(acknowledged);
@@ -183,7 +184,7 @@ function FoundStops({
   onCancel: () => void;
 }) {
   const { state } = useWork();
-  const [found, setFound] = useState({ medial: start, lateral: start });
+  const [found, setFound] = useDraft(`${state.case}-found-stops`, { medial: start, lateral: start });
   const { hinge } = state.model;
   if (!hinge) return null;
   return (
@@ -217,7 +218,14 @@ function FoundStops({
           </Row>
         ))}
         <Row>
-          <Button look="main" isDisabled={saving} onPress={() => onTake(found.medial, found.lateral)}>
+          <Button
+            look="main"
+            isDisabled={saving}
+            onPress={() => {
+              setFound({ medial: start, lateral: start });
+              onTake(found.medial, found.lateral);
+            }}
+          >
             {t('setting.takeFound')}
           </Button>
           <Button look="quiet" onPress={onCancel}>

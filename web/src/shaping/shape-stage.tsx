@@ -1,15 +1,19 @@
 import { levelOf } from '@estribo/core/anatomy';
+import { boundsOf } from '@estribo/core/logbook';
 import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { printReading } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useReason } from '../parts/use-reason';
 import { useSaving } from '../parts/use-saving';
@@ -131,29 +135,39 @@ export default function ShapeStage() {
   );
 }
 
+interface NewScar {
+  asking: boolean;
+  face: 'front' | 'back' | 'medial' | 'lateral';
+  ends: { from: string; to: string };
+}
+
+const noScar: NewScar = { asking: false, face: 'front', ends: { from: '', to: '' } };
+
 function ScarEntry() {
-  const { unit, write } = useWork();
-  const [asking, setAsking] = useState(false);
-  const [face, setFace] = useState<'front' | 'back' | 'medial' | 'lateral'>('front');
-  const [ends, setEnds] = useState({ from: '', to: '' });
+  const { state, unit, write } = useWork();
+  const [scar, setScar] = useDraft<NewScar>(`${state.case}-scar`, noScar);
+  const { asking, face, ends } = scar;
   const [problem, setProblem] = useState<{ from?: string; to?: string }>({});
   const [saving, save] = useSaving();
   if (!asking)
     return (
       <Row>
-        <Button onPress={() => setAsking(true)}>{t('shaping.addScar')}</Button>
+        <Button onPress={() => setScar({ ...scar, asking: true })}>{t('shaping.addScar')}</Button>
         <Soft>{t('shaping.scarHow')}</Soft>
       </Row>
     );
   const take = () => {
-    const read = { from: signedLength(ends.from, unit), to: signedLength(ends.to, unit) };
+    const read = {
+      from: signedLength(t('shaping.scarFrom'), ends.from, unit),
+      to: signedLength(t('shaping.scarTo'), ends.to, unit),
+    };
     const wrong = {
       ...('problem' in read.from ? { from: read.from.problem } : {}),
       ...('problem' in read.to ? { to: read.to.problem } : {}),
     };
     if ('problem' in read.from || 'problem' in read.to) return setProblem(wrong);
     const [from, to] = [read.from.value, read.to.value];
-    void save(() => write('shape.scar', 'shape', { face, from, to }).then(() => setAsking(false)));
+    void save(() => write('shape.scar', 'shape', { face, from, to }).then(() => setScar(noScar)));
   };
   return (
     <Stack $gap={10}>
@@ -165,7 +179,7 @@ function ScarEntry() {
             label: named('face', value),
           }))}
           value={face}
-          onChange={setFace}
+          onChange={(chosen) => setScar({ ...scar, face: chosen })}
         />
         {(['from', 'to'] as const).map((end) => (
           <ReadingField
@@ -176,7 +190,7 @@ function ScarEntry() {
             unit={unit}
             sign={unit}
             value={ends[end]}
-            onChange={(text) => setEnds({ ...ends, [end]: text })}
+            onChange={(text) => setScar({ ...scar, ends: { ...ends, [end]: text } })}
             onEnter={take}
             problem={problem[end]}
           />
@@ -186,7 +200,7 @@ function ScarEntry() {
         <Button look="main" onPress={take} isDisabled={saving}>
           {t('shaping.takeScar')}
         </Button>
-        <Button look="quiet" onPress={() => setAsking(false)}>
+        <Button look="quiet" onPress={() => setScar(noScar)}>
           {t('common.cancel')}
         </Button>
       </Row>
@@ -196,6 +210,7 @@ function ScarEntry() {
 
 /** A place on the limb: up is positive, down is a minus. */
 function signedLength(
+  what: string,
   text: string,
   unit: Parameters<typeof readQuantity>[2],
 ): { value: number } | { problem: string } {
@@ -205,25 +220,36 @@ function signedLength(
   const read = readQuantity(trimmed.replace(/^[+-]/, ''), 'length', unit);
   if ('problem' in read) return read;
   const value = down ? -read.value : read.value;
-  return Math.abs(value) > 600 ? { problem: t('shaping.offLimb') } : { value };
+  const problem = boundsProblem(
+    what,
+    value,
+    boundsOf('shape.bent', 'place'),
+    (bound) => `${bound < 0 ? '−' : ''}${printReading(Math.abs(bound), 'mm', unit)}`,
+  );
+  return problem ? { problem } : { value };
 }
+
+type NewBend = Pick<Bend, 'upright' | 'direction'> & { place: string; amount: string };
+
+const noBend: NewBend = { upright: 'medial', direction: 'away-from-limb', place: '', amount: '' };
 
 function Bends() {
   const { state, unit, write } = useWork();
   const mayNow = useMay('shape');
   const { frame } = state.model;
   const { bends } = state.shaping;
-  const [upright, setUpright] = useState<Bend['upright']>('medial');
-  const [direction, setDirection] = useState<Bend['direction']>('away-from-limb');
-  const [place, setPlace] = useState('');
-  const [amount, setAmount] = useState('');
+  const [typed, type] = useDraft<NewBend>(`${state.case}-bend`, noBend);
+  const { upright, direction, place, amount } = typed;
   const [problem, setProblem] = useState<{ place?: string; amount?: string }>({});
   const [saving, save] = useSaving();
-  const { field, giving } = useReason(t('shaping.inSpite'), 400, false);
+  const { field, giving } = useReason(`${state.case}-bend-in-spite`, t('shaping.inSpite'), 400, false);
   if (!frame?.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
 
   const ledger = bendLedger(bends, frame);
-  const read = { place: signedLength(place, unit), amount: readQuantity(amount, 'degrees', unit) };
+  const read = {
+    place: signedLength(t('shaping.place'), place, unit),
+    amount: readQuantity(amount, 'degrees', unit),
+  };
   const bend: Bend | undefined =
     'value' in read.place && 'value' in read.amount && read.amount.value > 0
       ? { upright, direction, place: read.place.value, amount: read.amount.value }
@@ -239,12 +265,17 @@ function Bends() {
             ? { amount: t('common.typeNumber') }
             : {}),
       });
-    if (bend.amount > 60) return setProblem({ amount: t('shaping.tooMuch') });
+    const tooMuch = boundsProblem(
+      t('shaping.amount'),
+      bend.amount,
+      boundsOf('shape.bent', 'amount'),
+      (bound) => `${bound}°`,
+    );
+    if (tooMuch) return setProblem({ amount: tooMuch });
     const note = (inSpite?: string) =>
       void save(async () => {
         await write('shape.bent', 'shape', { ...bend, ...(inSpite === undefined ? {} : { inSpite }) });
-        setPlace('');
-        setAmount('');
+        type({ ...typed, place: '', amount: '' });
       });
     // a bend outside what the maker allows has happened and is taken; it is asked why
     if (warnings.length > 0) giving(note);
@@ -289,7 +320,7 @@ function Bends() {
                 label: named('upright', value),
               }))}
               value={upright}
-              onChange={setUpright}
+              onChange={(chosen) => type({ ...typed, upright: chosen })}
             />
             <Choice
               label={t('shaping.direction')}
@@ -298,7 +329,7 @@ function Bends() {
                 label: named('direction', value),
               }))}
               value={direction}
-              onChange={setDirection}
+              onChange={(chosen) => type({ ...typed, direction: chosen })}
             />
           </Row>
           <Row $align="flex-end">
@@ -309,7 +340,7 @@ function Bends() {
               unit={unit}
               sign={unit}
               value={place}
-              onChange={setPlace}
+              onChange={(text) => type({ ...typed, place: text })}
               problem={problem.place}
             />
             <ReadingField
@@ -319,7 +350,7 @@ function Bends() {
               unit={unit}
               sign="°"
               value={amount}
-              onChange={setAmount}
+              onChange={(text) => type({ ...typed, amount: text })}
               onEnter={take}
               problem={problem.amount}
             />

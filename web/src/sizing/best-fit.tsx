@@ -9,8 +9,7 @@ import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Row, Small, Soft, Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
-import { printAxis } from './print-axis';
-import { offChart, percent } from './size-answer';
+import { marginOf, percent, saidOfMargin } from './size-answer';
 
 const List = styled.ol`
   max-height: 420px;
@@ -43,9 +42,10 @@ export function BestFit() {
   const why = ({ match, missing }: Fit): string => {
     if (match.outcome === 'incomplete')
       return t('sizing.missingReadings', { readings: missing.map((id) => named('steps', id)).join(', ') });
+    const next = marginOf(match);
     const said =
-      match.margin < 0
-        ? offChart(match, printAxis(state, match.decides, -match.margin, unit))
+      next && next.margin < 0
+        ? saidOfMargin(state, match, next, unit)
         : t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' });
     return match.outcome === 'made-to-measure' ? t('sizing.outOfRange', { why: said }) : said;
   };

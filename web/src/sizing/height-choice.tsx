@@ -1,9 +1,10 @@
 import type { CaseState } from '@estribo/core/logbook';
-import type { HeightChoice } from '@estribo/core/sizing';
+import type { HeightChoice, HeightMatch } from '@estribo/core/sizing';
 import { named, t } from '../messages';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
 import { percent } from './size-answer';
 
 export interface ChosenHeight {
@@ -11,16 +12,36 @@ export interface ChosenHeight {
   reason: string;
 }
 
-/** What the height is before anybody has touched it: as it was decided, or as the reading says. */
+/** What the height is before anybody has touched it: as it was decided, or as ordered. */
 export function heightNow({ height, chosen }: CaseState['sizing']): ChosenHeight {
   const decided = chosen?.staleBecause.length === 0 ? chosen.decided : undefined;
   if (decided?.height) return { height: decided.height, reason: decided.heightReason ?? '' };
-  return height?.by === 'reading' && height.height !== undefined
-    ? {
-        height: height.height,
-        reason: t('sizing.heightFromReading', { reading: named('steps', height.reading) }),
-      }
-    : { height: undefined, reason: '' };
+  return height?.ordered === undefined
+    ? { height: undefined, reason: '' }
+    : { height: height.ordered, reason: t('sizing.heightByOrder') };
+}
+
+/** What the order says of the height, and what the length that was read says to it. */
+function saidOfHeight({ ordered, read, missing }: HeightMatch): { text: string; differs: boolean } {
+  const first = ordered
+    ? t('sizing.heightOrdered', { height: named('heights', ordered) })
+    : t('sizing.heightUnsaid');
+  const checked = () => {
+    if (!read)
+      return missing.length > 0
+        ? t('sizing.heightMissing', { reading: missing.map((id) => named('steps', id)).join(', ') })
+        : '';
+    const reading = named('steps', read.reading);
+    if (!read.height) return t('sizing.heightOff', { reading });
+    const said = { reading, height: named('heights', read.height), percent: percent(read.probability) };
+    return ordered === undefined
+      ? t('sizing.heightReads', said)
+      : t(ordered === read.height ? 'sizing.heightAgrees' : 'sizing.heightDisagrees', said);
+  };
+  return {
+    text: `${first} ${checked()}`.trim(),
+    differs: ordered === undefined || (read !== undefined && read.height !== ordered),
+  };
 }
 
 /** The height of a size that comes in more than one: apart from the size, with a reason of its own. */
@@ -37,18 +58,7 @@ export function HeightWork({
 }) {
   const { chart, height } = state.sizing;
   if (!height) return null;
-  const said =
-    height.by === 'order'
-      ? t('sizing.heightByOrder')
-      : height.height !== undefined
-        ? t('sizing.heightRead', {
-            height: named('heights', height.height),
-            reading: named('steps', height.reading),
-            percent: percent(height.probability),
-          })
-        : t(height.missing ? 'sizing.heightMissing' : 'sizing.heightOff', {
-            reading: named('steps', height.reading),
-          });
+  const { text, differs } = saidOfHeight(height);
   return (
     <Stack $gap={8}>
       <Choice
@@ -70,7 +80,7 @@ export function HeightWork({
           })
         }
       />
-      <Soft>{said}</Soft>
+      {differs ? <Notice tone="caution">{text}</Notice> : <Soft>{text}</Soft>}
       <Field
         label={t('sizing.heightReason')}
         value={chosen.reason}

@@ -9,6 +9,13 @@ import { printAxis } from './print-axis';
 
 type Matched = Exclude<SizeMatch, { outcome: 'incomplete' }>;
 
+/** The margin and the reading it is of; nothing for a brace of one size. */
+export const marginOf = ({
+  decides,
+  margin,
+}: Pick<Matched, 'decides' | 'margin'>): { decides: string; margin: number } | undefined =>
+  decides === undefined || margin === undefined ? undefined : { decides, margin };
+
 const Line = styled.div`
   display: grid;
   grid-template-columns: minmax(52px, max-content) minmax(0, 1fr);
@@ -28,8 +35,7 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         })}
       </p>
     );
-  const length = printAxis(state, match.decides, Math.abs(match.margin), unit);
-  const place = named('axisPlaces', match.decides);
+  const next = marginOf(match);
   // axes that point to different sizes are told one by one
   const each =
     new Set(match.pointed.map(({ size }) => size)).size > 1
@@ -44,6 +50,7 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
         {match.outcome === 'made-to-measure' ? (
           <b>{t('sizing.noStockSize')} </b>
         ) : (
+          next &&
           match.rule !== 'extension' && (
             <b>
               {match.overruled
@@ -66,32 +73,34 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
             to: printAxis(state, reading, to, unit),
           }),
         )}{' '}
-        {match.rule === 'extension'
-          ? ''
-          : match.margin < 0
-            ? offChart(match, length)
-            : match.neighbour
-              ? t('sizing.margin', { length, place, against: match.neighbour })
-              : t('sizing.marginEnd', { length, place })}{' '}
+        {next && match.rule !== 'extension' && saidOfMargin(state, match, next, unit)}{' '}
         {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })} {each.join(' ')}{' '}
         {help &&
-          match.margin >= 0 &&
+          next &&
+          next.margin >= 0 &&
           t('sizing.help', { reading: named('steps', help.reading), gain: Math.round(help.gain * 100) })}
       </p>
     </Line>
   );
 }
 
-/** How far off the chart, and beyond which size where the chart is no table. */
-export const offChart = (
-  { decides, neighbour }: Pick<Matched, 'decides' | 'neighbour'>,
-  length: string,
-): string => {
+/** How far the deciding reading is from the next size, or off the chart and beyond which size. */
+export function saidOfMargin(
+  state: CaseState,
+  { neighbour }: Pick<Matched, 'neighbour'>,
+  { decides, margin }: { decides: string; margin: number },
+  unit: LengthUnit,
+): string {
+  const length = printAxis(state, decides, Math.abs(margin), unit);
   const place = named('axisPlaces', decides);
+  if (margin < 0)
+    return neighbour
+      ? t('sizing.offChartBeyond', { length, place, size: neighbour })
+      : t('sizing.offChart', { length, place });
   return neighbour
-    ? t('sizing.offChartBeyond', { length, place, size: neighbour })
-    : t('sizing.offChart', { length, place });
-};
+    ? t('sizing.margin', { length, place, against: neighbour })
+    : t('sizing.marginEnd', { length, place });
+}
 
 /** Never "100 %": a reading is never certain. */
 export const percent = (probability: number): string =>

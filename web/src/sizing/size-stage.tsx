@@ -3,6 +3,7 @@ import type { MeasuringStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { figureLabel } from '../measuring/step-words';
@@ -29,15 +30,25 @@ const label = (step: MeasuringStep, value: number | undefined, unit: LengthUnit)
 /** Stands for no stock size among the sizes to choose; no size is called so. */
 const madeToMeasure = ' ';
 
+/** Another size or height as it is chosen, before it is taken. */
+interface SizeDraft {
+  other?: string;
+  reason: string;
+  height?: ChosenHeight;
+}
+
+const noDraft: SizeDraft = { reason: '' };
+
 export default function SizeStage() {
   const { state, unit, write } = useWork();
   const mayNow = useMay('size');
   const { match, chosen, readings, chart } = state.sizing;
-  const [other, setOther] = useState<string>();
-  const [reason, setReason] = useState('');
+  const [draft, setDraft] = useDraft<SizeDraft>(`${state.case}-size`, noDraft);
+  const { other, reason, height } = draft;
+  const setOther = (size: string | undefined) =>
+    setDraft(size === undefined ? { reason: '', ...(height ? { height } : {}) } : { ...draft, other: size });
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
-  const [height, setHeight] = useState<ChosenHeight>();
   const [heightProblem, setHeightProblem] = useState<string>();
   useFigureLayer({
     marks: [],
@@ -66,8 +77,7 @@ export default function SizeStage() {
     if (!body) return;
     void save(() =>
       write('size.chosen', 'size', body).then(() => {
-        setOther(undefined);
-        setHeight(undefined);
+        setDraft(noDraft);
       }),
     );
   };
@@ -160,7 +170,7 @@ export default function SizeStage() {
           state={state}
           chosen={tall}
           onChange={(changed) => {
-            setHeight(changed);
+            setDraft({ ...draft, height: changed });
             setHeightProblem(undefined);
           }}
           problem={heightProblem}
@@ -202,7 +212,7 @@ export default function SizeStage() {
           <Field
             label={t('sizing.otherReason')}
             value={reason}
-            onChange={setReason}
+            onChange={(text) => setDraft({ ...draft, reason: text })}
             problem={problem}
             maxLength={400}
           />

@@ -1,13 +1,17 @@
+import { boundsOf } from '@estribo/core/logbook';
 import type { RunnerStep } from '@estribo/core/strapping';
 import { useEffect, useState } from 'react';
+import { useDraft } from '../api/draft';
 import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Big, Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { printReading } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { Steps } from '../parts/steps';
 import { useSaving } from '../parts/use-saving';
@@ -177,7 +181,7 @@ function Settle({
     () => Number(sessionStorage.getItem(key)) || undefined,
   );
   const [now, setNow] = useState(() => Date.now());
-  const [dropped, setDropped] = useState('');
+  const [dropped, setDropped] = useDraft(`${state.case}-dropped`);
   const [problem, setProblem] = useState<string>();
   useEffect(() => {
     if (began === undefined) return;
@@ -190,12 +194,22 @@ function Settle({
   const clock = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
   const done = () => {
     const minutes = Math.round((passed / 60) * 10) / 10;
-    if (dropped.trim() === '') return onDone({ minutes });
-    if (/^0+$/.test(dropped.trim())) return onDone({ minutes, dropped: 0 });
+    const take = (more: { dropped?: number }) => {
+      setDropped('');
+      onDone({ minutes, ...more });
+    };
+    if (dropped.trim() === '') return take({});
+    if (/^0+$/.test(dropped.trim())) return take({ dropped: 0 });
     const read = readQuantity(dropped, 'length', unit);
     if ('problem' in read) return setProblem(read.problem);
-    if (read.value > 200) return setProblem(t('shaping.offLimb'));
-    onDone({ minutes, dropped: read.value });
+    const outside = boundsProblem(
+      t('strapping.droppedLabel'),
+      read.value,
+      boundsOf('strap.done', 'dropped'),
+      (bound) => printReading(Math.abs(bound), 'mm', unit),
+    );
+    if (outside) return setProblem(outside);
+    take({ dropped: read.value });
   };
   return (
     <>

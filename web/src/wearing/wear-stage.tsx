@@ -1,11 +1,14 @@
+import { boundsOf } from '@estribo/core/logbook';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
+import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import type { Token } from '../app/tokens';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
 import { Loading } from '../parts/loading';
@@ -27,7 +30,7 @@ const Days = styled.ol`
 export default function WearStage() {
   const { state } = useWork();
   const mayNow = useMay('wear');
-  const [changing, setChanging] = useState(false);
+  const [changing, setChanging] = useDraft(`${state.case}-plan-changing`, false);
   useFigureLayer({ marks: [], brace: true });
   const order = state.order?.order;
   const { plan, taught } = state.wearing;
@@ -41,6 +44,7 @@ export default function WearStage() {
         <Soft>{t(kind === 'as-ordered' ? 'wearing.protectiveHow' : 'wearing.growingHow')}</Soft>
       </Stack>
       {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
+      {state.wearing.held && <Notice tone="stop">{t('wearing.held')}</Notice>}
       {plan && !changing ? (
         <>
           {plan.plan.kind === 'growing' ? (
@@ -131,42 +135,74 @@ function AsOrdered({ onDone }: { onDone: () => void }) {
 
 const fields = ['firstDay', 'grow', 'everyDays', 'ceiling'] as const;
 
+/** What is wrong with a number of a plan, in words. */
+const outsidePlan = (name: (typeof fields)[number], value: number): string | undefined =>
+  boundsProblem(
+    t(`wearing.${name}`),
+    value,
+    // nobody wears a brace for no minutes
+    { ...boundsOf('wear.planned', name), ...(name === 'firstDay' ? { least: 1 } : {}) },
+    (bound) => (name === 'everyDays' ? `${bound} ${t('wearing.days')}` : `${bound} min`),
+  );
+
+interface PlanDraft {
+  from?: string;
+  typed: Record<(typeof fields)[number], string>;
+}
+
 function Growing({ onDone }: { onDone: () => void }) {
   const { state, today, unit, write } = useWork();
   const { wear, invented } = state.model;
   const before = state.wearing.plan?.plan;
   const start = before?.kind === 'growing' ? before : { kind: 'growing' as const, from: today, ...wear };
-  const [from, setFrom] = useState<string | undefined>(start.from);
-  const [typed, setTyped] = useState(
-    Object.fromEntries(fields.map((name) => [name, String(start[name])])) as Record<
-      (typeof fields)[number],
-      string
-    >,
-  );
+  const untyped: PlanDraft = {
+    from: start.from,
+    typed: Object.fromEntries(fields.map((name) => [name, String(start[name])])) as PlanDraft['typed'],
+  };
+  const [draft, setDraft] = useDraft(`${state.case}-plan`, untyped);
+  const { from, typed } = draft;
   const [problems, setProblems] = useState<Partial<Record<(typeof fields)[number] | 'from', string>>>({});
   const [saving, save] = useSaving();
   const read = Object.fromEntries(
     fields.map((name) => [name, readQuantity(typed[name], 'count', unit)]),
   ) as Record<(typeof fields)[number], ReturnType<typeof readQuantity>>;
   const plan = readPlan(from, read);
-  const wrong = plan ? planProblems(plan, state.order!.order) : [];
+  const wrong: string[] = plan
+    ? [
+        ...planProblems(plan, state.order!.order),
+        ...(state.checking.unsafe.length > 0 ? ['limb-not-safe'] : []),
+      ]
+    : [];
   const take = () => {
     if (!plan) {
       const found: typeof problems = from ? {} : { from: t('order.needed') };
       for (const name of fields) {
         const one = read[name];
         if ('problem' in one) found[name] = one.problem;
-        else if (one.value < 0 || (name === 'everyDays' && (one.value < 1 || !Number.isInteger(one.value))))
-          found[name] = t('wearing.wholeDays');
+        else {
+          const outside = outsidePlan(name, one.value);
+          if (outside) found[name] = outside;
+        }
       }
       return setProblems(found);
     }
-    if (wrong.length === 0) void save(() => write('wear.planned', 'wear', plan).then(onDone));
+    if (wrong.length === 0)
+      void save(() =>
+        write('wear.planned', 'wear', plan).then(() => {
+          setDraft(untyped);
+          onDone();
+        }),
+      );
   };
   return (
     <>
       <Row $align="flex-start">
-        <DayField label={t('wearing.from')} value={from} onChange={setFrom} problem={problems.from} />
+        <DayField
+          label={t('wearing.from')}
+          value={from}
+          onChange={(day) => setDraft({ typed, ...(day ? { from: day } : {}) })}
+          problem={problems.from}
+        />
         {fields.map((name) => (
           <ReadingField
             key={name}
@@ -176,7 +212,7 @@ function Growing({ onDone }: { onDone: () => void }) {
             unit={unit}
             sign={name === 'everyDays' ? t('wearing.days') : 'min'}
             value={typed[name]}
-            onChange={(text) => setTyped({ ...typed, [name]: text })}
+            onChange={(text) => setDraft({ ...draft, typed: { ...typed, [name]: text } })}
             onEnter={take}
             problem={problems[name]}
           />
@@ -205,14 +241,7 @@ function readPlan(
   const { firstDay, grow, everyDays, ceiling } = read;
   if (!from || 'problem' in firstDay || 'problem' in grow || 'problem' in everyDays || 'problem' in ceiling)
     return undefined;
-  if (
-    firstDay.value <= 0 ||
-    grow.value < 0 ||
-    everyDays.value < 1 ||
-    everyDays.value > 60 ||
-    !Number.isInteger(everyDays.value)
-  )
-    return undefined;
+  if (fields.some((name) => outsidePlan(name, (read[name] as { value: number }).value))) return undefined;
   return {
     kind: 'growing',
     from,

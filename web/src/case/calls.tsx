@@ -1,0 +1,113 @@
+import { may } from '@estribo/core/access';
+import type { UrgentCall } from '@estribo/core/logbook';
+import { useState } from 'react';
+import { useDraft } from '../api/draft';
+import { en } from '../messages/en';
+import { named, t } from '../messages';
+import { Button } from '../parts/button';
+import { Field } from '../parts/field';
+import { Row, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { printDay } from '../parts/print';
+import { useSaving } from '../parts/use-saving';
+import { useWork } from './case-context';
+
+/** What a call is about, in words. */
+export const aboutCall = ({ why, name }: { why: UrgentCall['why']; name: string }): string =>
+  named(why === 'finding' ? 'findings' : why === 'review' ? 'referBecause' : 'checks', name).replace(
+    /\.$/,
+    '',
+  );
+
+/** The calls of today that no stop of the fitting tells already: what, whom, what to do meanwhile. */
+export function Calls() {
+  const { state } = useWork();
+  const order = state.order?.order;
+  return state.calls
+    .filter(({ why }) => why !== 'finding')
+    .map((call) => (
+      <Notice key={`${call.of} ${call.about}`} tone={call.made ? 'caution' : 'stop'} live>
+        <Stack $gap={8}>
+          <h2>
+            {t('calls.title', {
+              whom: t(`calls.whom.${call.whom}`),
+              what: aboutCall({ why: call.why, name: call.about }),
+            })}
+          </h2>
+          {call.why !== 'review' && <span>{meanwhile(call, order?.trouble ?? 'keep-on')}</span>}
+          {state.wearing.held && call.why !== 'review' && <b>{t('wearing.held')}</b>}
+          <CallMade call={call} />
+        </Stack>
+      </Notice>
+    ));
+}
+
+/** What is done with the brace until somebody has looked: by what was found and by what the order says. */
+function meanwhile({ about, why }: UrgentCall, trouble: 'keep-on' | 'take-off'): string {
+  const own = `${about}-${trouble}`;
+  return named('unsafeDo', own in en.unsafeDo ? own : `${why}-${trouble}`);
+}
+
+/** Whether the call was made: whom, and what they said. */
+export function CallMade({ call }: { call: UrgentCall }) {
+  const { state, user, write } = useWork();
+  const [said, say] = useDraft(`${state.case}-call-${call.about}`, { whom: '', said: '', open: false });
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  if (call.made)
+    return (
+      <span>
+        {t('calls.made', { whom: call.made.whom, said: call.made.said, day: printDay(call.made.day) })}
+      </span>
+    );
+  const make = () => {
+    if (said.whom.trim() === '' || said.said.trim() === '') return setProblem(t('calls.needs'));
+    void save(() =>
+      write('call.made', call.stage, {
+        of: call.of,
+        about: call.about,
+        whom: said.whom.trim(),
+        said: said.said.trim(),
+      }).then(() => say({ whom: '', said: '', open: false })),
+    );
+  };
+  if (!said.open)
+    return (
+      <Row>
+        <span>{t('calls.due', { day: printDay(call.day) })}</span>
+        {may(user.role, 'checking.write') && (
+          <Button onPress={() => say({ ...said, open: true })}>{t('calls.make')}</Button>
+        )}
+      </Row>
+    );
+  return (
+    <>
+      <Row $align="flex-start">
+        <Field
+          label={t('calls.whomLabel')}
+          value={said.whom}
+          onChange={(whom) => say({ ...said, whom })}
+          maxLength={120}
+          autoFocus
+        />
+        <div style={{ flex: 1, minWidth: 200 }}>
+          <Field
+            label={t('calls.saidLabel')}
+            value={said.said}
+            onChange={(text) => say({ ...said, said: text })}
+            problem={problem}
+            maxLength={400}
+          />
+        </div>
+      </Row>
+      <Row>
+        <Button look="main" onPress={make} isDisabled={saving}>
+          {t('calls.make')}
+        </Button>
+        <Button look="quiet" onPress={() => say({ whom: '', said: '', open: false })}>
+          {t('common.cancel')}
+        </Button>
+      </Row>
+    </>
+  );
+}

@@ -31,6 +31,11 @@ import { formula } from './csv-cell';
  * height     short, tall, low or high, by a reading's range or by the order
  * belt       overlap, back-panel, first-mark, mark-step and marks, each with its number in `from`
  * extension  up to which reading of the first axis side extensions take the largest size, in `to`
+ * size       the one size of a brace for which nothing is read
+ * stop       a piece of the hinge: extension or flexion in `size`, its degrees in `from`
+ * tolerance  of a check that is left to the model: the check in `size`, from and to in mm
+ * strap      where a strap lies: its number in `size`, front or back in `row`, mm from the landmark in `from`
+ * wear       first-day, grow, ceiling (minutes) and every-days, each with its number in `from`
  */
 export const chartColumns = [
   'model',
@@ -54,7 +59,19 @@ export const chartColumns = [
 export type ChartColumn = (typeof chartColumns)[number];
 export type ChartRow = Record<ChartColumn, string>;
 
-export const chartStatements = ['band', 'cell', 'distance', 'height', 'belt', 'extension'] as const;
+export const chartStatements = [
+  'band',
+  'cell',
+  'distance',
+  'height',
+  'belt',
+  'extension',
+  'size',
+  'stop',
+  'tolerance',
+  'strap',
+  'wear',
+] as const;
 
 /** What a belt's rows are called in the file, and where it stands. */
 export const beltParts = {
@@ -65,11 +82,19 @@ export const beltParts = {
   marks: ({ marks }: Belt) => marks.count,
 } as const;
 
+/** What a wear rule's rows are called in the file, and where they stand. */
+export const wearParts = {
+  'first-day': 'firstDay',
+  grow: 'grow',
+  'every-days': 'everyDays',
+  ceiling: 'ceiling',
+} as const satisfies Record<string, keyof NonNullable<BraceModel['wear']>>;
+
 /** Whether a family leaves the distance of a step to the model. */
 export const leftToModel = (step: ProtocolStep): boolean =>
   step.kind === 'girth' && step.distance === 'model';
 
-/** Models as a chart file. What is no chart (hinges, pads, straps) stays in Estribo. */
+/** Models as a chart file. Pads and what may be bent stay in Estribo. */
 export function chartsToCsv(models: readonly BraceModel[], programmes: readonly Programme[]): string {
   const rows = models.flatMap((model) => {
     const steps = programmes.find(({ id }) => id === model.programme)?.measuring ?? [];
@@ -91,7 +116,10 @@ export function chartsToCsv(models: readonly BraceModel[], programmes: readonly 
   );
 }
 
-function stated({ chart, distances }: BraceModel, steps: readonly ProtocolStep[]): Partial<ChartRow>[] {
+function stated(
+  { chart, distances, hinge, tolerances, straps, wear }: BraceModel,
+  steps: readonly ProtocolStep[],
+): Partial<ChartRow>[] {
   const { axes, heights = [], belt, extension } = chart;
   const number = (value: number | undefined) => (value === undefined ? '' : String(value));
   const isAxis = (id: string) => axes.some(({ reading }) => reading === id);
@@ -125,6 +153,25 @@ function stated({ chart, distances }: BraceModel, steps: readonly ProtocolStep[]
       from: number(of(belt!)),
     })),
     ...(extension ? [{ states: 'extension', to: number(extension.upTo) }] : []),
+    ...(axes.length === 0 ? chart.sizes.map((size) => ({ states: 'size', size })) : []),
+    ...(['extension', 'flexion'] as const).flatMap((size) =>
+      (hinge?.[size] ?? []).map((piece) => ({ states: 'stop', size, from: number(piece) })),
+    ),
+    ...Object.entries(tolerances).map(([size, { from, to }]) => ({
+      states: 'tolerance',
+      size,
+      from: number(from),
+      to: number(to),
+    })),
+    ...straps.map(({ strap, level, face }) => ({
+      states: 'strap',
+      size: number(strap),
+      row: face,
+      from: number(level),
+    })),
+    ...(wear
+      ? Object.entries(wearParts).map(([size, part]) => ({ states: 'wear', size, from: number(wear[part]) }))
+      : []),
   ];
 }
 

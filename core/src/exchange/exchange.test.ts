@@ -3,6 +3,7 @@ import { beltContext, contextOf, testContext, testLogbook } from '../logbook/tes
 import { foldCase } from '../logbook';
 import { programmes, type BraceModel } from '../programmes';
 import { chartColumns, chartsToCsv } from './chart-csv';
+import { chartChanges, lostBy } from './chart-changes';
 import { chartsFromCsv, type ChartFault } from './read-chart-csv';
 import { orderSheet, orderSheetCsv } from './order-sheet';
 
@@ -126,7 +127,7 @@ test('a cell said twice and a table without its second axis are told', () => {
 test('what the file leaves out of a chart is gone in the next version', () => {
   const kept = csv()
     .split('\r\n')
-    .filter((line) => !/,(cell|height|belt|extension),/.test(line) || line.startsWith('model'));
+    .filter((line) => !/,(cell|height|belt),|,extension,,/.test(line) || line.startsWith('model'));
   const done = read(kept.join('\r\n'));
   if (!done.ok) throw new Error(JSON.stringify(done.faults));
   expect(done.models.map(({ chart: { table, belt, heights } }) => [table, belt, heights])).toEqual(
@@ -149,16 +150,121 @@ test('lengths carry their unit; a byte order mark and CRLF do no harm', () => {
   expect(done.models[0]!.chart.axes[0]!.bands[0]!.from).toBeCloseTo(400.05, 9);
 });
 
-test('a new model takes what the file does not carry from one of its family', () => {
+/** The rows of the frame as another model's, some of them left out. */
+const asNew = (leaves: (row: Record<string, string>) => boolean = () => true) => {
   const { data } = Papa.parse<Record<string, string>>(csv(), { header: true });
-  const fresh = data
-    .filter((row) => row.model === 'test-frame')
+  const rows = data
+    .filter((row) => row.model === 'test-frame' && leaves(row))
     .map((row) => ({ ...row, model: 'new-frame', name: 'New "frame", wide' }));
-  const done = read(Papa.unparse({ fields: [...chartColumns], data: fresh }));
+  return read(Papa.unparse({ fields: [...chartColumns], data: rows }));
+};
+
+test('a new model has what the file states, and counts as unconfirmed', () => {
+  const done = asNew();
   if (!done.ok) throw new Error(JSON.stringify(done.faults));
-  expect(done.models).toHaveLength(1);
-  expect(done.models[0]).toMatchObject({ id: 'new-frame', version: 1, name: 'New "frame", wide' });
-  expect(done.models[0]!.hinge).toEqual(testContext.model.hinge);
+  const [model] = done.models;
+  expect(model).toMatchObject({ id: 'new-frame', version: 1, name: 'New "frame", wide', invented: true });
+  const { hinge, tolerances, straps, wear } = testContext.model;
+  expect(model).toMatchObject({ hinge, tolerances, straps, wear });
+  // what no file states is nobody's: no pads, nothing to bend
+  expect(model!.pads).toEqual([]);
+  expect(model!.frame).toBeUndefined();
+});
+
+test.each([
+  ['stop', 'stop, extension; stop, flexion'],
+  ['tolerance', 'tolerance, hinge-height'],
+  ['strap', 'strap, 1'],
+])('a new model without its %s rows takes them from nobody: they are asked for', (states, detail) => {
+  const done = asNew((row) => row.states !== states);
+  expect(done.ok ? [] : done.faults).toContainEqual({ row: 2, column: 'states', fault: 'missing', detail });
+});
+
+test('without wearing numbers it has none: they are asked for where wearing is planned', () => {
+  const done = asNew((row) => row.states !== 'wear');
+  if (!done.ok) throw new Error(JSON.stringify(done.faults));
+  expect(done.models[0]!.wear).toBeUndefined();
+});
+
+test.each([
+  ['from', '700', 'to', 'reversed'],
+  ['to', '39', 'to', 'reversed'],
+  ['from', '4000', 'to', 'reversed'],
+] as const)('a band with %s %s is refused', (column, value, at, fault) =>
+  expect(faultsOf(withCell(2, column, value))).toContainEqual(
+    expect.objectContaining({ row: 2, column: at, fault }),
+  ),
+);
+
+test('a band that no body has is refused, one that is merely wide is not', () => {
+  const band = (from: string, to: string) => {
+    const { data } = Papa.parse<Record<string, string>>(csv(), { header: true });
+    data[0] = { ...data[0]!, from, to };
+    return faultsOf(Papa.unparse({ fields: [...chartColumns], data })).map(({ fault }) => fault);
+  };
+  // girths above a knee are 250 to 950 mm: inches, metres
+  expect(band('14', '18')).toEqual(['no-body']);
+  expect(band('1500', '1600')).toEqual(['no-body']);
+  expect(band('100', '4000')).toEqual(['no-body']);
+  expect(band('200', '430')).toEqual([]);
+});
+
+test('what changes is told row by row, with what was and what will be; what is gone is lost', () => {
+  const frame = programmes.find(({ id }) => id === 'knee-ligament-frame')!;
+  const { model } = testContext;
+  expect(chartChanges(model, model, frame)).toEqual([]);
+  const [above, below] = model.chart.axes;
+  const wider: BraceModel = {
+    ...model,
+    maker: 'somebody',
+    chart: {
+      ...model.chart,
+      axes: [
+        { ...above!, bands: above!.bands.map((one) => (one.size === 'S' ? { ...one, from: 390 } : one)) },
+      ],
+    },
+    hinge: { ...model.hinge!, extension: [0, 10] },
+  };
+  const changes = chartChanges(model, wider, frame);
+  const row = { row: '', column: '' };
+  expect(changes[0]).toEqual({
+    ...row,
+    states: 'maker',
+    reading: '',
+    size: '',
+    before: 'nobody',
+    now: 'somebody',
+  });
+  expect(changes).toContainEqual({
+    ...row,
+    states: 'band',
+    reading: 'girth-above',
+    size: 'S',
+    before: '400 – 430 @ 150 / 0',
+    now: '390 – 430 @ 150 / 0',
+  });
+  const lost = lostBy(changes);
+  // the axis below, and a piece of the hinge
+  expect(lost.map(({ states, reading, size, row: piece }) => [states, reading, size, piece])).toEqual(
+    expect.arrayContaining([
+      ...below!.bands.map(({ size }) => ['band', 'girth-below', size, '']),
+      ['stop', '', 'extension', '20'],
+    ]),
+  );
+  expect(lost).toHaveLength(4);
+  expect(lostBy(chartChanges(undefined, model, frame))).toEqual([]);
+});
+
+test('a brace of one size goes out and comes back', () => {
+  const context = contextOf('neck-two-post', {
+    sizes: ['one'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const done = chartsFromCsv(chartsToCsv([context.model], programmes), programmes, [context.model]);
+  if (!done.ok) throw new Error(JSON.stringify(done.faults));
+  expect(done.models[0]!.chart).toMatchObject({ sizes: ['one'], axes: [] });
 });
 
 describe('the order sheet', () => {

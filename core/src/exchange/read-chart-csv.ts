@@ -2,7 +2,14 @@ import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { unitOf, type ProtocolStep } from '../measuring';
 import { heightNames } from '../order';
-import { modelProblems, modelSchema, type BraceModel, type Programme } from '../programmes';
+import {
+  chartBandFaults,
+  modelProblems,
+  modelSchema,
+  type BraceModel,
+  type ModelProblem,
+  type Programme,
+} from '../programmes';
 import { parseLength } from '../quantity';
 import {
   betweenRules,
@@ -17,6 +24,7 @@ import {
   chartColumns,
   chartStatements,
   leftToModel,
+  wearParts,
   type ChartColumn,
   type ChartRow,
 } from './chart-csv';
@@ -38,7 +46,9 @@ export interface ChartFault {
     | 'differs-within-model'
     | 'twice'
     | 'needs-two-axes'
-    | 'needs-a-base'
+    | 'missing'
+    | 'reversed'
+    | 'no-body'
     | 'not-whole'
     | 'not-csv';
   /** what stands there, or what is wanted */
@@ -52,9 +62,10 @@ interface FileRow {
 }
 
 /**
- * Models from a chart file. A model that exists keeps what is no chart and gets a new version; a new one takes
- * that from a model of its family. All faults are told, each with its row and column; with one fault nothing
- * is imported.
+ * Models from a chart file. A model that exists keeps what the file does not state of it and gets a new version; a
+ * new one has only what the file states: nothing is taken from another model, what its family needs and is not
+ * there is asked for, and it counts as unconfirmed until somebody says that its numbers are the maker's. All
+ * faults are told, each with its row and column; with one fault nothing is imported.
  * @param text of the file, RFC 4180
  * @param programmes the families there are
  * @param known the newest version of each model there is
@@ -115,12 +126,10 @@ function readModel(
   const programme = programmes.find((one) => one.id === row.family);
   if (!programme) return void say(at, 'family', 'unknown-family', row.family);
   sayOfTheModel(rows, say);
-  const base = known.find((one) => one.id === id) ?? known.find((one) => one.programme === row.family);
-  if (!base) return void say(at, 'family', 'needs-a-base', row.family);
-  const own = base.id === id;
+  const base = known.find((one) => one.id === id);
   const { axes, distances } = readAxes(rows, programme, say);
   const chart: Chart = {
-    version: own ? base.chart.version + 1 : 1,
+    version: base ? base.chart.version + 1 : 1,
     sizes: sizesOf(rows),
     axes,
     between: row.between as Chart['between'],
@@ -132,20 +141,63 @@ function readModel(
     ...readExtension(stating('extension', rows), say),
   };
   const model: BraceModel = {
-    ...base,
+    ...(base ?? nothingStated),
     id,
-    version: own ? base.version + 1 : 1,
+    version: base ? base.version + 1 : 1,
     name: row.name,
     maker: row.maker,
     programme: row.family,
     sided: row.sided === 'yes',
-    invented: own ? base.invented : false,
-    distances: { ...base.distances, ...distances },
+    // a new model's numbers count as unconfirmed until somebody says that they are the maker's
+    invented: base?.invented ?? true,
+    distances: { ...base?.distances, ...distances },
     chart,
+    ...readHinge(stating('stop', rows), say),
+    ...readTolerances(stating('tolerance', rows), base, say),
+    ...readStraps(stating('strap', rows), say),
+    ...readWear(stating('wear', rows), say),
   };
-  if (modelProblems(model, programme).length > 0 || !modelSchema.isValidSync(model, { strict: true }))
+  sayBandFaults(chart, programme, rows, say);
+  const missing = modelProblems(model, programme);
+  for (const problem of missing) say(at, 'states', 'missing', missingIn(problem));
+  if (missing.length === 0 && !modelSchema.isValidSync(model, { strict: true }))
     say(at, 'model', 'not-whole', id);
   return model;
+}
+
+/** A model of which nothing is stated yet. */
+const nothingStated: Pick<BraceModel, 'pads' | 'straps' | 'tolerances'> = {
+  pads: [],
+  straps: [],
+  tolerances: {},
+};
+
+/** What a model leaves out, as the row that would state it. */
+function missingIn(problem: ModelProblem): string {
+  switch (problem.problem) {
+    case 'no-hinge':
+      return 'stop, extension; stop, flexion';
+    case 'no-tolerance':
+      return `tolerance, ${problem.check}`;
+    case 'no-strap-place':
+      return `strap, ${problem.strap}`;
+    case 'no-distance':
+      return `distance, ${problem.step}`;
+    case 'foreign-axis':
+      return `band, ${problem.reading}`;
+  }
+}
+
+/** Bands that no body can have, each at its row. */
+function sayBandFaults(chart: Chart, programme: Programme, rows: readonly FileRow[], say: Say): void {
+  for (const { axis, band, end, fault } of chartBandFaults(chart, programme)) {
+    const { reading, bands } = chart.axes[axis]!;
+    const own = stating('band', rows).find(
+      ({ row }) => row.reading === reading && row.size === bands[band]!.size,
+    )!;
+    // a number that could not be read has been told already
+    if (own.row[end] !== '') say(own.at, end, fault, `${own.row.from} – ${own.row.to}`);
+  }
 }
 
 const stating = (statement: (typeof chartStatements)[number], rows: readonly FileRow[]): FileRow[] =>
@@ -153,8 +205,9 @@ const stating = (statement: (typeof chartStatements)[number], rows: readonly Fil
 
 /** Of a two-way table the sizes stand in its cells, otherwise on its bands. */
 function sizesOf(rows: readonly FileRow[]): string[] {
-  const cells = stating('cell', rows);
-  return [...new Set((cells.length > 0 ? cells : stating('band', rows)).map(({ row }) => row.size))];
+  const [cells, bands] = [stating('cell', rows), stating('band', rows)];
+  const named = cells.length > 0 ? cells : bands.length > 0 ? bands : stating('size', rows);
+  return [...new Set(named.map(({ row }) => row.size))];
 }
 
 /** What every row of a model says alike. */
@@ -341,4 +394,76 @@ function readExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'extensi
   if (!first) return {};
   if (second) say(second.at, 'states', 'twice', 'extension');
   return { extension: { upTo: numberIn(first, 'to', 'mm', say) } };
+}
+
+/** The pieces of the hinge; the file states all of them or none. */
+function readHinge(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'hinge'> {
+  if (rows.length === 0) return {};
+  for (const { at, row } of rows)
+    if (row.size !== 'extension' && row.size !== 'flexion')
+      say(at, 'size', 'not-one-of', 'extension, flexion');
+  const pieces = (end: string) =>
+    rows.filter(({ row }) => row.size === end).map((one) => numberIn(one, 'from', 'degrees', say, true));
+  return { hinge: { extension: pieces('extension'), flexion: pieces('flexion') } };
+}
+
+/** Tolerances of checks, each in the place of the model's own before. */
+function readTolerances(
+  rows: readonly FileRow[],
+  base: BraceModel | undefined,
+  say: Say,
+): Pick<BraceModel, 'tolerances'> {
+  saySizesTwice(rows, say);
+  const stated = rows.map((one) => {
+    if (one.row.size === '') say(one.at, 'size', 'empty');
+    return [
+      one.row.size,
+      { from: numberIn(one, 'from', 'mm', say, true), to: numberIn(one, 'to', 'mm', say, true) },
+    ] as const;
+  });
+  return { tolerances: { ...base?.tolerances, ...Object.fromEntries(stated) } };
+}
+
+function readStraps(rows: readonly FileRow[], say: Say): Partial<Pick<BraceModel, 'straps'>> {
+  if (rows.length === 0) return {};
+  saySizesTwice(rows, say);
+  return {
+    straps: rows.map((one) => {
+      const face = one.row.row === 'front' ? 'front' : 'back';
+      if (one.row.row !== face) say(one.at, 'row', 'not-one-of', 'front, back');
+      return {
+        strap: numberIn(one, 'size', 'years', say),
+        level: numberIn(one, 'from', 'mm', say, true),
+        face,
+      };
+    }),
+  };
+}
+
+function readWear(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'wear'> {
+  if (rows.length === 0) return {};
+  saySizesTwice(rows, say);
+  const parts = Object.keys(wearParts) as (keyof typeof wearParts)[];
+  for (const { at, row } of rows)
+    if (!(parts as string[]).includes(row.size)) say(at, 'size', 'not-one-of', parts.join(', '));
+  const missing = parts.filter((part) => !rows.some(({ row }) => row.size === part));
+  if (missing.length > 0) {
+    say(rows[0]!.at, 'size', 'not-whole', missing.join(', '));
+    return {};
+  }
+  const part = (name: keyof typeof wearParts) =>
+    numberIn(
+      rows.find(({ row }) => row.size === name)!,
+      'from',
+      'years',
+      say,
+    );
+  return {
+    wear: {
+      firstDay: part('first-day'),
+      grow: part('grow'),
+      everyDays: part('every-days'),
+      ceiling: part('ceiling'),
+    },
+  };
 }

@@ -1,5 +1,13 @@
 export { stages, type Programme, type ProgrammeCheck, type Stage } from './programme';
-export { chartOf, checksOf, modelProblems, stepsOf, type BraceModel, type ModelProblem } from './model';
+export {
+  chartBandFaults,
+  chartOf,
+  checksOf,
+  modelProblems,
+  stepsOf,
+  type BraceModel,
+  type ModelProblem,
+} from './model';
 export { modelSchema, programmeSchema } from './schema';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';

@@ -1,9 +1,9 @@
 import type { FitCheck } from '../checking';
-import { resolveSteps, type MeasuringStep } from '../measuring';
+import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
 import type { FrameLimits, Pad } from '../shaping';
 import type { StopHardware } from '../setting';
-import type { Chart } from '../sizing';
+import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { StrapPlace } from '../strapping';
 import type { Programme } from './programme';
 
@@ -15,7 +15,7 @@ export interface BraceModel {
   maker: string;
   /** the family it belongs to */
   programme: string;
-  /** demo models are invented, and say so */
+  /** its numbers are invented, or nobody has confirmed yet that they are the maker's: it says so */
   invented: boolean;
   /** whether left and right are two braces; either side where it is not said */
   sided?: boolean;
@@ -26,7 +26,8 @@ export interface BraceModel {
   pads: Pad[];
   straps: StrapPlace[];
   tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
-  wear: { firstDay: Minutes; grow: Minutes; everyDays: number; ceiling: Minutes };
+  /** how wearing grows by this maker; absent: it is asked for where it is planned */
+  wear?: { firstDay: Minutes; grow: Minutes; everyDays: number; ceiling: Minutes };
 }
 
 export type ModelProblem =
@@ -86,3 +87,19 @@ export function checksOf(programme: Programme, model: BraceModel): FitCheck[] {
     return tolerance ? [{ kind: 'distance', id: check.id, ...tolerance }] : [];
   });
 }
+
+/** The bands of a model's chart that no body can have, by what its family's readings usually are. */
+export const chartBandFaults = (chart: Pick<Chart, 'axes'>, { measuring }: Programme): BandFault[] => {
+  const stepOf = (reading: string) => measuring.find(({ id }) => id === reading);
+  return bandFaults(
+    chart,
+    (reading) => {
+      const step = stepOf(reading);
+      return step && 'plausible' in step ? step.plausible : undefined;
+    },
+    (reading) => {
+      const step = stepOf(reading);
+      return step && readingBounds(step);
+    },
+  );
+};

@@ -266,7 +266,9 @@ export const modelSchema = object({
     grow: finite().min(0),
     everyDays: finite().integer().positive(),
     ceiling: finite().positive(),
-  }).noUnknown(),
+  })
+    .noUnknown()
+    .default(undefined),
 })
   .strict()
   .noUnknown()

@@ -1,3 +1,4 @@
+export { bandFaults, type BandFault } from './band-faults';
 export {
   betweenRules,
   disagreeRules,

@@ -1,6 +1,7 @@
-import { chartsFromCsv, chartsToCsv } from '@estribo/core/exchange';
+import { chartChanges, chartsFromCsv, chartsToCsv, lostBy } from '@estribo/core/exchange';
 import { regionNames, type Region } from '@estribo/core/anatomy';
 import {
+  chartBandFaults,
   contentHash,
   modelProblems,
   modelSchema,
@@ -10,7 +11,7 @@ import {
   type BraceModel,
   type Programme,
 } from '@estribo/core/programmes';
-import { boolean, object, string } from 'yup';
+import { array, boolean, object, string } from 'yup';
 import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { audit } from '../audit/audit';
 import { startsWith } from '../clinic/people-routes';
@@ -31,7 +32,13 @@ import {
 
 const pageLength = 200;
 
-const importBody = object({ csv: string().strict().required().max(2_000_000) }).noUnknown();
+const importBody = object({
+  csv: string().strict().required().max(2_000_000),
+  /** only what it would change is told, and nothing is brought in */
+  preview: boolean().strict(),
+  /** models of which it may leave out what their charts state today */
+  mayLose: array().of(string().strict().required().max(80)).max(20_000).strict(),
+}).noUnknown();
 const retireBody = object({ retired: boolean().strict().required() }).noUnknown();
 
 /** The family of a region, a maker or a name, as the list asks for it. */
@@ -143,7 +150,7 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
       path: '/catalogue/import',
       who: 'catalogue.write',
       handle: async (req, res, user) => {
-        const { csv } = valid(importBody, req.body);
+        const { csv, preview = false, mayLose = [] } = valid(importBody, req.body);
         // read inside: what another import has left meanwhile is what this one is compared with
         const answer = await registering(db, async (manager) => {
           const families = await newestProgrammes(manager);
@@ -162,11 +169,32 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
             const before = known.find(({ id }) => id === model.id);
             return !before || !sameContent(before, model);
           });
+          const told = changed.map((model) => ({
+            ...pinOf(model),
+            name: model.name,
+            changes: chartChanges(
+              known.find(({ id }) => id === model.id),
+              model,
+              families.find(({ id }) => id === model.programme)!,
+            ),
+          }));
+          const unchanged = read.models.length - changed.length;
+          if (preview) return { changed: told, unchanged };
+          const halved = told.filter(
+            ({ id, changes }) => lostBy(changes).length > 0 && !mayLose.includes(id),
+          );
+          if (halved.length > 0)
+            throw new Problem(
+              409,
+              'Would leave something out',
+              'A chart here states more than the file does. Look at what would be gone, then say that it may go.',
+              { changed: halved },
+            );
           for (const model of changed) {
             await register(manager, 'model', model);
             await audited(manager, user, 'model.changed', model);
           }
-          return { imported: changed.map(pinOf), unchanged: read.models.length - changed.length };
+          return { imported: changed.map(pinOf), unchanged };
         });
         res.json(answer);
       },
@@ -179,6 +207,15 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
         const model = valid(modelSchema, req.body) as unknown as BraceModel;
         const programme = await newestProgramme(db, model.programme);
         if (!programme) throw faulty([{ at: 'programme', message: 'is no family here' }]);
+        const bands = chartBandFaults(model.chart, programme);
+        if (bands.length > 0)
+          throw faulty(
+            bands.map(({ axis, band, end, fault }) => ({
+              at: `chart.axes[${axis}].bands[${band}].${end}`,
+              message:
+                fault === 'reversed' ? 'lies below where the band begins' : 'is no reading of any body',
+            })),
+          );
         const problems = modelProblems(model, programme);
         if (problems.length > 0)
           throw faulty(

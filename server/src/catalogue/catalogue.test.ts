@@ -16,7 +16,7 @@ const model = demoModels.find(({ id }) => id === 'xunco-lixeiro')!;
 test('families come in the order of the trade, each with its region', async () => {
   const { body } = await (await ana()).get('/api/catalogue').expect(200);
   expect(body.families.map(({ id }: { id: string }) => id)).toEqual(programmes.map(({ id }) => id));
-  expect(body.families[0]).toMatchObject({ region: 'leg', version: 1 });
+  expect(body.families[0]).toMatchObject({ region: 'leg', version: programmes[0]!.version });
 });
 
 test('models are found by region, family, maker and the beginning of a name', async () => {
@@ -114,6 +114,64 @@ describe('charts as CSV', () => {
       .send({ csv: csv.join('\r\n') })
       .expect(200);
     expect((await agent.get('/api/catalogue/models?find=remo')).body.models[0].version).toBe(2);
+  });
+
+  test('what a file would change is told before it is brought in, and nothing is', async () => {
+    const agent = await ana();
+    const model = demoModels.find(({ id }) => id === 'barca-telescopio')!;
+    const csv = chartsToCsv([{ ...model, maker: 'Ferraxes do Peirao' }], programmes);
+    const { body } = await agent.post('/api/catalogue/import').send({ csv, preview: true }).expect(200);
+    expect(body).toMatchObject({
+      unchanged: 0,
+      changed: [
+        {
+          id: model.id,
+          name: model.name,
+          changes: [{ states: 'maker', before: model.maker, now: 'Ferraxes do Peirao' }],
+        },
+      ],
+    });
+    const [listed] = (await agent.get('/api/catalogue/models?find=barca')).body.models;
+    expect(listed).toMatchObject({ version: model.version, maker: model.maker });
+  });
+
+  test('a half chart does not replace a whole one unasked', async () => {
+    const agent = await ana();
+    const model = demoModels.find(({ id }) => id === 'ribeira-faixa')!;
+    const half = chartsToCsv([model], programmes)
+      .split('\r\n')
+      .filter((line) => !line.includes(',belt,'))
+      .join('\r\n');
+    const { body } = await agent.post('/api/catalogue/import').send({ csv: half }).expect(409);
+    expect(body.changed[0].changes).toHaveLength(5);
+    expect(body.changed[0].changes[0]).not.toHaveProperty('now');
+    const version = async () =>
+      (await agent.get('/api/catalogue/models?find=ribeira')).body.models[0].version as number;
+    expect(await version()).toBe(model.version);
+    await agent
+      .post('/api/catalogue/import')
+      .send({ csv: half, mayLose: [model.id] })
+      .expect(200);
+    expect(await version()).toBe(model.version + 1);
+  });
+
+  test('a band that no body has is refused by the chart editor’s door as well', async () => {
+    const agent = await ana();
+    const model = demoModels.find(({ id }) => id === 'xunco-lixeiro')!;
+    const [above, ...axes] = model.chart.axes;
+    const [first, ...bands] = above!.bands;
+    const sent = {
+      ...model,
+      version: model.version + 1,
+      chart: {
+        ...model.chart,
+        axes: [{ ...above!, bands: [{ ...first!, from: 700, to: 90 }, ...bands] }, ...axes],
+      },
+    };
+    const { body } = await agent.post('/api/catalogue/models').send(sent).expect(422);
+    expect(body.faults).toEqual([
+      { at: 'chart.axes[0].bands[0].to', message: 'lies below where the band begins' },
+    ]);
   });
 
   test('no body at all and a body too large are problems', async () => {

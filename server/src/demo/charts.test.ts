@@ -7,13 +7,16 @@ import { demoModels } from './models';
  * practice, no source): it scans printed bands and knows nothing of how the core goes about it.
  */
 
-const charts = demoModels.map((model: BraceModel): [string, Chart] => [
-  model.id,
-  chartOf(
-    programmes.find(({ id }) => id === model.programme)!,
-    model,
-  ),
-]);
+const charts = demoModels
+  // a brace of one size has no grid
+  .filter(({ chart }) => chart.axes.length > 0)
+  .map((model: BraceModel): [string, Chart] => [
+    model.id,
+    chartOf(
+      programmes.find(({ id }) => id === model.programme)!,
+      model,
+    ),
+  ]);
 
 const uncertainty = (u: number) => ({ repeatPart: u * 0.6, sharedPart: u * 0.8, repeats: 2 });
 

@@ -13,11 +13,11 @@ import { useSaving } from '../parts/use-saving';
 import { useWork } from './case-context';
 
 /** What a call is about, in words. */
-export const aboutCall = ({ why, name }: { why: UrgentCall['why']; name: string }): string =>
-  named(why === 'finding' ? 'findings' : why === 'review' ? 'referBecause' : 'checks', name).replace(
-    /\.$/,
-    '',
-  );
+export function aboutCall({ why, name }: { why: UrgentCall['why']; name: string }): string {
+  if (why === 'finding') return named('findings', name);
+  if (why === 'review') return named('referBecause', name).replace(/\.$/, '');
+  return t(`calls.${why}`, { check: named('checks', name) });
+}
 
 /** The calls of today that no stop of the fitting tells already: what, whom, what to do meanwhile. */
 export function Calls() {
@@ -35,7 +35,6 @@ export function Calls() {
             })}
           </h2>
           {call.why !== 'review' && <span>{meanwhile(call, order?.trouble ?? 'keep-on')}</span>}
-          {state.wearing.held && call.why !== 'review' && <b>{t('wearing.held')}</b>}
           <CallMade call={call} />
         </Stack>
       </Notice>

@@ -122,6 +122,8 @@ const Overlays = styled.div`
 
 const Work = styled.main`
   grid-area: work;
+  /* what is hidden inside scrolls with it, and not with the page */
+  position: relative;
   overflow: auto;
   padding: 18px 28px 24px;
   min-height: 0;

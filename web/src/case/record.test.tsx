@@ -1,24 +1,29 @@
 import { foldCase, kinds, type AnyRecordedEntry } from '@estribo/core/logbook';
 import { stages } from '@estribo/core/programmes';
-import { QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';
 import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
+import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import { beltContext, testContext } from '../../../core/src/logbook/test-case';
-import { queries } from '../api/queries';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { measuredLogbook, orderedLogbook, showStage, testToday } from './test-stage';
 
-globalThis.fetch = (async () => new Response(JSON.stringify({ staff: [] }))) as typeof fetch;
+// the session is given; only the names of the staff are asked for
+globalThis.fetch = ((url: string) =>
+  url.endsWith('/staff')
+    ? Promise.resolve(new Response(JSON.stringify({ staff: [] })))
+    : new Promise(() => {})) as typeof fetch;
 
 const entries = frozen.entries as unknown as AnyRecordedEntry[];
 const state = foldCase(entries, testContext)!;
 const beltEntries = frozenBelt.entries as unknown as AnyRecordedEntry[];
 const beltState = foldCase(beltEntries, beltContext)!;
+const newEntries = frozenNew.entries as unknown as AnyRecordedEntry[];
+const newState = foldCase(newEntries, beltContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
   const described = entries.map((entry) => ({
@@ -29,6 +34,12 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
     ...beltEntries.map((entry) => ({
       kind: entry.kind,
       ...describeEntry({ entry, status: 'live' }, beltState, 'mm'),
+    })),
+  );
+  described.push(
+    ...newEntries.map((entry) => ({
+      kind: entry.kind,
+      ...describeEntry({ entry, status: 'live' }, newState, 'mm'),
     })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
@@ -59,11 +70,7 @@ test('a length is said in the user’s unit', () => {
 
 function Strip() {
   const { state: shown } = useWork();
-  return (
-    <QueryClientProvider client={queries}>
-      <RecordStrip state={shown} today={testToday} />
-    </QueryClientProvider>
-  );
+  return <RecordStrip state={shown} today={testToday} />;
 }
 
 test('the newest entry stands first; a correction needs value and reason, and the old one is struck', async () => {
@@ -83,6 +90,24 @@ test('the newest entry stands first; a correction needs value and reason, and th
   });
   expect(document.querySelector('s')?.textContent).toMatch(/349 mm/);
   expect(screen.queryByRole('dialog')).toBeNull();
+});
+
+test('a correction is asked about as a reading is when it is taken, and refused beyond any body', async () => {
+  const { user, written } = await showStage(Strip, measuredLogbook());
+  const lines = within(screen.getByRole('region', { name: 'Record' })).getAllByRole('listitem');
+  await user.click(within(lines[0]!).getByRole('button', { name: 'Correct: Girth below' }));
+  const value = screen.getByLabelText('What it should say (mm)');
+  await user.type(screen.getByLabelText('Reason'), 'a slip');
+  await user.type(value, '4000');
+  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  expect(screen.getByText('Girth below: from 1 mm to 3000 mm.')).toBeTruthy();
+  await user.clear(value);
+  await user.type(value, '35');
+  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  expect(screen.getByText(/35 mm is far from the other side, 348 mm\. A digit missing\?/)).toBeTruthy();
+  expect(written).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Take 350 mm' }));
+  expect(written[0]).toMatchObject({ kind: 'measure.read', body: { value: 350 }, reason: 'a slip' });
 });
 
 test('what is taken out stays, struck through, with the reason', async () => {

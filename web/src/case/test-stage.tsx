@@ -59,6 +59,8 @@ export async function showStage(
     unit = 'mm' as CaseWork['unit'],
     context = testContext,
     born = undefined as string | undefined,
+    /** what an earlier showing left typed is still there, as after a reload */
+    keepsDrafts = false,
   } = {},
 ) {
   const written: Written[] = [];
@@ -102,14 +104,14 @@ export async function showStage(
   }
   // what an earlier test left typed; how instruments and units are set stays
   for (const name of Object.keys(localStorage))
-    if (name.startsWith('estribo-draft')) localStorage.removeItem(name);
+    if (!keepsDrafts && name.startsWith('estribo-draft')) localStorage.removeItem(name);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(['session'], {
     user: { id: userId, name: 'Ana Bouza', role },
     clinic: { name: 'Test', zone: 'Europe/Madrid' },
   });
   const user = userEvent.setup();
-  render(
+  const { unmount } = render(
     <QueryClientProvider client={client}>
       <I18nProvider locale={locale}>
         <MemoryRouter>
@@ -119,5 +121,11 @@ export async function showStage(
     </QueryClientProvider>,
   );
   await act(async () => {});
-  return { written, user, figure: () => figure, state: () => foldCase(log.entries, context)! };
+  return {
+    leave: unmount,
+    written,
+    user,
+    figure: () => figure,
+    state: () => foldCase(log.entries, context)!,
+  };
 }

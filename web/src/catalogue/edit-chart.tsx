@@ -1,8 +1,10 @@
 import { unitOf } from '@estribo/core/measuring';
-import type { Programme } from '@estribo/core/programmes';
+import { chartChanges, type ChartChange } from '@estribo/core/exchange';
+import { chartBandFaults, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { Chart } from '@estribo/core/sizing';
 import { useState } from 'react';
+import { useDraft } from '../api/draft';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
@@ -10,29 +12,32 @@ import { Notice } from '../parts/notice';
 import { printNumber, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
 import { CellInput } from './cell-input';
+import { ChartChanges } from './chart-changes';
 import { stepOf, Table, TwoWayTable } from './chart-table';
 
 /** The bands, and the cells of a two-way table, as fields; saved as a new version, the old one stays for the cases that hold on to it. */
 export function EditChart({
-  chart,
+  model,
   programme,
   unit,
   onSave,
   onCancel,
 }: {
-  chart: Chart;
+  model: BraceModel;
   programme: Programme;
   unit: LengthUnit;
   onSave: (chart: Chart) => Promise<void>;
   onCancel: () => void;
 }) {
+  const { chart } = model;
   const keyOf = (axis: number, band: number, end: 'from' | 'to') => `${axis} ${band} ${end}`;
   const cellKey = (row: number, column: number) => `cell ${row} ${column}`;
   const unitAt = (axis: number) => {
     const step = stepOf(programme, chart.axes[axis]!.reading);
     return step ? unitOf(step) : 'mm';
   };
-  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [typed, setTyped] = useDraft<Record<string, string>>(`chart-${model.id}-${model.version}`, {});
+  const [looked, look] = useState<{ chart: Chart; changes: ChartChange[] }>();
   const [wrong, setWrong] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
   const read = (key: string, axis: number, before: number): number | undefined => {
@@ -42,7 +47,7 @@ export function EditChart({
     const value = readQuantity(text, kept === 'mm' ? 'length' : kept === 'kg' ? 'mass' : 'count', unit);
     return 'value' in value ? value.value : undefined;
   };
-  const save = () => {
+  const change = () => {
     const problems: Record<string, string> = {};
     const axes = chart.axes.map((axis, a) => ({
       ...axis,
@@ -63,10 +68,24 @@ export function EditChart({
         return size;
       }),
     );
+    for (const { axis, band, end, fault } of chartBandFaults({ axes }, programme))
+      problems[keyOf(axis, band, end)] ??= t(
+        fault === 'reversed' ? 'catalogue.bandReversed' : 'catalogue.bandNoBody',
+      );
     setWrong(problems);
     if (Object.keys(problems).length > 0) return;
+    const next: Chart = { ...chart, axes, ...(table ? { table } : {}) };
+    look({ chart: next, changes: chartChanges(model, { ...model, chart: next }, programme) });
+  };
+  const save = () => {
     setBusy(true);
-    void onSave({ ...chart, axes, ...(table ? { table } : {}) }).finally(() => setBusy(false));
+    void onSave(looked!.chart)
+      .then(() => setTyped({}))
+      .finally(() => setBusy(false));
+  };
+  const type = (key: string, text: string) => {
+    look(undefined);
+    setTyped({ ...typed, [key]: text });
   };
   return (
     <Stack>
@@ -96,7 +115,7 @@ export function EditChart({
                         problem={wrong[key]}
                         inputMode="decimal"
                         value={typed[key] ?? printNumber(band[end], unitAt(a), unit)}
-                        onChange={(text) => setTyped({ ...typed, [key]: text })}
+                        onChange={(text) => type(key, text)}
                       />
                     </td>
                   );
@@ -118,7 +137,7 @@ export function EditChart({
                 label={label}
                 problem={wrong[key]}
                 value={typed[key] ?? chart.table![row]![column]!}
-                onChange={(text) => setTyped({ ...typed, [key]: text })}
+                onChange={(text) => type(key, text)}
               />
             );
           }}
@@ -129,11 +148,33 @@ export function EditChart({
           {[...new Set(Object.values(wrong))].join(' ')}
         </Notice>
       )}
+      {looked && (
+        <Stack $gap={8}>
+          <h3>{t('catalogue.previewTitle')}</h3>
+          {looked.changes.length === 0 ? (
+            <Soft>{t('catalogue.noChange')}</Soft>
+          ) : (
+            <ChartChanges changes={looked.changes} />
+          )}
+        </Stack>
+      )}
       <Row>
-        <Button look="main" isDisabled={busy} onPress={save}>
-          {t('catalogue.saveVersion', { version: chart.version + 1 })}
-        </Button>
-        <Button look="quiet" onPress={onCancel}>
+        {looked && looked.changes.length > 0 ? (
+          <Button look="main" isDisabled={busy} onPress={save}>
+            {t('catalogue.saveVersion', { version: chart.version + 1 })}
+          </Button>
+        ) : (
+          <Button look="main" onPress={change}>
+            {t('catalogue.lookFirst')}
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          onPress={() => {
+            setTyped({});
+            onCancel();
+          }}
+        >
           {t('common.cancel')}
         </Button>
       </Row>

@@ -4,6 +4,7 @@ import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { lintChart, type Chart, type ChartFinding } from '@estribo/core/sizing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useDraft } from '../api/draft';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { contentQuery, useCatalogue, useModels, useUser, useVersions, type ListedModel } from '../api/clinic';
 import { queries } from '../api/queries';
@@ -66,7 +67,7 @@ function Shown({
   const user = useUser();
   const navigate = useNavigate();
   const [unit, nextUnit] = useUnit();
-  const [editing, setEditing] = useState(false);
+  const [editing, setEditing] = useDraft(`chart-${model.id}-editing`, false);
   const [said, setSaid] = useState<{ tone: 'good' | 'stop'; text: string }>();
   const newest = model.version === listed.version;
   const mayWrite = newest && may(user.role, 'catalogue.write');
@@ -115,6 +116,12 @@ function Shown({
         version: model.version + 1,
         chart: { ...chart, version: model.chart.version + 1 },
       });
+      setEditing(false);
+    });
+  const confirm = () =>
+    attempt(async () => {
+      await call('POST', '/catalogue/models', { ...model, version: model.version + 1, invented: false });
+      setSaid({ tone: 'good', text: t('catalogue.confirmed') });
     });
   return (
     <Page>
@@ -166,6 +173,18 @@ function Shown({
           {said.text}
         </Notice>
       )}
+      {model.invented && (
+        <Notice tone="caution">
+          <Stack $gap={8}>
+            <span>{t('catalogue.unconfirmed')}</span>
+            {mayWrite && (
+              <Row>
+                <Button onPress={() => void confirm()}>{t('catalogue.confirmNumbers')}</Button>
+              </Row>
+            )}
+          </Stack>
+        </Notice>
+      )}
       {findings.length > 0 ? (
         <Notice tone="caution">
           <ul>
@@ -193,7 +212,7 @@ function Shown({
       <Sheet>
         {editing ? (
           <EditChart
-            chart={model.chart}
+            model={model}
             programme={programme}
             unit={unit}
             onSave={save}

@@ -45,7 +45,7 @@ test('a reading that is odd is asked about and can be taken as it is or as it wa
 
 test('on a trunk there is no other side; lying stands in for standing, with its larger uncertainty', async () => {
   const log = testLogbook(beltContext, 'midline');
-  log.write('measure.marked', { step: 'standing', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'standing' });
   log.write('measure.marked', { step: 'waist', side: 'midline' });
   const { user, written, state } = await showStage(MeasureStage, log, { context: beltContext });
   expect(screen.queryByRole('button', { name: /^B/ })).toBeNull();
@@ -84,13 +84,20 @@ test('a child’s age comes from the day of birth, the weight in kilograms or po
   const log = testLogbook(collar, 'midline');
   log.write('measure.marked', { step: 'in-line', side: 'midline' });
   const { user, written } = await showStage(MeasureStage, log, { context: collar, born: '2022-03-11' });
-  await user.click(screen.getByRole('button', { name: 'By the day of birth it is 4.7 years.' }));
-  await user.type(field('Weight'), '700{Enter}');
-  expect(screen.getByText(/^700.0 kg is not what this usually measures \(/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'By the day of birth: 4.7 years' }));
+  expect(screen.queryByRole('textbox', { name: /^Age/ })).toBeNull();
+  await user.type(field('Weight, first reading'), '300{Enter}');
+  expect(screen.getByText(/^300.0 kg is not what this usually measures \(/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Change it' }));
-  await user.type(field('Weight'), '41 lb{Enter}');
+  // beyond what any body has: refused beside the field, with the field, its bounds and the unit
+  await user.type(field('Weight, first reading'), '700{Enter}');
+  expect(screen.getByText('Weight, first reading: from 0.2 kg to 500.0 kg.')).toBeTruthy();
+  await user.clear(field('Weight, first reading'));
+  await user.type(field('Weight, first reading'), '41 lb{Enter}');
+  await user.type(field('Weight, second reading'), '18,6{Enter}');
   expect(written.map(({ body }) => [body.step, body.side, body.instrument])).toEqual([
     ['age', 'midline', 'told'],
+    ['weight', 'midline', 'scale'],
     ['weight', 'midline', 'scale'],
   ]);
   expect(written[0]!.body.value).toBe(4.7);
@@ -107,6 +114,9 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
   const { user, written } = await showStage(MeasureStage, log, { context });
   expect(screen.getByText(/at its limit stop: not tested beyond/)).toBeTruthy();
   await user.type(field('Abduction and adduction, active, left'), '100-0-30{Enter}');
+  // passive may be tested as well, and is not asked for
+  expect(field('Rotation, active, left')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: /^Abduction and adduction, left/ }));
   await user.type(field('Abduction and adduction, passive, left'), '110-0-35{Enter}');
   expect(
     written.map(({ kind, stage, body }) => [kind, stage, body.step, body.mode, body.extension, body.flexion]),
@@ -121,7 +131,7 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
 test('a shoe size is turned into a foot’s length, and called an estimate', async () => {
   const context = contextOf('ankle-walker', one('foot-length', ['S', 'M'], [220, 260, 290]));
   const log = testLogbook(context, 'right');
-  log.write('measure.marked', { step: 'seated', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'seated' });
   log.read('ankle-posture', 'right', 1);
   const { user, written } = await showStage(MeasureStage, log, { context });
   await user.click(screen.getByRole('radio', { name: 'EU' }));
@@ -133,7 +143,7 @@ test('a shoe size is turned into a foot’s length, and called an estimate', asy
 
 test('a repeat is rejected with its reason and stays in the record', async () => {
   const log = testLogbook(beltContext, 'midline');
-  log.write('measure.marked', { step: 'standing', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'standing' });
   log.write('measure.marked', { step: 'waist', side: 'midline' });
   log.read('girth-waist', 'midline', 862, 900);
   const { user, written } = await showStage(MeasureStage, log, { context: beltContext });
@@ -161,7 +171,7 @@ test('the clinic’s own deviation is offered and taken over', async () => {
       JSON.stringify({ own: { pairs: 31, withinPerson: 3.1, coefficient: 8.6 } }),
     )) as typeof fetch;
   const log = testLogbook(beltContext, 'midline');
-  log.write('measure.marked', { step: 'standing', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'standing' });
   log.write('measure.marked', { step: 'waist', side: 'midline' });
   const { user, written, state } = await showStage(MeasureStage, log, { context: beltContext });
   await user.click(await screen.findByRole('button', { name: 'Use the clinic’s own' }));
@@ -190,7 +200,7 @@ test('Space takes the instrument’s value with its calibration; a lost one give
   (globalThis as unknown as { EventSource: unknown }).EventSource = Stream;
   localStorage.setItem('estribo-instruments', 'on');
   const log = testLogbook(beltContext, 'midline');
-  log.write('measure.marked', { step: 'standing', side: 'midline' });
+  log.write('measure.marked', { step: 'stance', side: 'midline', stance: 'standing' });
   log.write('measure.marked', { step: 'waist', side: 'midline' });
   const { user, written } = await showStage(MeasureStage, log, { context: beltContext });
   expect(Stream.last!.url).toMatch(/kind=tape&case=.*&step=girth-waist&side=midline$/);

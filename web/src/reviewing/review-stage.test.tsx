@@ -1,6 +1,6 @@
 import { decideSize, decideStops, foldCase } from '@estribo/core/logbook';
 import { screen } from '@testing-library/react';
-import { testContext } from '../../../core/src/logbook/test-case';
+import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
 import ReviewStage from './review-stage';
 
@@ -84,7 +84,7 @@ test('skin and pain are needed; hours are not', async () => {
   expect(screen.getAllByText('Say which.')).toHaveLength(2);
   await user.type(screen.getByLabelText('Worn a day (may stay empty)'), '30');
   await find(user, 'Skin clear', '0');
-  expect(screen.getByText('From 0 to 24.')).toBeTruthy();
+  expect(screen.getByText('Worn a day (may stay empty): from 0 h to 24 h.')).toBeTruthy();
   expect(written).toEqual([]);
 });
 
@@ -95,4 +95,34 @@ test('the next review is planned on a later day', async () => {
   await user.click(screen.getByRole('button', { name: 'Plan it' }));
   expect(written[0]).toMatchObject({ kind: 'visit.planned', body: { day: '2026-12-08', purpose: 'review' } });
   expect(screen.getByText('Next review 8 Dec.')).toBeTruthy();
+});
+
+test('at a shoulder each motion is followed in its own plane and mode, against the same of the fitting', async () => {
+  const context = contextOf('shoulder-support', {
+    sizes: ['1'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const log = testLogbook(context, 'left');
+  log.looked();
+  log.order({ side: 'left', phases: [{ fromDay: 0, window: {} }], protective: false, trouble: 'take-off' });
+  log.write(
+    'motion.tested',
+    {
+      step: 'shoulder-abduction',
+      side: 'left',
+      mode: 'active',
+      extension: 90,
+      flexion: 20,
+      limitReached: { extension: false, flexion: false },
+    },
+    { stage: 'measure', observedAt: '2026-11-10T09:00:00.000Z' },
+  );
+  const { user, written } = await showStage(ReviewStage, log, { context });
+  await user.type(screen.getByLabelText('Abduction and adduction, active'), '120-0-25{Enter}');
+  expect(written[0]!.body).toMatchObject({ step: 'shoulder-abduction', mode: 'active', extension: 120 });
+  expect(screen.getByText('Abduction and adduction, abduction, active')).toBeTruthy();
+  // rotation was not tested at the fitting: there is no yardstick for it
+  expect(screen.queryByLabelText(/^Rotation/)).toBeNull();
 });

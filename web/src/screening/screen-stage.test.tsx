@@ -1,13 +1,14 @@
-import { screen } from '@testing-library/react';
-import { testLogbook } from '../../../core/src/logbook/test-case';
+import { screen, within } from '@testing-library/react';
+import { askedFindings } from '@estribo/core/screening';
+import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { showStage } from '../case/test-stage';
 import ScreenStage from './screen-stage';
 
 test('one touch records everything as looked for and not found', async () => {
-  const { user, written, state } = await showStage(ScreenStage, testLogbook());
+  const { user, written } = await showStage(ScreenStage, testLogbook());
   await user.click(screen.getByRole('button', { name: 'None of these found' }));
   const answers = written[0]!.body.answers as { present: boolean }[];
-  expect(answers).toHaveLength(state().programme.findings.length);
+  expect(answers).toHaveLength(askedFindings(testContext.programme.findings).length);
   expect(answers.some(({ present }) => present)).toBe(false);
   expect(screen.getByText('Looked for everything, found nothing.')).toBeTruthy();
 });
@@ -103,4 +104,78 @@ test('a technician waits for the order', async () => {
   log.looked();
   await showStage(ScreenStage, log, { role: 'technician' });
   expect(screen.getByText('No order yet. An orthotist enters it.')).toBeTruthy();
+});
+
+test('what the prescriber knows of is said with who and since when, and qualifies; half said counts as new', async () => {
+  const { user, written } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'New weakness or numbness' }));
+  await user.click(screen.getByRole('checkbox', { name: /It is not new/ }));
+  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  expect(screen.getByText(/Say who knows of it and since when/)).toBeTruthy();
+  expect(written).toEqual([]);
+  await user.type(screen.getByLabelText('Who says so'), 'Dr Nogueira, nerve block');
+  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  expect(written[0]!.body.answers).toContainEqual({
+    finding: 'new-weakness-or-numbness',
+    present: true,
+    known: { by: 'Dr Nogueira, nerve block', since: '2026-11-24' },
+  });
+  expect(screen.getByText('It may be fitted')).toBeTruthy();
+  expect(screen.getByText(/Known since 24 Nov, says Dr Nogueira, nerve block\./)).toBeTruthy();
+});
+
+test('only a sign that may be known offers it', async () => {
+  const { user } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'Infected wound' }));
+  expect(screen.queryByRole('checkbox', { name: /It is not new/ })).toBeNull();
+});
+
+test('ticked findings and a half-filled order are there again after another stage or a reload', async () => {
+  const log = testLogbook();
+  const first = await showStage(ScreenStage, log);
+  await first.user.click(screen.getByRole('button', { name: 'Diabetes' }));
+  await first.user.type(screen.getByLabelText('About: Diabetes'), 'type 2');
+  first.leave();
+  const second = await showStage(ScreenStage, log, { keepsDrafts: true });
+  expect((screen.getByLabelText('About: Diabetes') as HTMLInputElement).value).toBe('type 2');
+  await second.user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  await second.user.type(screen.getByLabelText('Diagnosis'), 'Meniscus');
+  await second.user.type(screen.getByLabelText('Flexion'), '90');
+  second.leave();
+  await showStage(ScreenStage, log, { keepsDrafts: true });
+  expect((screen.getByLabelText('Diagnosis') as HTMLInputElement).value).toBe('Meniscus');
+  expect((screen.getByLabelText('Flexion') as HTMLInputElement).value).toBe('90');
+});
+
+test('for a trunk movement and sensation are noted before: one touch when all is full, else limb by limb', async () => {
+  const context = contextOf('spine-bivalve', {
+    sizes: ['1'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const log = testLogbook(context, 'midline');
+  log.looked();
+  const { user, written } = await showStage(ScreenStage, log, { context });
+  await user.click(screen.getByRole('checkbox', { name: 'Left leg: less than full' }));
+  await user.click(
+    within(screen.getByRole('radiogroup', { name: 'Left leg, movement' })).getByRole('radio', {
+      name: 'less',
+    }),
+  );
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  expect(written[0]).toMatchObject({
+    kind: 'limbs.noted',
+    body: {
+      moment: 'before',
+      limbs: {
+        'left-leg': { movement: 'less', sensation: 'full' },
+        'right-arm': { movement: 'full', sensation: 'full' },
+      },
+    },
+  });
+  expect(screen.getByText('Left leg: movement less')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Note it anew' }));
+  await user.click(screen.getByRole('button', { name: 'All four move and feel fully' }));
+  expect(screen.getByText('full in arms and legs')).toBeTruthy();
 });

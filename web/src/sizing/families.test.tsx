@@ -9,29 +9,39 @@ const axis = (reading: string, sizes: string[], edges: number[]) => ({
   bands: sizes.map((size, i) => ({ size, from: edges[i]!, to: edges[i + 1]! })),
 });
 
-const belt = (...waist: number[]) => {
+const belt = (height: 'low' | 'tall' | undefined, ...waist: number[]) => {
   const log = testLogbook(beltContext, 'midline');
+  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }], ...(height ? { height } : {}) });
   log.read('girth-waist', 'midline', ...waist);
   return log;
 };
 
-test('a belt: mark for both ends, tilt, and the height with its own reason', async () => {
-  const log = belt(918, 922);
+test('a belt: mark for both ends, tilt, and the height as ordered, checked by its length', async () => {
+  const log = belt('low', 918, 922);
   log.read('girth-waist-above', 'midline', 900, 902);
   log.read('girth-waist-below', 'midline', 950, 952);
   log.read('l1-to-l5', 'midline', 148, 150);
   const { user, written } = await showStage(SizeStage, log, { context: beltContext });
   expect(screen.getByText('Both ends at mark 12')).toBeTruthy();
   expect(screen.getByText(/Lower edge 3° wider than the upper/)).toBeTruthy();
-  expect(screen.getByText('Low: L1 to L5 says so, over 99 % sure.')).toBeTruthy();
+  expect(screen.getByText('The order says Low. L1 to L5 suits it, over 99 % sure.')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Take size 2' }));
-  expect(written[0]!.body).toMatchObject({ size: '2', height: 'low', heightReason: 'by L1 to L5' });
+  expect(written[0]!.body).toMatchObject({ size: '2', height: 'low', heightReason: 'as ordered' });
 });
 
-test('another height than the reading’s needs a reason of its own', async () => {
-  const log = belt(918, 922);
+test('a length that suits another height than the ordered one is told; the order is not overruled by it', async () => {
+  const log = belt('tall', 918, 922);
+  log.read('l1-to-l5', 'midline', 148, 150);
+  await showStage(SizeStage, log, { context: beltContext });
+  expect(screen.getByText(/L1 to L5 suits Low \(over 99 % sure\), not what is ordered/)).toBeTruthy();
+  expect((screen.getByRole('radio', { name: 'Tall' }) as HTMLInputElement).checked).toBe(true);
+});
+
+test('an order that says no height is asked back; whichever is taken needs its reason', async () => {
+  const log = belt(undefined, 918, 922);
   log.read('l1-to-l5', 'midline', 148, 150);
   const { user, written } = await showStage(SizeStage, log, { context: beltContext });
+  expect(screen.getByText(/The order does not say which height: ask the prescriber/)).toBeTruthy();
   await user.click(screen.getByRole('radio', { name: 'Tall' }));
   await user.click(screen.getByRole('button', { name: 'Take size 2' }));
   expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
@@ -47,7 +57,7 @@ test('another height than the reading’s needs a reason of its own', async () =
 });
 
 test('above the largest size side extensions reach, and are written', async () => {
-  const log = belt(1098, 1102);
+  const log = belt('low', 1098, 1102);
   log.read('l1-to-l5', 'midline', 148, 150);
   const { user, written } = await showStage(SizeStage, log, { context: beltContext });
   expect(screen.getByText('With side extensions of 50 mm on each side.')).toBeTruthy();
@@ -92,7 +102,7 @@ test('axes that disagree are told one by one, in their own units', async () => {
   });
   const log = testLogbook(context, 'midline');
   log.read('age', 'midline', 4.6);
-  log.read('weight', 'midline', 14.9);
+  log.read('weight', 'midline', 14.8, 15);
   log.read('stature', 'midline', 1060, 1062);
   await showStage(SizeStage, log, { context });
   expect(screen.getByText(/0\.6 years|1\.1 kg/)).toBeTruthy();
@@ -161,7 +171,7 @@ test('other models are ranked; those out of range and those not measured say so'
         more: false,
       }),
     )) as typeof fetch;
-  const { user } = await showStage(SizeStage, belt(918, 922), { context: beltContext });
+  const { user } = await showStage(SizeStage, belt('low', 918, 922), { context: beltContext });
   await user.click(screen.getByRole('button', { name: 'Other models' }));
   const [good, small, unread] = within(
     await screen.findByRole('list', { name: 'Other models' }),

@@ -47,7 +47,7 @@ test('a plan that cannot be is said beside it and is not taken', async () => {
   expect(screen.getByText('The ceiling lies below the first day.')).toBeTruthy();
   await user.clear(screen.getByLabelText('A step every'));
   await user.type(screen.getByLabelText('A step every'), '0{Enter}');
-  expect(screen.getByText(/A whole number, 1 or more/)).toBeTruthy();
+  expect(screen.getByText('A step every: from 1 days to 60 days.')).toBeTruthy();
   expect(written).toEqual([]);
 });
 
@@ -56,4 +56,23 @@ test('teach-back says who put it on', async () => {
   await user.click(screen.getByRole('button', { name: 'Put on by the carer' }));
   expect(written[0]).toMatchObject({ kind: 'wear.taught', body: { who: 'carer' } });
   expect(screen.getByText('Put on by the carer before leaving.')).toBeTruthy();
+});
+
+test('a plan that grows is held while a check says the limb is not safe, and none is taken', async () => {
+  const log = measuredLogbook(loose);
+  log.write('wear.planned', {
+    kind: 'growing',
+    from: '2026-11-24',
+    firstDay: 30,
+    grow: 30,
+    everyDays: 1,
+    ceiling: 120,
+  });
+  log.write('check.recorded', { check: 'toes-warm-moving-felt', seen: false });
+  const { user, written } = await showStage(WearStage, log);
+  expect(screen.getByText('The plan is held: nothing grows until the check is right.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Change the plan' }));
+  expect(screen.getByText(/A check says that the limb is not safe in it/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Take the plan' }).hasAttribute('disabled')).toBe(true);
+  expect(written).toEqual([]);
 });

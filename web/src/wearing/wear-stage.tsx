@@ -48,7 +48,7 @@ export default function WearStage() {
       {plan && !changing ? (
         <>
           {plan.plan.kind === 'growing' ? (
-            <GrowingDays plan={plan.plan} />
+            !state.wearing.held && <GrowingDays plan={plan.plan} />
           ) : (
             <Notice tone="good">
               <b>{t('wearing.asOrdered')}:</b> {plan.plan.wearing} ·{' '}
@@ -154,10 +154,10 @@ function Growing({ onDone }: { onDone: () => void }) {
   const { state, today, unit, write } = useWork();
   const { wear, invented } = state.model;
   const before = state.wearing.plan?.plan;
-  const start = before?.kind === 'growing' ? before : { kind: 'growing' as const, from: today, ...wear };
+  const start = before?.kind === 'growing' ? before : { from: today, ...wear };
   const untyped: PlanDraft = {
     from: start.from,
-    typed: Object.fromEntries(fields.map((name) => [name, String(start[name])])) as PlanDraft['typed'],
+    typed: Object.fromEntries(fields.map((name) => [name, String(start[name] ?? '')])) as PlanDraft['typed'],
   };
   const [draft, setDraft] = useDraft(`${state.case}-plan`, untyped);
   const { from, typed } = draft;
@@ -218,7 +218,11 @@ function Growing({ onDone }: { onDone: () => void }) {
           />
         ))}
       </Row>
-      {invented && <Soft>{t('wearing.modelsOwn')}</Soft>}
+      {wear ? (
+        invented && <Soft>{t('wearing.modelsOwn')}</Soft>
+      ) : (
+        <Notice tone="caution">{t('wearing.noNumbers')}</Notice>
+      )}
       {wrong.map((problem) => (
         <Notice key={problem} tone="stop">
           {named('wearProblem', problem)}

@@ -51,6 +51,7 @@ const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
 beforeEach(() => {
+  localStorage.clear();
   [sent, role, models, answerTo] = [[], 'orthotist', [listed], () => undefined];
   queries.clear();
   globalThis.fetch = (async (input: RequestInfo | URL, init?: RequestInit) => {
@@ -128,16 +129,55 @@ const choose = async (user: ReturnType<typeof userEvent.setup>) =>
     new File(['a,b'], 'charts.csv', { type: 'text/csv' }),
   );
 
+/** What the server says a file would change: a band of one model, and of another that something is gone. */
+const preview = {
+  unchanged: 1,
+  changed: [
+    {
+      id: 'new-one',
+      version: 1,
+      name: 'New one',
+      changes: [{ states: 'band', reading: 'heel-width', size: 'S', row: '', column: '', now: '50 – 60' }],
+    },
+    {
+      id: 'half',
+      version: 3,
+      name: 'Half',
+      changes: [{ states: 'belt', reading: '', size: 'overlap', row: '', column: '', before: '120' }],
+    },
+  ],
+};
+const isPreview = () => (sent.at(-1)?.body as { preview?: boolean }).preview === true;
+
 test.each([
   [() => json({ imported: [{}, {}], unchanged: 1 }), '2 models brought in. 1 was the same as before.'],
   [() => json({ title: 'x', status: 413, detail: 'Send less at once.' }, 413), 'Send less at once.'],
   [() => json({}, 502), /does not answer. Whether the file was brought in is not known/],
-])('an import ends in one of its ways', async (answer, said) => {
-  answerTo = (method) => (method === 'POST' ? answer() : undefined);
+])('what an import would change is looked at first; it ends in one of its ways', async (answer, said) => {
+  answerTo = (method) => (method !== 'POST' ? undefined : isPreview() ? json(preview) : answer());
   const user = await show('/', <ImportCharts onClose={() => {}} />);
   await choose(user);
+  expect(await screen.findByText(/^New one: new\. Its numbers count as unconfirmed/)).toBeTruthy();
+  expect(screen.getByRole('row', { name: 'band, Heel width, S – 50 – 60' })).toBeTruthy();
+  expect(screen.getByRole('row', { name: 'belt, overlap 120 gone' })).toBeTruthy();
+  const bring = screen.getByRole('button', { name: 'Bring it in: 2' });
+  // a half chart does not replace a whole one unasked
+  expect(bring.hasAttribute('disabled')).toBe(true);
+  await user.click(screen.getByRole('checkbox', { name: 'It may go' }));
+  await user.click(bring);
   expect(await screen.findByText(said)).toBeTruthy();
-  expect(sent).toEqual([{ method: 'POST', path: '/catalogue/import', body: { csv: 'a,b' } }]);
+  expect(sent.map(({ body }) => body)).toEqual([
+    { csv: 'a,b', preview: true },
+    { csv: 'a,b', mayLose: ['half'] },
+  ]);
+});
+
+test('a file that changes nothing says so and brings nothing in', async () => {
+  answerTo = (method) => (method === 'POST' ? json({ changed: [], unchanged: 2 }) : undefined);
+  const user = await show('/', <ImportCharts onClose={() => {}} />);
+  await choose(user);
+  expect(await screen.findByText('Nothing: all of it is here already.')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Bring it in/ })).toBeNull();
 });
 
 test('faults of an import stand by row and column', async () => {
@@ -167,12 +207,20 @@ test('a chart with a gap is told, drawn as a ruler, and mended as the next versi
   await user.click(screen.getByRole('button', { name: 'Change the chart' }));
   const field = screen.getByLabelText('Heel width, M, from');
   await user.clear(field);
+  const look = () => user.click(screen.getByRole('button', { name: 'Look at what changes' }));
   await user.type(field, 'wide');
-  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
-  expect(sent).toEqual([]);
+  await look();
   expect(field.getAttribute('aria-invalid')).toBe('true');
+  // "700 to 90": no body has it
+  await user.clear(field);
+  await user.type(field, '700');
+  await look();
+  expect(screen.getAllByText('The band ends before it begins.').length).toBeGreaterThan(0);
   await user.clear(field);
   await user.type(field, '5,8 cm');
+  await look();
+  expect(screen.getByRole('row', { name: 'band, Heel width, M 60 – 70 / 0 58 – 70 / 0' })).toBeTruthy();
+  expect(sent).toEqual([]);
   await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
   const { body } = sent[0] as { body: BraceModel };
   expect([body.version, body.chart.version, body.chart.axes[0]!.bands[1]]).toEqual([
@@ -206,10 +254,11 @@ test('a two-way table is shown and its cells are changed to sizes the chart has'
   await user.click(screen.getByRole('button', { name: 'Change the chart' }));
   const cell = screen.getByLabelText('Heel width 60 – 70, Malleoli width 65 – 80');
   await user.type(cell, 'XXL');
-  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
   expect(screen.getByText('A cell has a size of this chart or stays empty: S, M.')).toBeTruthy();
   await user.clear(cell);
   await user.type(cell, 'M');
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
   await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
   expect((sent[0] as { body: BraceModel }).body.chart.table).toEqual([
     ['S', 'M'],
@@ -223,6 +272,13 @@ test('what the server refuses is said and nothing is lost', async () => {
   const user = await modelPage();
   await user.click(await screen.findByRole('button', { name: 'Retire' }));
   expect(await screen.findByText('There is no model here.')).toBeTruthy();
+});
+
+test('numbers stay unconfirmed until somebody says that they are the maker’s', async () => {
+  const user = await modelPage();
+  expect(await screen.findByText(/nobody has confirmed that they are the maker/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: /They are the maker’s own/ }));
+  expect((sent[0] as { body: BraceModel }).body).toMatchObject({ version: 2, invented: false });
 });
 
 test('a model that is not there says so', async () => {

@@ -39,7 +39,9 @@ const askedFor = (page: Page) =>
       side: [...main.querySelectorAll('p')].map(text).find((words) => /^on the (left|right)$/.test(words)),
       label: field && text(document.getElementById(field.getAttribute('aria-labelledby')!.split(' ')[0]!)),
       typed: field?.value ?? '',
-      confirm: buttons.some((words) => /^(It is marked|It is so)$/.test(words)),
+      confirm: buttons.some((words) =>
+        /^(It is marked|It is so|Standing|By the day of birth: .*)$/.test(words),
+      ),
       questioned: buttons.includes('It is right: take it'),
     };
   });
@@ -56,7 +58,10 @@ export async function measureAll(page: Page, values: Record<string, readonly str
   const asked: string[] = [];
   const counts = new Map<string, number>();
   const main = page.getByRole('main');
-  const confirm = main.getByRole('button', { name: /^(It is marked|It is so)$/ });
+  // a landmark, the named posture, the first of those that may be noted, an age that is known
+  const confirm = main
+    .getByRole('button', { name: /^(It is marked|It is so|Standing|By the day of birth: .*)$/ })
+    .first();
   const takeIt = main.getByRole('button', { name: 'Take it', exact: true });
   const soon = { intervals: [100, 250, 500, 1000, 2000], timeout: 40_000 };
   for (let guard = 0; guard < 120; guard += 1) {

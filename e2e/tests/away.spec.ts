@@ -85,10 +85,13 @@ test('an order that somebody else has changed meanwhile is shown, not overwritte
   await expect(other.getByRole('main').getByText('Theirs')).toBeVisible();
   await other.waitForTimeout(500);
   await page.getByRole('button', { name: 'Take the order' }).click();
-  await expect(page.getByText('Another one was written meanwhile.')).toBeVisible();
+  // both stand beside each other
+  const both = page.getByRole('alert').filter({ hasText: 'Both stand here' });
+  await expect(both.getByText('Mine', { exact: true })).toBeVisible();
+  await expect(both.getByText('Theirs', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Send mine on top of it' }).click();
   await expect(page.getByRole('main').getByText('Mine')).toBeVisible();
-  await expect(page.getByText('Another one was written meanwhile.')).toHaveCount(0);
+  await expect(both).toHaveCount(0);
   await other.context().close();
 });
 

@@ -7,7 +7,7 @@ test('the tape reads, drops out and comes back; Space takes its value with the c
 }) => {
   await signIn(page, clinic, 'ana');
   await openNewCase(page, { person: 'Moncho Vilar', region: 'Trunk', model: /Ribeira Tira/ });
-  await page.getByRole('button', { name: 'It is so' }).click();
+  await page.getByRole('button', { name: 'Standing' }).click();
   await page.getByRole('button', { name: 'It is marked' }).click();
   const first = page.getByLabel('Waist girth, first reading');
   await expect(first).toBeVisible();

@@ -11,7 +11,7 @@ const unsafe = (trouble: 'keep-on' | 'take-off', check = 'toes-warm-moving-felt'
 // common practice, no source: cold, blue, numb toes under a protective brace
 test('under a protective order the brace stays: loosen the straps, keep the joint held, emergency call', async () => {
   await showStage(Calls, unsafe('keep-on').log);
-  expect(screen.getByRole('heading', { name: /^Call the prescriber today: failed, Toes/ })).toBeTruthy();
+  expect(screen.getByRole('heading', { name: /^Call a physician today: failed, Toes/ })).toBeTruthy();
   expect(
     screen.getByText(/loosen the straps, keep the joint held in the brace, emergency call/),
   ).toBeTruthy();

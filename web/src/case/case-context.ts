@@ -20,6 +20,8 @@ import type { FigureLayer } from '../figure/layer';
 export interface WriteOptions {
   replaces?: string;
   reason?: string;
+  /** of an intent: the one that was in force when it was begun, where that is not the one in force now */
+  follows?: string | null;
 }
 
 /** What every stage works with. */
@@ -82,11 +84,13 @@ export async function writeEntry<K extends KindName>(
   kind: K,
   stage: EntryStage,
   body: BodyOf<K>,
-  { replaces, reason }: WriteOptions = {},
+  { replaces, reason, follows }: WriteOptions = {},
 ): Promise<string> {
   const entry = newEntry(kind, { case: state.case, stage, zone, by: user.id }, body, {
     ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
-    ...(kinds[kind].nature === 'intent' ? { expects: intentInForce(state, kind) } : {}),
+    ...(kinds[kind].nature === 'intent'
+      ? { expects: follows === undefined ? intentInForce(state, kind) : follows }
+      : {}),
   });
   await outbox.postEntry(entry as AnyEntry, user);
   return entry.id;

@@ -83,7 +83,7 @@ export async function showStage(
       selected,
       select,
       showOnFigure,
-      write: async (kind, stage, body, options = {}) => {
+      write: async (kind, stage, body, { follows: _follows, ...options } = {}) => {
         written.push({ kind, stage, body: body as Record<string, unknown>, ...options });
         const id = log.write(kind, body, {
           stage,

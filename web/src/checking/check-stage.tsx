@@ -1,6 +1,6 @@
 import { levelOf } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
-import { boundsOf, decideSignature } from '@estribo/core/logbook';
+import { boundsOf, decideSignature, stillNeeded } from '@estribo/core/logbook';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -114,7 +114,7 @@ export default function CheckStage() {
         <Soft>{t('checking.how')}</Soft>
       </Stack>
       {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
-      {state.programme.limbs && <LimbsFeltNote moment="after" />}
+      {state.programme.limbs && stillNeeded(state, 'check').length === 0 && <LimbsFeltNote moment="after" />}
       {checks.length === 0 && <Notice tone="caution">{t('limbs.otherChecks')}</Notice>}
       <Stack $gap={8} as="ul">
         {checks.map(({ check, judged, value, reference, seen, entry }, i) => (

@@ -1,3 +1,4 @@
+import { may } from '@estribo/core/access';
 import {
   degreesOfFunction,
   limbFunctions,
@@ -10,7 +11,7 @@ import {
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
-import { useMay, useWork } from '../case/case-context';
+import { useWork } from '../case/case-context';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -54,8 +55,9 @@ export const saidOfLimbs = (felt: LimbsFelt): string =>
 
 /** Movement and sensation in arms and legs, noted before a trunk or neck brace goes on or once it is on. */
 export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
-  const { state, write } = useWork();
-  const mayNow = useMay(moment === 'before' ? 'screen' : 'check');
+  const { state, user, write } = useWork();
+  // what is found is noted whatever stops the fitting: a loss, and that it has come back
+  const mayNote = may(user.role, 'screening.write');
   const noted = state.limbs[moment];
   const [draft, setDraft] = useDraft(`${state.case}-limbs-${moment}`, {
     felt: whole,
@@ -97,9 +99,11 @@ export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
             </b>
           )),
         )}
-        <Row>
-          <Button onPress={() => setAgain(true)}>{t('limbs.again')}</Button>
-        </Row>
+        {mayNote && (
+          <Row>
+            <Button onPress={() => setAgain(true)}>{t('limbs.again')}</Button>
+          </Row>
+        )}
       </Stack>
     );
   return (
@@ -149,10 +153,10 @@ export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
         />
       )}
       <Row>
-        <Button look="main" onPress={take} isDisabled={saving || !mayNow('screening.write')}>
+        <Button look="main" onPress={take} isDisabled={saving || !mayNote}>
           {t(isWhole(felt) ? 'limbs.allFull' : 'limbs.take')}
         </Button>
-        {!mayNow('screening.write') && <Soft>{t('common.notYourRole')}</Soft>}
+        {!mayNote && <Soft>{t('common.notYourRole')}</Soft>}
       </Row>
     </Stack>
   );

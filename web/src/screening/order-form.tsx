@@ -1,4 +1,4 @@
-import { boundsOf } from '@estribo/core/logbook';
+import { boundsOf, intentInForce } from '@estribo/core/logbook';
 import { orderProblems, troubleAdvice, type HeightName, type Order } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
@@ -84,13 +84,15 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const { state, write } = useWork();
   const [saving, save] = useSaving();
   const start = before ? filled(before) : empty;
-  const [draft, setDraft] = useDraft<Values>(`${state.case}-order`, start);
+  // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
+  const begun = { values: start, follows: intentInForce(state, 'order.given') };
+  const [draft, setDraft] = useDraft(`${state.case}-order`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<Values>({
-    defaultValues: draft,
+    defaultValues: draft.values,
   });
-  const keep = useRef(setDraft);
+  const keep = useRef((values: Values) => setDraft({ ...draft, values }));
   useEffect(() => {
-    keep.current = setDraft;
+    keep.current = (values) => setDraft({ ...draft, values });
   });
   useEffect(
     () => subscribe({ formState: { values: true }, callback: ({ values }) => keep.current(values) }),
@@ -127,8 +129,8 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
       });
     if (wrong.length === 0)
       return save(async () => {
-        await write('order.given', 'screen', order);
-        setDraft(start);
+        await write('order.given', 'screen', order, { follows: draft.follows });
+        setDraft(begun);
         onDone();
       });
   });
@@ -312,7 +314,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
           <Button
             look="quiet"
             onPress={() => {
-              setDraft(start);
+              setDraft(begun);
               onDone();
             }}
           >

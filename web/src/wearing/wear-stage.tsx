@@ -1,4 +1,4 @@
-import { boundsOf } from '@estribo/core/logbook';
+import { boundsOf, intentInForce } from '@estribo/core/logbook';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import styled from 'styled-components';
@@ -146,6 +146,8 @@ const outsidePlan = (name: (typeof fields)[number], value: number): string | und
   );
 
 interface PlanDraft {
+  /** the plan in force when it was begun */
+  follows: string | null;
   from?: string;
   typed: Record<(typeof fields)[number], string>;
 }
@@ -156,6 +158,7 @@ function Growing({ onDone }: { onDone: () => void }) {
   const before = state.wearing.plan?.plan;
   const start = before?.kind === 'growing' ? before : { from: today, ...wear };
   const untyped: PlanDraft = {
+    follows: intentInForce(state, 'wear.planned'),
     from: start.from,
     typed: Object.fromEntries(fields.map((name) => [name, String(start[name] ?? '')])) as PlanDraft['typed'],
   };
@@ -188,7 +191,7 @@ function Growing({ onDone }: { onDone: () => void }) {
     }
     if (wrong.length === 0)
       void save(() =>
-        write('wear.planned', 'wear', plan).then(() => {
+        write('wear.planned', 'wear', plan, { follows: draft.follows }).then(() => {
           setDraft(untyped);
           onDone();
         }),
@@ -200,7 +203,7 @@ function Growing({ onDone }: { onDone: () => void }) {
         <DayField
           label={t('wearing.from')}
           value={from}
-          onChange={(day) => setDraft({ typed, ...(day ? { from: day } : {}) })}
+          onChange={(day) => setDraft({ follows: draft.follows, typed, ...(day ? { from: day } : {}) })}
           problem={problems.from}
         />
         {fields.map((name) => (

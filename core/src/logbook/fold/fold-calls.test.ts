@@ -42,7 +42,7 @@ test.each([
   expect(folded(log)).toMatchObject({ calls: [], wearing: { held: false } });
   const of = seen(log, check, false);
   const state = folded(log);
-  expect(state.calls).toMatchObject([{ about: check, why, of, day: today, whom: 'prescriber' }]);
+  expect(state.calls).toMatchObject([{ about: check, why, of, day: today, whom: 'physician-now' }]);
   expect(state.wearing).toMatchObject({ held: true, plan: { plan: { kind: 'growing' } } });
   const { buckles } = caseRibbon(state);
   expect(buckles.map(({ kind, day }) => [kind, day])).toEqual([['C', today]]);

@@ -30,7 +30,8 @@ export function foldCalls(
       about: check,
       why,
       of: entry,
-      whom: 'prescriber' as const,
+      // cold, blue or numb is a danger sign with the brace on as it is before
+      whom: why === 'limb-safety' ? ('physician-now' as const) : ('prescriber' as const),
       stage: 'check' as const,
     })),
     ...(last?.found && last.entry !== undefined ? referBecause(last.found) : []).map((about) => ({

@@ -1,0 +1,67 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import jest from '../jest.config.mjs';
+import { root, workplace } from './machine.mjs';
+import { run, Stop } from './steps.mjs';
+
+// Puts faults into a part of the core on purpose and counts how many its own tests find:
+// `npm run mutate -- screening` or `npm run mutate -- sizing/match`. Not in `npm test`: it takes minutes.
+const part = process.argv[2];
+
+await run(() => {
+  if (!part) throw new Stop('Say which part of core/src: a folder, or a file without its ending.');
+  const [folder] = part.split('/');
+  const [core] = jest.projects;
+  const place = join(workplace, 'mutate');
+  mkdirSync(place, { recursive: true });
+  const report = join(place, `${part.replace('/', '-')}.json`);
+  const config = join(place, 'stryker.json');
+  writeFileSync(
+    config,
+    JSON.stringify({
+      testRunner: 'jest',
+      plugins: ['@stryker-mutator/jest-runner'],
+      // tests of the folder only: what a test far away finds by chance is no test of it
+      jest: {
+        enableFindRelatedTests: false,
+        config: {
+          testEnvironment: 'node',
+          testMatch: [`<rootDir>/core/src/${folder}/**/*.test.ts`],
+          transform: core.transform,
+          transformIgnorePatterns: core.transformIgnorePatterns,
+        },
+      },
+      mutate: [
+        part.includes('/') ? `core/src/${part}.ts` : `core/src/${part}/**/*.ts`,
+        '!core/src/**/*.test.ts',
+        '!core/src/**/index.ts',
+      ],
+      // an error's words and a name are nothing that a test should hold
+      mutator: { excludedMutations: [] },
+      ignorePatterns: ['web', 'server', 'e2e', 'docs', '.estribo'],
+      coverageAnalysis: 'perTest',
+      ignoreStatic: true,
+      concurrency: 2,
+      timeoutMS: 20000,
+      reporters: ['clear-text', 'json'],
+      clearTextReporter: { allowColor: false, logTests: false },
+      jsonReporter: { fileName: report },
+      tempDirName: join(place, 'sandbox'),
+      checkers: [],
+    }),
+  );
+  const done = spawnSync(`${root}/node_modules/.bin/stryker`, ['run', config], {
+    cwd: root,
+    stdio: 'inherit',
+  });
+  if (done.status !== 0) throw new Stop('The faults could not be put in.');
+  const mutants = Object.values(JSON.parse(readFileSync(report, 'utf8')).files).flatMap(
+    ({ mutants }) => mutants,
+  );
+  const count = (...states) => mutants.filter(({ status }) => states.includes(status)).length;
+  const [found, lives] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')];
+  console.log(
+    `${part}: ${found} of ${found + lives} faults found, ${((100 * found) / (found + lives)).toFixed(1)} %`,
+  );
+});

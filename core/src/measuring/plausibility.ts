@@ -18,8 +18,8 @@ export interface Question {
 }
 
 /**
- * How far a reading may be from what it is compared with before it is asked about, as a share. Estimates
- * (common practice, no source); a reading is questioned, never refused.
+ * How far a reading may be from what it is compared with before it is asked about, as a share. Estimates, no
+ * source; a reading is questioned, never refused.
  */
 const reach: Record<Exclude<Expectation, 'usual'>, number> = {
   'last-visit': 0.12,

@@ -3,7 +3,7 @@ import { millimetresPerInch, type Millimetres } from '../quantity';
 /*
  * Shoe sizes. ISO 9407 (Mondopoint) is the foot's length in mm. The other scales count from the last,
  * which is longer than the foot by an allowance that differs from maker to maker; 15 mm is assumed here
- * (common practice, no source), so every conversion but ISO 9407's is an estimate.
+ * (an estimate, no source), so every conversion but ISO 9407's is an estimate.
  * European (Paris point, 2/3 cm): last mm x 3/20. United Kingdom: last in inches x 3 - 25 (a third of an
  * inch a size, from 8 1/3 in). United States, men: UK's + 1; women: + 2. ISO/TS 19407:2015 (memory).
  */

@@ -11,8 +11,9 @@ import {
 } from './steps';
 
 /**
- * Functional ligament brace: six straps, screwed stops. Knee about 30 degrees, foot flat; the school gives no
- * hinge midline. Sizing readings are the model's own. Common practice, no source.
+ * Functional ligament brace: six straps, screwed stops. Donned with the knee about 30 degrees, foot flat; the
+ * school gives no hinge midline. Practice names no sizing reading and no posture for it: they are the model's
+ * own, the knee's angle is noted. Common practice, no source.
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
@@ -22,7 +23,7 @@ export const kneeFunctional: Programme = {
   donning: 30,
   findings: legFindings,
   measuring: [
-    kneePosture(30),
+    kneePosture(),
     mark('mid-kneecap'),
     ...modelsKneeGirths,
     modelsOwn(width('knee-width', 'mid-kneecap', 'mediolateral', [50, 190], { ofStature: 0.064 })),

@@ -2,8 +2,8 @@ import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
 /**
- * Wrap-type unloader with a dial. Knee 30 degrees, foot flat. Sizing readings are the model's own. Common
- * practice, no source.
+ * Wrap-type unloader with a dial. Donned with the knee at 30 degrees, foot flat. Practice names no sizing reading
+ * and no posture for it: they are the model's own, the knee's angle is noted. Common practice, no source.
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
@@ -12,7 +12,7 @@ export const unloaderWrap: Programme = {
   joint: 'knee',
   donning: 30,
   findings: legFindings,
-  measuring: [kneePosture(30), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
+  measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   sequence: [],
   checks: [],

@@ -38,7 +38,8 @@ test('an old deficit noted before is no loss; one that is there at the next donn
   expect(judgeLimbs([note('before', numbLeg, 'b'), note('after', numbLeg, 'a')]).lost).toEqual([]);
   const next = judgeLimbs([
     note('before', whole, 'b'),
-    note('after', whole, 'a'),
+    // what was noted after it was on is no baseline: what came with the brace is a loss still
+    note('after', numbLeg, 'a'),
     note('before', numbLeg, 'b2'),
   ]);
   expect(next.after).toBeUndefined();

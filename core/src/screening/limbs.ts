@@ -54,7 +54,8 @@ export function judgeLimbs(notes: readonly LimbsNote[]): LimbsState {
   const at = notes.findLastIndex(({ moment }) => moment === 'before');
   const before = notes[at];
   const earlier = notes.slice(0, Math.max(0, at)).findLast(({ moment }) => moment === 'before');
-  const after = notes.slice(at + 1).findLast(({ moment }) => moment === 'after');
+  // behind the last note before there are only notes after
+  const after = notes.slice(at + 1).at(-1);
   const lost = (reference: LimbsNote | undefined, note: LimbsNote | undefined): LimbsState['lost'] => {
     const losses = reference && note ? lossesSince(reference.limbs, note.limbs) : [];
     return losses.length > 0 ? [{ note: note!, losses }] : [];

@@ -52,6 +52,21 @@ test('an override holds for the look it was made for, not for a later one', () =
   ).toBe('blocked');
 });
 
+test('an override is of one finding: another one of the same look stops all the same', () => {
+  const override = { finding: 'infected-wound', of: 'look-1', reason: 'dry', entry: 'over-1' } as const;
+  const answers = all(['infected-wound', 'cold-or-blue-toes', 'diabetes']);
+  const answer = (finding: Finding) => answers.find((one) => one.finding === finding)!;
+  const state = judgeScreening(asked, answers, [override]);
+  expect(state).toEqual({
+    status: 'blocked',
+    unanswered: [],
+    blocking: [answer('cold-or-blue-toes')],
+    overridden: [{ answer: answer('infected-wound'), override }],
+    qualifying: [answer('diabetes')],
+  });
+  expect(judgeScreening(asked, answers, []).overridden).toEqual([]);
+});
+
 test('the last answer counts', () =>
   expect(judgeScreening(asked, [...all(['cold-or-blue-toes']), ...all([], 'look-2')], []).status).toBe(
     'clear',

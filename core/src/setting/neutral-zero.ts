@@ -20,7 +20,7 @@ const inRange = ({ extension, flexion }: NeutralZero): boolean =>
 
 /**
  * Whether a motion in the sagittal plane was read the wrong way round: 130-0-5 for 5-0-130. More than 30
- * degrees beyond zero, and less of flexion, is asked about (common practice, no source).
+ * degrees beyond zero, and less of flexion, is asked about (the number is ours).
  */
 export const looksReversed = ({ extension, flexion }: NeutralZero): boolean =>
   extension > 30 && extension > flexion;

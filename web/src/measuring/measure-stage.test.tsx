@@ -54,12 +54,14 @@ test('the first reading is nowhere to be seen until the second is in', async () 
 });
 
 test('a knee that is not at its angle is read again', async () => {
-  const context = contextOf(
-    'knee-functional',
-    { sizes: ['S'], axes: [], between: 'larger', disagree: 'primary' },
-    { distances: { 'girth-above': 150, 'girth-below': -150 } },
-  );
+  const context = contextOf('knee-sleeve', {
+    sizes: ['S'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
   const log = testLogbook(context, 'right');
+  log.write('measure.marked', { step: 'standing', side: 'midline' });
   const { user, written, figure } = await showStage(MeasureStage, log, { context });
   expect(figure().goniometer).toEqual({ wanted: 30 });
   await user.type(field('Knee angle, right'), '20{Enter}');

@@ -13,14 +13,15 @@ const expectation = Array.from({ length: 13 }, (_, k) => {
  * The further reading with the largest expected gain. Another repeat shrinks its own part from
  * s_w/sqrt(n) to s_w/sqrt(n+1); the mean will move by a normal amount of variance s_w^2/n - s_w^2/(n+1).
  * The gain is the expected largest probability after it, less the largest one now.
- * @returns undefined when a reading is missing, when the size is sure, or when no repeat promises a half percent
+ * @returns undefined when a reading is missing, when nothing is read for the chart, when the size is sure, or when no
+ *   repeat promises a half percent
  */
 export function helpfulReading(
   chart: Chart,
   readings: Readings,
 ): { reading: string; gain: number } | undefined {
   const axes = axesOf(chart, readings);
-  if (axes.length < chart.axes.length) return undefined;
+  if (axes.length === 0 || axes.length < chart.axes.length) return undefined;
   const now = Math.max(...sizeProbabilities(chart, axes));
   if (now > 0.99) return undefined;
   const gains = axes.map(({ axis, reading }, i) => {

@@ -302,7 +302,7 @@ export const enFamilies = {
       'Inside the ordered window only; after a dislocation outward rotation may be forbidden.',
     'shoulder-flexion': 'Inside the ordered window only; at its limit stop: not tested beyond.',
     'ankle-motion': 'Inside the ordered window only; not after a tendon repair unless ordered.',
-    'ankle-posture': 'Do not force the foot up, and none where the order wants it pointed.',
+    'ankle-posture': 'Never force the foot up; leave it pointed where the order wants it so.',
     'calf-sign': 'A calf that is hot, tender or swollen ends the fitting: to a physician at once.',
     'pubic-symphysis': 'Explain first and let the patient feel for it.',
   },

@@ -514,6 +514,7 @@ export const en = {
     title: 'Order',
     new: 'A new order',
     newTitle: 'The new order',
+    howPlain: '{{side}}. As the prescriber gave it.',
     how: '{{side}}. Angles in degrees, flexion positive, hyperextension with a minus. Leave a limit empty when it is not ordered.',
     diagnosis: 'Diagnosis',
     prescriber: 'Prescriber',
@@ -545,6 +546,7 @@ export const en = {
     from: '{{from}}, flexion free',
     to: 'to {{to}}, extension free',
     fromTo: '{{from}} to {{to}}',
+    fixed: 'fixed at {{angle}}',
   },
   orderProblem: {
     'no-phase': 'The order gives no window.',

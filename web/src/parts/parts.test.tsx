@@ -12,6 +12,8 @@ test.each([
   [{ extension: -5, flexion: 90 }, '−5° to 90°'],
   [{ flexion: 90 }, 'to 90°, extension free'],
   [{ extension: 10 }, '10°, flexion free'],
+  [{ extension: 20, flexion: 20 }, 'fixed at 20°'],
+  [{ extension: 0, flexion: 0 }, 'fixed at 0°'],
   [{}, 'no limit of motion ordered'],
 ])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
 

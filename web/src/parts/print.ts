@@ -33,6 +33,8 @@ export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
 export function printWindow(window: MotionWindow): string {
   const { extension, flexion } = window;
   if (isFree(window)) return t('order.free');
+  // a fixed angle is a legal order: the joint is locked there
+  if (extension === flexion) return t('order.fixed', { angle: degrees(extension!) });
   if (flexion === undefined) return t('order.from', { from: degrees(extension!) });
   if (extension === undefined) return t('order.to', { to: degrees(flexion) });
   return t('order.fromTo', { from: degrees(extension), to: degrees(flexion) });

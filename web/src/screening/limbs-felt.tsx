@@ -154,7 +154,7 @@ export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
       )}
       <Row>
         <Button look="main" onPress={take} isDisabled={saving || !mayNote}>
-          {t(isWhole(felt) ? 'limbs.allFull' : 'limbs.take')}
+          {t(isWhole(felt) && open.length === 0 ? 'limbs.allFull' : 'limbs.take')}
         </Button>
         {!mayNote && <Soft>{t('common.notYourRole')}</Soft>}
       </Row>

@@ -161,7 +161,11 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
     <Fill onSubmit={(event) => void submit(event)} validationBehavior="aria">
       <Stack $gap={4}>
         <h2>{before ? t('order.newTitle') : t('order.question')}</h2>
-        <Soft>{t('order.how', { side: named('bodyPart', `${state.side}-${state.programme.region}`) })}</Soft>
+        <Soft>
+          {t(state.programme.joint ? 'order.how' : 'order.howPlain', {
+            side: named('bodyPart', `${state.side}-${state.programme.region}`),
+          })}
+        </Soft>
       </Stack>
       <Pair>
         {text('diagnosis', t('order.diagnosis'), 400)}

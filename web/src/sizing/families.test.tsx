@@ -180,3 +180,17 @@ test('other models are ranked; those out of range and those not measured say so'
   expect(small!.textContent).toMatch(/out of range: 40 mm beyond M at the waist, off the chart/);
   expect(unread!.textContent).toMatch(/not measured: Girth above the hips’ greatest/);
 });
+
+test('a brace of one size is taken without a reading', async () => {
+  const context = contextOf('neck-two-post', {
+    sizes: ['adult'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const { user, written } = await showStage(SizeStage, testLogbook(context, 'midline'), { context });
+  expect(screen.getByText(/One adjustable size: nothing is measured for it\./)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Take size adult' }));
+  expect(written[0]!.body).toMatchObject({ size: 'adult', rule: 'one-size', probability: 1, madeFrom: [] });
+  expect(written[0]!.body).not.toHaveProperty('decides');
+});

@@ -10,8 +10,8 @@ import { printReading } from '../parts/print';
 /** What comes with the size: which side's version, extensions, the marks a belt closes at, its tilt. */
 export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }) {
   const { chart, match, readings } = state.sizing;
-  const lead = chart.axes[0]!.reading;
-  const reading = readings[lead];
+  const [lead] = chart.axes;
+  const reading = lead && readings[lead.reading];
   if (match.outcome === 'incomplete' || !reading) return null;
   const length = (mm: number) => printReading(mm, 'mm', unit);
   const ends = chart.belt && beltEnds(reading.mean, chart.belt);
@@ -62,8 +62,9 @@ export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }
 /** The belt's tilt from the girths above and below the one it is sized by. */
 function tiltOf(state: CaseState): { angle: number; above: number; below: number } | undefined {
   const { measuring, sizing, side } = state;
-  if (!sizing.chart.belt) return undefined;
-  const lead = stepAt(measuring.states, sizing.chart.axes[0]!.reading, side)?.step;
+  const [first] = sizing.chart.axes;
+  if (!sizing.chart.belt || !first) return undefined;
+  const lead = stepAt(measuring.states, first.reading, side)?.step;
   if (lead?.kind !== 'girth') return undefined;
   const others = girthsFrom(measuring.states, side, lead.from);
   const above = others.filter(({ level }) => level > lead.distance).sort((a, b) => b.level - a.level)[0];

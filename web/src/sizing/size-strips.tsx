@@ -45,6 +45,8 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
     const found = driftOf(state, axis);
     return found ? [{ axis, ...found }] : [];
   });
+  // a brace of one size has no bands
+  if (chart.axes.length === 0) return null;
   if (chart.table) return <SizeTable state={state} unit={unit} />;
   return (
     <Stack $gap={4}>

@@ -25,11 +25,18 @@ await run(() => {
       // tests of the folder only: what a test far away finds by chance is no test of it
       jest: {
         enableFindRelatedTests: false,
+        // one project in the place of the three that jest.config.mjs has
         config: {
-          testEnvironment: 'node',
-          testMatch: [`<rootDir>/core/src/${folder}/**/*.test.ts`],
-          transform: core.transform,
-          transformIgnorePatterns: core.transformIgnorePatterns,
+          projects: [
+            {
+              displayName: 'core',
+              rootDir: '<rootDir>',
+              testEnvironment: 'node',
+              testMatch: [`<rootDir>/core/src/${folder}/**/*.test.ts`],
+              transform: core.transform,
+              transformIgnorePatterns: core.transformIgnorePatterns,
+            },
+          ],
         },
       },
       mutate: [

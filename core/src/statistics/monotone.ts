@@ -18,12 +18,13 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): (x:
       Math.min(Math.abs(before), Math.abs(after), 0.5 * Math.abs(parabola))
     );
   };
-  const slopes = xs.map((_, i) => (i === 0 || i === last ? 0 : inner(i)));
+  // the ends have no neighbour on one side: they are put in below
+  const slopes = xs.map((_, i) => inner(i));
   if (last === 1) {
     // two points: a straight line
     slopes[0] = secant(0);
     slopes[1] = secant(0);
-  } else if (last > 0) {
+  } else {
     // one-sided ends: the slope that makes the third derivative there vanish
     slopes[0] = (3 * secant(0) - slopes[1]!) / 2;
     slopes[last] = (3 * secant(last - 1) - slopes[last - 1]!) / 2;

@@ -13,7 +13,6 @@ export function normalDensity(z: number): number {
  */
 export function normalCdf(z: number): number {
   const x = Math.abs(z);
-  if (x > 38) return z < 0 ? 0 : 1;
   const bell = Math.exp(-0.5 * x * x);
   let tail: number;
   if (x < 7.07106781186547) {

@@ -23,6 +23,8 @@ export function aboutCall({ why, name }: { why: UrgentCall['why']; name: string 
 export function Calls() {
   const { state } = useWork();
   const order = state.order?.order;
+  // what protects stays on, whatever else is written; so does what nobody has ordered anything about yet
+  const stays = !order || order.protective || order.trouble === 'keep-on';
   return state.calls
     .filter(({ why }) => why !== 'finding')
     .map((call) => (
@@ -34,7 +36,7 @@ export function Calls() {
               what: aboutCall({ why: call.why, name: call.about }),
             })}
           </h2>
-          {call.why !== 'review' && <span>{meanwhile(call, order?.trouble ?? 'keep-on')}</span>}
+          {call.why !== 'review' && <span>{meanwhile(call, stays ? 'keep-on' : 'take-off')}</span>}
           <CallMade call={call} />
         </Stack>
       </Notice>

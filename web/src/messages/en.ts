@@ -470,7 +470,6 @@ export const en = {
     knownSince: 'There since',
     knownNeeds: 'Say who knows of it and since when; otherwise it counts as new.',
     isKnown: 'Known since {{day}}, says {{by}}.',
-    measuredCalf: 'Measured: {{by}} thicker than the other. Read it again if it may be a slip.',
   },
   limbs: {
     title: 'Movement and sensation',

@@ -481,19 +481,28 @@ function NextVisit() {
   const planned = state.visits.find(({ kept, purpose, day }) => !kept && purpose === 'review' && day > today);
   // what is told at once is looked at again soon; the call comes first
   const isUrgent = state.calls.length > 0;
-  const [day, setDay] = useState<string | undefined>(addDays(today, isUrgent ? 1 : 14));
+  const proposed: { day?: string } = { day: addDays(today, isUrgent ? 1 : 14) };
+  const [draft, setDraft] = useDraft(`${state.case}-next-visit`, proposed);
+  const { day } = draft;
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   if (planned)
     return <Notice tone="good">{t('reviewing.nextPlanned', { day: printDay(planned.day) })}</Notice>;
   const plan = () => {
     if (!day || day <= today) return setProblem(t('reviewing.laterDay'));
-    void save(() => write('visit.planned', 'review', { day, purpose: 'review' }));
+    void save(() =>
+      write('visit.planned', 'review', { day, purpose: 'review' }).then(() => setDraft(proposed)),
+    );
   };
   return (
     <Row $align="flex-end">
       {isUrgent && <Notice tone="caution">{t('reviewing.callFirst')}</Notice>}
-      <DayField label={t('reviewing.next')} value={day} onChange={setDay} problem={problem} />
+      <DayField
+        label={t('reviewing.next')}
+        value={day}
+        onChange={(on) => setDraft(on ? { day: on } : {})}
+        problem={problem}
+      />
       <Button look="main" onPress={plan} isDisabled={saving}>
         {t('reviewing.plan')}
       </Button>

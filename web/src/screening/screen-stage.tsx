@@ -99,9 +99,9 @@ interface Looking {
 
 const nothingFound: Looking = { present: [], notes: {}, known: {} };
 
-/** Who knows of a finding and since when, once both are said. */
-const saidKnown = ({ by, since }: Partial<KnownFinding> = {}): KnownFinding | undefined =>
-  by?.trim() && since ? { by: by.trim(), since } : undefined;
+/** Who knows of a finding and since when, once both are said; nothing is known since tomorrow. */
+const saidKnown = ({ by, since }: Partial<KnownFinding> = {}, today: string): KnownFinding | undefined =>
+  by?.trim() && since && since <= today ? { by: by.trim(), since } : undefined;
 
 /** The look at the bare limb: what is found is touched, the rest is answered no in the same go. */
 function Look({ onTaken }: { onTaken: () => void }) {
@@ -126,13 +126,13 @@ function Look({ onTaken }: { onTaken: () => void }) {
     setLooking({ ...looking, known: { ...known, [finding]: said } });
   };
   const take = () => {
-    const half = looking.present.find((finding) => known[finding] && !saidKnown(known[finding]));
+    const half = looking.present.find((finding) => known[finding] && !saidKnown(known[finding], today));
     if (half) return setHalfKnown(half);
     return save(async () => {
       await write('screen.looked', 'screen', {
         answers: asked.map((finding) => {
           const note = notes[finding]?.trim();
-          const isKnown = saidKnown(known[finding]);
+          const isKnown = saidKnown(known[finding], today);
           return {
             finding,
             present: present.has(finding),

@@ -54,6 +54,28 @@ test.each([
   expect(intentFaults(folded(log), growing)).toEqual([]);
 });
 
+test('putting it on anew or other stops do not make it safe: only the check found right does', () => {
+  const log = worn();
+  const fit = (flexion: number) =>
+    log.write('set.stops-fitted', {
+      medial: { extension: 0, flexion },
+      lateral: { extension: 0, flexion },
+      moved: true,
+    });
+  fit(90);
+  log.write('check.recorded', { check: 'knee-at-flexion-stop', value: 96 });
+  seen(log, 'toes-warm-moving-felt', false);
+  log.write('strap.begun', {});
+  fit(60);
+  expect(folded(log).checking.result).toBe('open');
+  expect(folded(log).wearing.held).toBe(true);
+  expect(folded(log).calls).toHaveLength(2);
+  seen(log, 'toes-warm-moving-felt', true);
+  expect(folded(log).wearing.held).toBe(true);
+  log.write('check.recorded', { check: 'knee-at-flexion-stop', value: 61 });
+  expect(folded(log)).toMatchObject({ calls: [], wearing: { held: false } });
+});
+
 test('a knee outside the order is such a check; one that is merely out of place is not', () => {
   const log = worn();
   log.write('set.stops-fitted', {

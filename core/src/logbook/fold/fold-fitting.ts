@@ -1,4 +1,4 @@
-import { checkingResult, judgeCheck, unsafeChecks } from '../../checking';
+import { checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import { checksOf, type BraceModel, type Programme } from '../../programmes';
 import { padAdvice } from '../../shaping';
@@ -61,24 +61,38 @@ export function foldChecking(
     const day = entry ? record.dayIn(entry) : setting.fitted?.day;
     return (order && day && windowOn(order.body as Order, day)?.window) || {};
   };
-  const checks = checksOf(programme, model).map((check) => {
-    const entry = recorded.findLast(
-      (one) =>
-        one.body.check === check.id && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
-    );
+  const judgedBy = (check: FitCheck, entry: RecordedEntry<'check.recorded'> | undefined) => {
     const { check: _check, ...value } = entry?.body ?? { check: check.id };
     const judged = judgeCheck(check, entry && { check: check.id, entry: entry.id, ...value }, {
       window: windowAt(entry),
       stops: setting.fitted?.medial,
     });
     return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };
-  });
+  };
+  const all = checksOf(programme, model);
+  const checks = all.map((check) =>
+    judgedBy(
+      check,
+      recorded.findLast(
+        (one) =>
+          one.body.check === check.id && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
+      ),
+    ),
+  );
+  // what was not safe stays so until it is found right: a new donning or other stops only ask for it again
+  const answered = record.of('check.recorded');
+  const lastFound = all.map((check) =>
+    judgedBy(
+      check,
+      answered.findLast(({ body }) => body.check === check.id),
+    ),
+  );
   const result = checkingResult(checks.map(({ judged }) => judged));
   const signed = record.last('check.signed');
   return {
     checks,
     result,
-    unsafe: unsafeChecks(checks),
+    unsafe: unsafeChecks(lastFound),
     inputs: [...checks.flatMap(({ entry }) => entry ?? []), ...(fitting ? [fitting.id] : [])],
     signed: record.decided(
       signed && { id: signed.id, body: { ...signed.body, by: signed.by, at: signed.observedAt } },

@@ -70,12 +70,18 @@ export type StillNeeded = 'look' | 'order' | 'size';
  * chosen. Common practice, no source.
  */
 export function stillNeeded(
-  { screening, order, sizing }: Pick<CaseState, 'screening' | 'order' | 'sizing'>,
+  {
+    screening,
+    limbs,
+    programme,
+    order,
+    sizing,
+  }: Pick<CaseState, 'screening' | 'limbs' | 'programme' | 'order' | 'sizing'>,
   stage: Stage,
 ): StillNeeded[] {
   if (stage !== 'shape' && stage !== 'strap' && stage !== 'check') return [];
   return [
-    ...(screening.status === 'open' ? (['look'] as const) : []),
+    ...(screening.status === 'open' || (programme.limbs && !limbs.before) ? (['look'] as const) : []),
     ...(order === undefined ? (['order'] as const) : []),
     ...(sizing.chosen === undefined ? (['size'] as const) : []),
   ];

@@ -1037,9 +1037,9 @@ export const en = {
     none: 'none',
     motionLabel: '{{joint}}, neutral zero',
     motionHow:
-      'What the {{joint}} reaches inside {{window}}, passive, by goniometer: for example {{example}}. Not beyond it.',
+      'What the {{joint}} reaches inside {{window}}, {{mode}}, by goniometer: for example {{example}}. Not beyond it.',
     motionHowFree:
-      'What the {{joint}} reaches, passive, by goniometer: for example {{example}}. The order sets no limit; stop at pain.',
+      'What the {{joint}} reaches, {{mode}}, by goniometer: for example {{example}}. The order sets no limit; stop at pain.',
     neutralZeroHow: 'Three numbers, the zero in the middle when it is passed: 5-0-130, or 0-20-90.',
     motionReversed:
       'More beyond zero than of flexion: the other way round? Mend it, or take it once more as it is.',

@@ -100,6 +100,7 @@ export function MotionEntry({
                 window: printWindow(window),
                 example: printNeutralZero(exampleMotion(window)),
                 joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+                mode: named('mode', mode),
               })}
         </p>
       </Row>

@@ -13,7 +13,11 @@ export async function openNewCase(
   }: { person: string; region: string; side?: string; model: RegExp; family?: string },
 ): Promise<void> {
   await page.getByRole('link', { name: 'Cases' }).click();
-  await page.getByRole('button', { name: 'New case' }).click();
+  // pressed again when the list came in under the finger
+  await expect(async () => {
+    await page.getByRole('button', { name: 'New case' }).click({ timeout: 2_000 });
+    await expect(page.getByRole('heading', { name: 'Who is it for?' })).toBeVisible({ timeout: 2_000 });
+  }).toPass();
   await page.getByRole('button', { name: new RegExp(`^${person}`) }).click();
   await pick(page, { name: region });
   if (side) await pick(page, { name: side });

@@ -90,8 +90,8 @@ test('an order that somebody else has changed meanwhile is shown, not overwritte
   await expect(both.getByText('Mine', { exact: true })).toBeVisible();
   await expect(both.getByText('Theirs', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Send mine on top of it' }).click();
-  await expect(page.getByRole('main').getByText('Mine')).toBeVisible();
   await expect(both).toHaveCount(0);
+  await expect(page.getByRole('definition').filter({ hasText: 'Mine' })).toBeVisible();
   await other.context().close();
 });
 

@@ -70,7 +70,7 @@ test('a reading further off than the tolerance from both others is asked about; 
 }) => {
   await signIn(page, clinic);
   await openNewCase(page, {
-    person: 'Marta Quintela',
+    person: 'Elvira Rego',
     region: 'Knee',
     side: 'Right',
     model: /^Xunco Lixeiro/,
@@ -106,7 +106,7 @@ test('a reading in a gap of the chart is told at Size with the gap’s limits, a
 }) => {
   await signIn(page, clinic);
   await openNewCase(page, {
-    person: 'Marta Quintela',
+    person: 'Lois Taboada',
     region: 'Knee',
     side: 'Left',
     model: /^Veiga Suave/,

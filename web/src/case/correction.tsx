@@ -3,7 +3,6 @@ import { boundsOf } from '@estribo/core/logbook';
 import {
   isReading,
   questionReading,
-  readingBounds,
   stepAt,
   unitOf,
   type PostureStep,
@@ -16,13 +15,13 @@ import { useDraft } from '../api/draft';
 import { size } from '../app/tokens';
 import { named, t } from '../messages';
 import { AskedReading } from '../measuring/asked-reading';
-import { boundsProblem } from '../parts/bounds';
+import { boundsProblem, readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
 import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading, signed, unitSign } from '../parts/print';
+import { signed, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
@@ -65,11 +64,7 @@ function readCorrection(
   );
   if ('problem' in read) return read;
   const value = minus ? -read.value : read.value;
-  const problem =
-    step &&
-    boundsProblem(named('steps', step.id), value, { ...readingBounds(step), whole: false }, (bound) =>
-      printReading(bound, kept, unit),
-    );
+  const problem = step && readingProblem(named('steps', step.id), value, step, unit);
   return problem ? { problem } : { value };
 }
 

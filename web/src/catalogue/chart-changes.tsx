@@ -7,9 +7,6 @@ import { RuledTable } from '../parts/layout';
 
 const Changes = styled(RuledTable)`
   font-size: ${size.small};
-  & del {
-    color: ${color('soft')};
-  }
 `;
 
 /** What a row is about, in words where the screens have them. */

@@ -7,7 +7,6 @@ import {
   isReading,
   type AssessedReading,
   questionReading,
-  readingBounds,
   shoeScales,
   stances,
   stepAt,
@@ -30,7 +29,7 @@ import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
-import { boundsProblem } from '../parts/bounds';
+import { readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
@@ -280,9 +279,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
     const read = readQuantity(typed, onScale ? 'count' : quantityOf[kept], unit);
     if ('problem' in read) return setProblem(read.problem);
     const value = onScale ? footLength(read.value, scale) : read.value;
-    const outside = boundsProblem(label, value, { ...readingBounds(step), whole: false }, (bound) =>
-      printReading(bound, kept, unit),
-    );
+    const outside = readingProblem(label, value, step, unit);
     if (outside) return setProblem(outside);
     consider(value);
   };

@@ -1,6 +1,8 @@
 import type { Bounds } from '@estribo/core/logbook';
+import { readingBounds, unitOf, type MeasuringStep } from '@estribo/core/measuring';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { t } from '../messages';
-import { signed } from './print';
+import { printReading, signed } from './print';
 
 /**
  * What is wrong with a number that lies outside its bounds, with the field's name, the bounds and the unit in
@@ -20,3 +22,14 @@ export function boundsProblem(
     ? t('bounds.least', { what, least: unit(least) })
     : t('bounds.between', { what, least: unit(least), most: unit(most) });
 }
+
+/** What is wrong with a reading that lies outside what a step can read, its bounds in the unit on the screen. */
+export const readingProblem = (
+  what: string,
+  value: number,
+  step: MeasuringStep,
+  unit: LengthUnit,
+): string | undefined =>
+  boundsProblem(what, value, { ...readingBounds(step), whole: false }, (bound) =>
+    printReading(bound, unitOf(step), unit),
+  );

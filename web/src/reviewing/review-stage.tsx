@@ -5,7 +5,6 @@ import {
   instrumentOf,
   isReading,
   questionReading,
-  readingBounds,
   unitOf,
   type MotionStep,
   type Question,
@@ -27,7 +26,7 @@ import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, type Token } from '../app/tokens';
 import { figureTitle, language, named, t } from '../messages';
-import { boundsProblem } from '../parts/bounds';
+import { boundsProblem, readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
@@ -36,7 +35,7 @@ import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
-import { printDay, printReading, printWindow } from '../parts/print';
+import { printDay, printWindow } from '../parts/print';
 import { useDraft } from '../api/draft';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
@@ -353,12 +352,7 @@ function FollowedEntry({ step }: { step: ReadingStep }) {
   const take = () => {
     const read = readQuantity(typed, 'length', unit);
     if ('problem' in read) return setProblem(read.problem);
-    const outside = boundsProblem(
-      named('steps', step.id),
-      read.value,
-      { ...readingBounds(step), whole: false },
-      (bound) => printReading(bound, 'mm', unit),
-    );
+    const outside = readingProblem(named('steps', step.id), read.value, step, unit);
     if (outside) return setProblem(outside);
     const { first, visits } = state.reviewing;
     const before = [first, ...visits].findLast(

@@ -1,10 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
-import { createConnection } from 'mysql2/promise';
+import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 
 /** A running Estribo with the demo clinic; the server can go away and come back. */
 export interface Clinic {
@@ -26,23 +26,24 @@ const freePort = () =>
     });
   });
 
-async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
-  const server = process.env.ESTRIBO_TEST_DATABASE_URL;
-  if (!server) throw new Error('The browser tests need a database: run "npm test -- e2e".');
-  const name = `estribo_e2e_${process.pid}_${Date.now()}`;
-  const url = server.replace(/\/[^/]*$/, `/${name}`);
-  const admin = await createConnection(server);
-  await admin.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+/** A database with the demo clinic in it, and the folder of its seals: what a clinic of a test is copied from. */
+interface Furnished {
+  admin: Connection;
+  server: string;
+  name: string;
+  sealFolder: string;
+}
+
+/** A server on a database, at one address for as long as it comes and goes. */
+async function serverOn({ server, name, sealFolder }: Omit<Furnished, 'admin'>) {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
-  const sealFolder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
   let child: ChildProcess | undefined;
-
   const comeBack = async () => {
     child = spawn(process.execPath, [`${root}server/dist/main.mjs`], {
       env: {
         ...process.env,
-        ESTRIBO_DATABASE_URL: url,
+        ESTRIBO_DATABASE_URL: server.replace(/\/[^/]*$/, `/${name}`),
         ESTRIBO_SEAL_FOLDER: sealFolder,
         ESTRIBO_DEMO: '1',
         ESTRIBO_PORT: String(port),
@@ -71,34 +72,72 @@ async function startClinic(): Promise<Clinic & { end: () => Promise<void> }> {
     await gone;
   };
   await comeBack();
-  return {
-    address,
-    goAway,
-    comeBack,
-    ask: async (sql, values = []) => {
-      const [rows] = await admin.query(sql.replaceAll('{db}', `\`${name}\``), values);
-      return rows as Record<string, unknown>[];
-    },
-    end: async () => {
-      await goAway();
-      await admin.query(`DROP DATABASE \`${name}\``);
-      await admin.end();
-      rmSync(sealFolder, { recursive: true, force: true });
-    },
-  };
+  return { address, comeBack, goAway };
 }
 
-export const test = base.extend<object, { clinic: Clinic }>({
-  clinic: [
+async function emptyDatabase(admin: Connection): Promise<string> {
+  const name = `estribo_e2e_${process.pid}_${Date.now()}`;
+  await admin.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  return name;
+}
+
+async function furnish(): Promise<Furnished> {
+  const server = process.env.ESTRIBO_TEST_DATABASE_URL;
+  if (!server) throw new Error('The browser tests need a database: run "npm test -- e2e".');
+  const admin = await createConnection(server);
+  const name = await emptyDatabase(admin);
+  const furnished = { admin, server, name, sealFolder: mkdtempSync(join(tmpdir(), 'estribo-seal-')) };
+  await (await serverOn(furnished)).goAway();
+  return furnished;
+}
+
+/** A second database that holds, row for row, what the first one holds. */
+async function copyDatabase(admin: Connection, from: string): Promise<string> {
+  const to = await emptyDatabase(admin);
+  await admin.query(`USE \`${to}\``);
+  await admin.query('SET foreign_key_checks = 0');
+  const [tables] = await admin.query<RowDataPacket[]>(
+    'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = ?',
+    [from],
+  );
+  for (const { name } of tables) {
+    const [[made]] = await admin.query<RowDataPacket[]>(`SHOW CREATE TABLE \`${from}\`.\`${name}\``);
+    await admin.query(made!['Create Table'] as string);
+    await admin.query(`INSERT INTO \`${name}\` SELECT * FROM \`${from}\`.\`${name}\``);
+  }
+  return to;
+}
+
+/** Fills the demo clinic once a worker; every test has a copy to itself, and so no order among them. */
+export const test = base.extend<{ clinic: Clinic }, { furnished: Furnished }>({
+  furnished: [
     // Playwright reads the names of what is wanted from this pattern: nothing
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
-      const clinic = await startClinic();
-      await use(clinic);
-      await clinic.end();
+      const furnished = await furnish();
+      await use(furnished);
+      await furnished.admin.query(`DROP DATABASE \`${furnished.name}\``);
+      await furnished.admin.end();
+      rmSync(furnished.sealFolder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
+  clinic: async ({ furnished: { admin, server, name: from, sealFolder: seals } }, use) => {
+    const name = await copyDatabase(admin, from);
+    const sealFolder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
+    cpSync(seals, sealFolder, { recursive: true });
+    const running = await serverOn({ server, name, sealFolder });
+    await use({
+      ...running,
+      ask: async (sql, values = []) => {
+        const [rows] = await admin.query<RowDataPacket[]>(sql.replaceAll('{db}', `\`${name}\``), values);
+        return rows;
+      },
+    });
+    await running.goAway();
+    await admin.query(`DROP DATABASE \`${name}\``);
+    rmSync(sealFolder, { recursive: true, force: true });
+  },
 });
 
 export { expect } from '@playwright/test';

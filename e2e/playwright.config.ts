@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-/** The real thing in a browser: every worker starts a server of its own on a database of its own. */
+/** The real thing in a browser: every test has a server of its own on a copy of the demo clinic. */
 export default defineConfig({
   testDir: 'tests',
   timeout: 180_000,

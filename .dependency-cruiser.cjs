@@ -8,6 +8,7 @@ const floors = [
   'order',
   'screening',
   'measuring',
+  'drawing',
   'sizing',
   'setting',
   'shaping',

@@ -13,3 +13,7 @@ declare module '@lhncbc/ucum-lhc' {
     };
   };
 }
+
+declare module 'wawoff2' {
+  export const decompress: (woff2: Uint8Array) => Promise<Uint8Array>;
+}

@@ -1,79 +1,134 @@
-import type { BodyReadings, BodyView } from './body-view';
-import { landmarkLevel } from './landmark';
-import { legForm } from './leg-form';
-import { frontOutline, outerOutline } from './leg-outline';
-import { crossing, type Point } from './outline';
+import type { BodyReadings } from './body-readings';
+import { viewOf, type BodyView, type RegionBody } from './body-view';
+import type { Build } from './build';
+import { drawnAt, footFromBehind, type Drawn } from './foot';
+import { heldSizes } from './held';
+import { landmarkLevel, type Landmark } from './landmark';
+import { legForm, malleoliLevel } from './leg-form';
+import {
+  drawnTurned,
+  facingOf,
+  footSize,
+  legFromFront,
+  legFromOutside,
+  sorted,
+  templateHeel,
+} from './leg-view';
+import { between, crossing, levelsBetween, smooth, windowOf } from './outline';
 import type { Side } from './side';
 
-// levels of the leg's template: where the malleoli stand, and where the drawing is cut
-const malleoli = -436;
-const cut = -112;
-/** foot length over stature of the template (footLength 0.152 of 1700 mm) */
-const templateFoot = 258;
+/** where the drawing is cut, above the middle of the malleoli */
+const cut = 318;
 
-/** The ankle and foot from the front and from the outer side: the leg's own outline, seen larger. */
-export function ankleViews(readings: BodyReadings, side: Side, stature: number): BodyView[] {
-  const datum = (malleoli / 1700) * stature;
-  const form = legForm(
-    readings.girths.map(({ from, distance, girth }) => ({
-      level: datum + (landmarkLevel('ankle', from, stature) ?? 0) + distance,
-      girth,
-    })),
-    stature,
+/** Ankle and foot from the front, from the outer side and from behind: the leg's own outline, seen larger. */
+export function ankleBody(readings: BodyReadings, side: Side, build: Build): RegionBody {
+  const form = legForm(readings, build);
+  const datum = form.scaled(malleoliLevel);
+  const facing = facingOf(side);
+  const level = (landmark: Landmark) => landmarkLevel('ankle', landmark, build);
+  const heelLevel = level('heel')!;
+  const { drawn: heels, held } = heldSizes(
+    readings.widths.filter(({ at }) => at === 'heel').map(({ width }) => ({ level: heelLevel, size: width })),
+    () => templateHeel * build.foot,
   );
-  const scale = stature / 1700;
-  const [front, outer] = [frontOutline(form, side), outerOutline(form, side)];
-  const longer = (readings.footLength ?? templateFoot * scale) / (templateFoot * scale);
-  const heel = readings.widths.find(({ at }) => at === 'heel');
-  const ankle = readings.widths.find(({ at }) => at === 'malleoli');
-  const frontEdges = (level: number) => crossing(front.skin, level + datum) ?? [-1, 1];
-  const stretch = (read: { width: number } | undefined, level: number) => {
-    if (!read) return 1;
-    const [a, b] = frontEdges(level);
-    return read.width / (b - a);
-  };
-  const heelLevel = landmarkLevel('ankle', 'heel', stature)!;
-  const [wide, narrow] = [stretch(heel, heelLevel), stretch(ankle, 0)];
-  /** below the malleoli the foot takes the heel's width, at them the ankle's */
-  const widthAt = (y: number) => {
-    const share = Math.min(1, Math.max(0, -y / -heelLevel));
-    return y > 0 ? 1 + (narrow - 1) * Math.max(0, 1 - y / (60 * scale)) : narrow + (wide - narrow) * share;
-  };
-  const lengthAt = (y: number) =>
-    y > 20 * scale ? 1 : 1 + (longer - 1) * Math.min(1, (20 * scale - y) / (40 * scale));
-  const take = (points: readonly Point[], turn: (point: Point) => Point) =>
-    points.filter(([, y]) => y <= cut * scale).map(([x, y]) => turn([x, y - datum]));
-  const toFront = ([x, y]: Point): Point => [x * widthAt(y), y];
-  const toOuter = ([x, y]: Point): Point => [x * lengthAt(y), y];
-  const frontSkin = take(front.skin, toFront);
-  const outerSkin = take(outer.skin, toOuter);
-  const level = (landmark: Parameters<BodyView['place']>[0]) => landmarkLevel('ankle', landmark, stature);
-  const view = (
-    id: 'front' | 'outer',
-    skin: Point[],
-    lines: readonly Point[][],
-    turn: (point: Point) => Point,
-    place: BodyView['place'],
-  ): BodyView => ({
-    id,
-    skin,
-    lines: lines.map((line) => take(line, turn)).filter((line) => line.length > 1),
-    edges: (at) => crossing(skin, at),
-    place,
-    along: () => undefined,
-    letters: [],
+  const foot = footSize(form, heels[0]?.size);
+  const behind = drawnAt(footFromBehind(foot), 0, datum);
+  const limb = between(levelsBetween(form.top, datum - 6), (at) => {
+    const { medial, lateral } = form.edges(at);
+    return [-lateral, medial];
   });
-  return [
-    view('front', frontSkin, front.lines, toFront, (landmark) => {
-      const at = level(landmark);
-      return at === undefined ? undefined : [0, at];
-    }),
-    view('outer', outerSkin, outer.lines, toOuter, (landmark) => {
-      const at = level(landmark);
-      if (at === undefined) return undefined;
-      const [low, high] = crossing(outerSkin, at) ?? [0, 0];
-      if (landmark === 'malleoli') return [-4 * scale * outer.facing, at];
-      return [landmark === 'heel' ? (outer.facing > 0 ? low : high) : 0, at];
-    }),
+  const inner = (share: number, at: number) => {
+    const { medial, lateral } = form.edges(form.scaled(at));
+    return [share < 0 ? share * lateral : share * medial, form.scaled(at)] as const;
+  };
+  const calf = [
+    smooth([inner(-0.5, -120), inner(-0.44, -190), inner(-0.2, -228), inner(-0.1, -250)]),
+    smooth([inner(0.5, -120), inner(0.46, -196), inner(0.24, -238), inner(0.1, -256)]),
+    smooth([inner(-0.3, -300), inner(-0.28, -380), inner(-0.2, -420)]),
+    smooth([inner(0.3, -300), inner(0.28, -380), inner(0.2, -420)]),
   ];
+  const top = cut * build.shank;
+  const window = windowOf({ high: top });
+  const shown = (drawn: Drawn) => drawnTurned(drawnAt(drawn, 0, -datum), facing);
+  const width = (at: number): [number, number] => {
+    const { medial, lateral } = form.edges(at + datum);
+    return sorted(medial * facing, -lateral * facing);
+  };
+  const heelSpan = (wide: number): [number, number] => [-wide / 2, wide / 2];
+  const heelWide = templateHeel * foot.size * foot.heel;
+  const across =
+    (skin: () => BodyView['skin']): BodyView['edges'] =>
+    (at) =>
+      at < 0.7 * heelLevel ? (at > 1.4 * heelLevel ? heelSpan(heelWide) : crossing(skin(), at)) : width(at);
+  const letters = (mirror: 1 | -1): BodyView['letters'] => {
+    const at = top * 0.93;
+    const [low, high] = width(at).map((x) => x * mirror) as [number, number];
+    const [left, right] = sorted(low, high);
+    return facing * mirror > 0
+      ? [
+          { text: 'L', at: [left, at] },
+          { text: 'M', at: [right, at] },
+        ]
+      : [
+          { text: 'M', at: [left, at] },
+          { text: 'L', at: [right, at] },
+        ];
+  };
+  const mirror = (drawn: Drawn) => drawnTurned(drawn, -1);
+  const front: BodyView = viewOf(
+    shown(legFromFront(form, foot)),
+    window,
+    {
+      id: 'front',
+      edges: (at) => (at < 0.7 * heelLevel ? crossing(front.skin, at) : width(at)),
+      place: (landmark) => {
+        const at = level(landmark);
+        return at === undefined || landmark === 'heel' ? undefined : [0, at];
+      },
+      along: () => undefined,
+      letters: letters(1),
+    },
+    { fillet: 7 * build.foot, round: 4 * build.foot },
+  );
+  const outer: BodyView = viewOf(
+    shown(legFromOutside(form, foot)),
+    window,
+    {
+      id: 'outer',
+      edges: (at) => {
+        if (at < 0) return crossing(outer.skin, at);
+        const { front: fore, back: rear } = form.edges(at + datum);
+        return sorted(fore * facing, -rear * facing);
+      },
+      place: (landmark) => {
+        const at = level(landmark);
+        if (at === undefined) return undefined;
+        const [low, high] = crossing(outer.skin, at) ?? [0, 0];
+        if (landmark === 'malleoli') return [-4 * build.foot * facing, at];
+        return [landmark === 'heel' ? (facing > 0 ? low : high) : 0, at];
+      },
+      along: () => undefined,
+      letters: [],
+    },
+    { fillet: 9 * build.foot, round: 4 * build.foot },
+  );
+  const back: BodyView = viewOf(
+    mirror(shown({ ...behind, parts: [limb, ...behind.parts], lines: [...calf, ...behind.lines] })),
+    window,
+    {
+      id: 'back',
+      edges: (at) => {
+        const [low, high] = across(() => back.skin)(at) ?? [0, 0];
+        return at < 0.7 * heelLevel ? [low, high] : sorted(-low, -high);
+      },
+      place: (landmark) => {
+        const at = level(landmark);
+        return at === undefined ? undefined : [0, at];
+      },
+      along: () => undefined,
+      letters: letters(-1),
+    },
+    { fillet: 6 * build.foot, round: 4 * build.foot },
+  );
+  return { views: [front, outer, back], held: [...form.held.map((at) => at - datum), ...held] };
 }

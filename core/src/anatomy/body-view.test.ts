@@ -1,20 +1,18 @@
-import { bodyViews, nothingRead, type BodyReadings } from './body-view';
+import { nothingRead, type BodyReadings } from './body-readings';
+import { bodyOf } from './body-view';
+import { buildOf } from './build';
 import { landmarkLevel, landmarks } from './landmark';
-import { crossing } from './outline';
+import { crossing, cutTo, inside, outlineOf, signedArea, windowOf } from './outline';
 import { regionNames, regions } from './region';
 import { arcAngle, curveFromInclinations, kyphosisIndex } from './spine-curve';
 
 const sideOf = (region: keyof typeof regions) =>
   regions[region] === 'pair' ? ('right' as const) : ('midline' as const);
 const draw = (region: keyof typeof regions, readings: Partial<BodyReadings> = {}, stature = 1700) =>
-  bodyViews(region, sideOf(region), { ...nothingRead, ...readings }, stature);
+  bodyOf(region, sideOf(region), { ...nothingRead, ...readings }, buildOf(stature, 30)).views;
 
-/** Signed area of a closed outline, shoelace formula. */
-const area = (skin: readonly (readonly [number, number])[]) =>
-  skin.reduce((sum, [x1, y1], i) => {
-    const [x2, y2] = skin[(i + 1) % skin.length]!;
-    return sum + (x1 * y2 - x2 * y1) / 2;
-  }, 0);
+const level = (region: keyof typeof regions, landmark: (typeof landmarks)[number]) =>
+  landmarkLevel(region, landmark, buildOf(1700));
 
 describe.each(regionNames)('%s', (region) => {
   test('is drawn in at least two views of finite points', () => {
@@ -23,22 +21,21 @@ describe.each(regionNames)('%s', (region) => {
     for (const { skin, lines } of views) {
       expect(skin.length).toBeGreaterThan(40);
       for (const point of [...skin, ...lines.flat()]) expect(point.every(Number.isFinite)).toBe(true);
-      expect(Math.abs(area(skin))).toBeGreaterThan(1000);
+      expect(Math.abs(signedArea(skin))).toBeGreaterThan(1000);
     }
   });
 
   test('each of its landmarks is seen in some view, on or inside the outline’s height', () => {
     for (const landmark of landmarks) {
-      const level = landmarkLevel(region, landmark, 1700);
-      if (level === undefined) continue;
+      if (level(region, landmark) === undefined) continue;
       const places = draw(region).flatMap(({ place }) => place(landmark) ?? []);
       expect([landmark, places.length > 0]).toEqual([landmark, true]);
     }
   });
 
-  test('a child is drawn smaller in proportion', () => {
+  test('a small grown body is drawn smaller in proportion', () => {
     const [adult, child] = [draw(region), draw(region, {}, 1020)];
-    expect(Math.abs(area(child[0]!.skin)) / Math.abs(area(adult[0]!.skin))).toBeCloseTo(0.36, 2);
+    expect(signedArea(child[0]!.skin) / signedArea(adult[0]!.skin)).toBeCloseTo(0.36, 2);
   });
 });
 
@@ -49,18 +46,19 @@ test.each([
   ['neck', 'neck-middle', 440],
 ] as const)('%s: a larger girth at the %s moves the outline there', (region, from, girth) => {
   const widthOf = (readings: Partial<BodyReadings>) => {
-    const [low, high] = draw(region, readings)[0]!.edges(landmarkLevel(region, from, 1700)!)!;
+    const [low, high] = draw(region, readings)[0]!.edges(level(region, from)!)!;
     return high - low;
   };
   expect(widthOf({ girths: [{ from, distance: 0, girth }] })).toBeGreaterThan(widthOf({}) * 1.05);
 });
 
 test('a wide heel, a long foot and a long neck are drawn so', () => {
-  const heelLevel = landmarkLevel('ankle', 'heel', 1700)!;
+  const heelLevel = level('ankle', 'heel')!;
   const heel = (width?: number) => {
     const widths =
       width === undefined ? [] : [{ at: 'heel' as const, across: 'mediolateral' as const, width }];
-    const [low, high] = draw('ankle', { widths })[0]!.edges(heelLevel)!;
+    const back = draw('ankle', { widths }).find(({ id }) => id === 'back')!;
+    const [low, high] = back.edges(heelLevel)!;
     return high - low;
   };
   expect(heel(80)).toBeCloseTo(80, 0);
@@ -79,8 +77,9 @@ test('a wide heel, a long foot and a long neck are drawn so', () => {
 // sides are true: a right shoulder from the front lies to the viewer's left, from the back to the right
 test('a right and a left shoulder lie on their own sides in both views', () => {
   const centre = (side: 'left' | 'right', view: number) => {
-    const [x] = bodyViews('shoulder', side, nothingRead, 1700)[view]!.place('upper-arm-greatest-girth')!;
-    const xs = bodyViews('shoulder', side, nothingRead, 1700)[view]!.skin.map(([at]) => at);
+    const shoulder = bodyOf('shoulder', side, nothingRead, buildOf(1700)).views[view]!;
+    const [x] = shoulder.place('upper-arm-greatest-girth')!;
+    const xs = shoulder.skin.map(([at]) => at);
     return Math.sign(x - (Math.min(...xs) + Math.max(...xs)) / 2);
   };
   expect([centre('right', 0), centre('right', 1)]).toEqual([-1, 1]);
@@ -89,7 +88,7 @@ test('a right and a left shoulder lie on their own sides in both views', () => {
 
 test('the toes of a right foot seen from outside point to the right, of a left one to the left', () => {
   const toes = (side: 'left' | 'right') => {
-    const { skin } = bodyViews('ankle', side, nothingRead, 1700)[1]!;
+    const { skin } = bodyOf('ankle', side, nothingRead, buildOf(1700)).views[1]!;
     return Math.sign(skin.reduce((far, [x]) => (Math.abs(x) > Math.abs(far) ? x : far), 0));
   };
   expect([toes('right'), toes('left')]).toEqual([1, -1]);
@@ -142,4 +141,48 @@ test('where an outline is crossed', () => {
   ] as const;
   expect(crossing(square, 5)).toEqual([0, 10]);
   expect(crossing(square, 11)).toBeUndefined();
+});
+
+describe('an outline from parts', () => {
+  const box = (x: number, y: number, w: number, h: number) =>
+    windowOf({ left: x, right: x + w, low: y, high: y + h });
+  test('parts in either direction make one line; its area is theirs less the rounded corners', () => {
+    // two boxes of 100 by 100 that share a quarter: 17 500, and corners of radius 5 rounded off
+    const parts = [box(0, 0, 100, 100), box(50, 50, 100, 100).reverse()];
+    const outline = outlineOf(parts, 7, 5);
+    const corners = 6 * (1 - Math.PI / 4) * 25 - 2 * (1 - Math.PI / 4) * 49;
+    expect(signedArea(outline)).toBeCloseTo(17500 - corners, -1);
+  });
+
+  test('cut by a window it says what is skin and what is a break', () => {
+    const { skin, contours, cuts } = cutTo(outlineOf([box(0, 0, 100, 100)], 5, 5), windowOf({ high: 60 }));
+    expect(contours).toHaveLength(1);
+    expect(cuts).toHaveLength(1);
+    expect([cuts[0]![0]!, cuts[0]!.at(-1)!].map(([x, y]) => [Math.round(x), y])).toEqual([
+      [100, 60],
+      [0, 60],
+    ]);
+    // the break swings as far up as down
+    expect(signedArea(skin)).toBeCloseTo(6000, -2);
+  });
+
+  test('an outline that no window cuts is one contour, closed', () => {
+    const { contours, cuts } = cutTo(outlineOf([box(0, 0, 100, 100)], 5, 5), windowOf({}));
+    expect(cuts).toEqual([]);
+    expect(contours[0]!.at(-1)).toEqual(contours[0]![0]);
+  });
+
+  test('lines are drawn inside the skin alone', () => {
+    const lines = inside(
+      [
+        [
+          [-50, 50],
+          [150, 50],
+        ],
+      ],
+      box(0, 0, 100, 100),
+    );
+    expect(lines).toHaveLength(1);
+    expect(lines[0]!.map(([x]) => Math.round(x)).sort((a, b) => a - b)).toEqual([2, 98]);
+  });
 });

@@ -1,74 +1,116 @@
-import type { Degrees, Millimetres } from '../quantity';
+import type { Millimetres } from '../quantity';
+import { ankleBody } from './ankle-view';
+import { fitted, type BodyReadings } from './body-readings';
+import type { Build } from './build';
+import type { Drawn } from './foot';
 import { landmarkLevel, type Landmark } from './landmark';
-import { ankleViews } from './ankle-view';
-import { legViews } from './leg-view';
-import { neckViews } from './neck-view';
-import type { Point } from './outline';
+import { legBody } from './leg-view';
+import { neckBody } from './neck-view';
+import { cutTo, inside, outlineOf, type Point } from './outline';
 import type { Region } from './region';
-import { shoulderViews } from './shoulder-view';
+import { shoulderBody } from './shoulder-view';
 import type { Side } from './side';
-import { trunkViews } from './trunk-view';
-
-/** What was read of a body part, as far as it moves its outline. All lengths in mm. */
-export interface BodyReadings {
-  girths: readonly { from: Landmark; distance: Millimetres; girth: Millimetres }[];
-  lengths: readonly { from: Landmark; to: Landmark; length: Millimetres }[];
-  widths: readonly { at: Landmark; across: 'mediolateral' | 'anteroposterior'; width: Millimetres }[];
-  /** leaning forward positive, at shares of the way from the first landmark down to the last */
-  inclinations: readonly { at: number; angle: Degrees }[];
-  footLength?: Millimetres;
-}
-
-export const nothingRead: BodyReadings = { girths: [], lengths: [], widths: [], inclinations: [] };
+import { trunkBody } from './trunk-view';
 
 /** One view of a body part: its outline with the places on it, in mm, y up along the body. */
 export interface BodyView {
   id: 'front' | 'back' | 'side' | 'outer';
-  /** closed outline of the skin */
+  /** closed outline of the skin, for filling */
   skin: Point[];
+  /** the skin's own line */
+  contours: Point[][];
+  /** break lines, where the drawing ends and the body does not */
+  cuts: Point[][];
   /** inner form lines */
   lines: Point[][];
-  /** the skin's edges at a level, smaller first; of the part that a tape goes round */
-  edges: (level: Millimetres) => [Millimetres, Millimetres] | undefined;
+  /** what lies behind */
+  hidden: Point[][];
+  /** the skin's edges at a level, smaller first; of the part that a tape goes round, counted from a landmark of it */
+  edges: (level: Millimetres, from?: Landmark) => [Millimetres, Millimetres] | undefined;
   /** where a landmark lies in this view, if it is seen or felt from there */
   place: (landmark: Landmark) => Point | undefined;
   /** the way of a tape along the body between two landmarks, if it runs in this view */
   along: (from: Landmark, to: Landmark) => Point[] | undefined;
-  /** sides lettered on the drawing */
+  /** sides lettered on the drawing, beside a point of it */
   letters: readonly { text: 'R' | 'L' | 'M'; at: Point }[];
 }
 
-export interface ViewsOf {
-  (readings: BodyReadings, side: Side, stature: Millimetres): BodyView[];
+/** A body part, drawn from its readings. */
+export interface Body {
+  views: BodyView[];
+  /** a landmark's level from the region's datum */
+  level: (landmark: Landmark) => Millimetres | undefined;
+  /** levels at which the drawing was held within what a body can be: the reading says more or less */
+  held: Millimetres[];
 }
 
-const viewsOf: Record<Region, ViewsOf> = {
-  leg: legViews,
-  trunk: trunkViews,
-  neck: neckViews,
-  shoulder: shoulderViews,
-  ankle: ankleViews,
+export interface RegionBody {
+  views: BodyView[];
+  held: Millimetres[];
+  level?: Body['level'];
+}
+
+/** how much finer the corners of fingers and toes are */
+const finer = 0.38;
+
+/**
+ * One view from the parts it is made of.
+ * @param drawn parts and lines
+ * @param window what of it is shown
+ * @param rest places and edges
+ */
+export function viewOf(
+  drawn: Drawn,
+  window: readonly Point[],
+  rest: Omit<BodyView, 'skin' | 'contours' | 'cuts' | 'lines' | 'hidden'>,
+  rounding: { fillet: number; round: number },
+): BodyView {
+  const large = outlineOf(drawn.parts, rounding.fillet, rounding.round);
+  const fine = rounding.round * finer;
+  const whole = drawn.small.length === 0 ? large : outlineOf([large, ...drawn.small], fine, fine);
+  const cut = cutTo(whole, window);
+  return {
+    ...rest,
+    ...cut,
+    lines: inside(drawn.lines, cut.skin),
+    hidden: inside(drawn.hidden, cut.skin),
+  };
+}
+
+/** The same outline with what is seen from the other side: other lines, other places, and mirrored where it turns. */
+export const seenFromBehind = (
+  { skin, contours, cuts }: BodyView,
+  lines: Drawn['lines'],
+  turn: (points: readonly Point[]) => Point[],
+  rest: Omit<BodyView, 'skin' | 'contours' | 'cuts' | 'lines' | 'hidden'>,
+): BodyView => ({
+  ...rest,
+  skin: turn(skin),
+  contours: contours.map(turn),
+  cuts: cuts.map(turn),
+  lines: inside(lines, turn(skin)),
+  hidden: [],
+});
+
+const bodyOfRegion: Record<Region, (readings: BodyReadings, side: Side, build: Build) => RegionBody> = {
+  leg: legBody,
+  trunk: trunkBody,
+  neck: neckBody,
+  shoulder: shoulderBody,
+  ankle: ankleBody,
 };
 
 /**
- * The views of a body part, drawn from its readings: an average body's outline scaled to them. An estimate,
- * exact only where something was read.
+ * A body part from its readings: an average body's outline scaled to them. An estimate, exact only where something
+ * was read, and never more than a body can be.
  * @param region the part
  * @param side which of a pair
  * @param readings what was read; nothing leaves the average
- * @param stature in mm; sets the lengths
+ * @param build the body's proportions
  */
-export const bodyViews = (
-  region: Region,
-  side: Side,
-  readings: BodyReadings,
-  stature: Millimetres,
-): BodyView[] => viewsOf[region](readings, side, stature);
-
-/** A landmark's level with a distance along the body from it. */
-export const levelFrom = (
-  region: Region,
-  landmark: Landmark,
-  distance: Millimetres,
-  stature: Millimetres,
-): Millimetres => (landmarkLevel(region, landmark, stature) ?? 0) + distance;
+export function bodyOf(region: Region, side: Side, readings: BodyReadings, build: Build): Body {
+  const { build: fit, held } = fitted(region, readings, build);
+  const body = bodyOfRegion[region](readings, side, fit);
+  const level = body.level ?? ((landmark: Landmark) => landmarkLevel(region, landmark, fit));
+  return { views: body.views, level, held: [...body.held, ...held.map((landmark) => level(landmark) ?? 0)] };
+}

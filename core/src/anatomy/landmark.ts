@@ -1,4 +1,5 @@
 import type { Millimetres } from '../quantity';
+import { templateStature, type Build } from './build';
 import type { Region } from './region';
 
 /**
@@ -39,7 +40,7 @@ const levels = {
     trochanter: -0.112,
   },
   neck: {
-    'chin-line': 0.052,
+    'chin-line': 0.0477,
     occiput: 0.07,
     'neck-middle': 0.026,
     'trapezius-top': 0,
@@ -65,23 +66,31 @@ const levels = {
 
 type Levels = typeof levels;
 export type Landmark = { [R in Region]: keyof Levels[R] }[Region];
-export type LegLandmark = keyof Levels['leg'];
 
 /** Every landmark of any region. */
 export const landmarks = [
   ...new Set(Object.values(levels).flatMap((region) => Object.keys(region))),
 ] as Landmark[];
 
-/** @returns the level in mm from the middle of the kneecap, for a stature in mm */
-export const levelOf = (landmark: LegLandmark, stature: Millimetres): Millimetres =>
-  levels.leg[landmark] * stature;
+/** Which of a body's lengths a place's level goes by: below the datum and above it. */
+const lengths: Record<Region, readonly [below: keyof Build, above: keyof Build]> = {
+  leg: ['shank', 'thigh'],
+  trunk: ['trunk', 'trunk'],
+  neck: ['trunk', 'neck'],
+  shoulder: ['arm', 'arm'],
+  ankle: ['foot', 'shank'],
+};
+/** Places that go by another length than their neighbours. */
+const byTheTrunk: readonly Landmark[] = ['axilla', 'chest', 'shoulder-joint-space'];
 
-/** @returns the level in mm from the region's datum, or undefined when the region has no such place */
-export function landmarkLevel(
-  region: Region,
-  landmark: Landmark,
-  stature: Millimetres,
-): Millimetres | undefined {
+/**
+ * @returns the level in mm from the region's datum on a body of these proportions, or undefined when the region has
+ * no such place
+ */
+export function landmarkLevel(region: Region, landmark: Landmark, build: Build): Millimetres | undefined {
   const level = (levels[region] as Partial<Record<Landmark, number>>)[landmark];
-  return level === undefined ? undefined : level * stature;
+  if (level === undefined) return undefined;
+  const [below, above] = lengths[region];
+  const length = region === 'shoulder' && byTheTrunk.includes(landmark) ? 'trunk' : level < 0 ? below : above;
+  return level * templateStature * build[length];
 }

@@ -1,6 +1,7 @@
 import type { Degrees, Millimetres } from '../quantity';
 import { monotoneCurve } from '../statistics';
-import type { BodyReadings } from './body-view';
+import { alongTheBack, type BodyReadings } from './body-readings';
+import type { Build } from './build';
 import { landmarkLevel } from './landmark';
 
 export interface SpinePoint {
@@ -66,16 +67,13 @@ const upright: readonly { at: number; angle: Degrees }[] = [
  * How far a read back lies in front of the drawn one at each level, the sacrum held where it is.
  * @returns 0 everywhere with fewer than two stations
  */
-export function spineCurve(
-  { inclinations, lengths }: BodyReadings,
-  stature: Millimetres,
-): (level: number) => number {
+export function spineCurve({ inclinations, lengths }: BodyReadings, build: Build): (level: number) => number {
   const read = [...inclinations].sort((a, b) => a.at - b.at);
-  const top = landmarkLevel('trunk', 'c7', stature)!;
-  const bottom = landmarkLevel('trunk', 'sacrum', stature)!;
+  const top = landmarkLevel('trunk', 'c7', build)!;
+  const bottom = landmarkLevel('trunk', 'sacrum', build)!;
   if (read.length < 2) return () => 0;
   const tape =
-    lengths.find(({ from, to }) => from === 'c7' && to === 'sacrum')?.length ?? (top - bottom) * 1.03;
+    lengths.find(({ from, to }) => from === 'c7' && to === 'sacrum')?.length ?? (top - bottom) * alongTheBack;
   const [own, drawn] = [curveFromInclinations(read, tape), curveFromInclinations(upright, tape)];
   const end = own.length - 1;
   const difference = own.map(({ x }, i) => x - own[end]!.x - (drawn[i]!.x - drawn[end]!.x));

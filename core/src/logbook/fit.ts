@@ -1,4 +1,4 @@
-import { legFormOf } from '../anatomy';
+import { buildOf, legGirth } from '../anatomy';
 import {
   bodyReadings,
   girthsFrom,
@@ -114,7 +114,7 @@ function fromProfile(
   if (!near || Math.abs(near.level - step.distance) > reach) return undefined;
   const girth =
     state.programme.region === 'leg'
-      ? legFormOf(bodyReadings(states, state.side), stature).girth(step.distance)
+      ? legGirth(bodyReadings(states, state.side), buildOf(stature))(step.distance)
       : profileOf(girths)(step.distance);
   return { girth, uncertainty: Math.max(3, Math.abs(girth - near.girth) / 2), from: near.id };
 }

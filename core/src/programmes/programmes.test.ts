@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { landmarkLevel, type Landmark } from '../anatomy';
+import { buildOf, landmarkLevel, type Landmark } from '../anatomy';
 import { programmes } from './all';
 import { contentHash, pinOf } from './pin';
 import pins from './pins.json';
@@ -30,7 +30,7 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
       }),
     );
     for (const place of places)
-      expect([place, landmarkLevel(programme.region, place, 1700)]).not.toContain(undefined);
+      expect([place, landmarkLevel(programme.region, place, buildOf(1700))]).not.toContain(undefined);
   },
 );
 

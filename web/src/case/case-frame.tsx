@@ -1,4 +1,4 @@
-import { otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
+import { buildOf, otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
@@ -174,7 +174,9 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const [overlay, setOverlay] = useState<readonly Overlay[]>([]);
   const born = person?.born;
   const read = stepAt(state.measuring.states, 'stature', 'midline')?.assessed;
-  const stature = read?.mean ?? statureForAge(born ? daysBetween(born, today) / 365.25 : undefined);
+  const years = born ? daysBetween(born, today) / 365.25 : undefined;
+  const stature = read?.mean ?? statureForAge(years);
+  const build = useMemo(() => buildOf(stature, years), [stature, years]);
 
   const write = useCallback<CaseWork['write']>(
     (kind, at, body, options) => writeEntry({ state, user, zone }, kind, at, body, options),
@@ -237,7 +239,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
             region={state.programme.region}
             side={drawn}
             readings={figure.own}
-            stature={stature}
+            build={build}
             overlays={overlays}
             // a frame is drawn only where the model has one
             layer={state.model.frame ? layer : { ...layer, brace: false }}

@@ -1,4 +1,4 @@
-import { levelOf } from '@estribo/core/anatomy';
+import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
 import { boundsOf, decideSignature, stillNeeded } from '@estribo/core/logbook';
 import { useState } from 'react';
@@ -54,7 +54,7 @@ const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
   'strap-above-calf': { level: -112, face: 'back' },
   'knee-at-extension-stop': { level: 25, face: 'medial' },
   'knee-at-flexion-stop': { level: -10, face: 'back' },
-  'fibular-neck-clear': { level: levelOf('fibular-neck', 1700), face: 'lateral' },
+  'fibular-neck-clear': { level: landmarkLevel('leg', 'fibular-neck', buildOf(templateStature))!, face: 'lateral' },
   'toes-warm-moving-felt': { level: -470, face: 'front' },
 };
 

@@ -1,23 +1,10 @@
-import { levelOf, type LegForm } from '@estribo/core/anatomy';
 import { color } from '../app/tokens';
 import type { FigureLayer } from './layer';
-import { bandPath, edgesAt, uprightOffset, width, type Scale, type View } from './projection';
+import { bandPath, edgesAt, kneecapTop, uprightOffset, type LegOn } from './projection';
 
 /** A rigid frame on the leg: uprights on both sides, thigh and shin shells, hinges at the kneecap's upper edge. */
-export function Brace({
-  scale,
-  form,
-  front,
-  outer,
-  layer,
-}: {
-  scale: Scale;
-  form: LegForm;
-  front: View;
-  outer: View;
-  layer: FigureLayer;
-}) {
-  const hingeLevel = levelOf('kneecap-upper-edge', form.stature) + (layer.hinge?.above ?? 0);
+export function Brace({ leg: { form, front, outer, ...scale }, layer }: { leg: LegOn; layer: FigureLayer }) {
+  const hingeLevel = kneecapTop(form) + (layer.hinge?.above ?? 0);
   const behind = layer.hinge?.behind ?? 6;
   const [top, bottom] = [form.scaled(178), form.scaled(-172)];
   const levels = Array.from({ length: 29 }, (_, i) => top + ((bottom - top) * i) / 28);
@@ -48,7 +35,6 @@ export function Brace({
   };
   const hingeEdges = form.edges(hingeLevel);
   const y = scale.y(hingeLevel);
-  const kneecapEdge = scale.y(levelOf('kneecap-upper-edge', form.stature));
   const hinges = [
     front.axis + (hingeEdges.medial + gap) * front.facing * scale.perMm,
     front.axis - (hingeEdges.lateral + gap) * front.facing * scale.perMm,
@@ -62,27 +48,12 @@ export function Brace({
         <path d={upright('lateral')} />
         <path d={sideUpright} />
       </g>
-      <path
-        d={`M${front.axis - 86} ${kneecapEdge}H${width - 8}`}
-        stroke={color('river')}
-        strokeDasharray="2 4"
-      />
       {hinges.map((x) => (
         <g key={x}>
           <circle cx={x} cy={y} r={13} fill={color('sheet')} stroke={color('saddle')} strokeWidth={4.5} />
           <circle cx={x} cy={y} r={3.2} fill={color('ink')} />
         </g>
       ))}
-      {layer.hinge?.label && (
-        <text
-          x={outer.facing > 0 ? width - 8 : 206}
-          y={kneecapEdge - 8}
-          textAnchor={outer.facing > 0 ? 'end' : 'start'}
-          style={{ fill: color('river') }}
-        >
-          {layer.hinge.label}
-        </text>
-      )}
     </g>
   );
 }

@@ -1,5 +1,5 @@
 import type { Side } from '@estribo/core/anatomy';
-import type { MeasuringStep } from '@estribo/core/measuring';
+import type { StepToDraw } from '@estribo/core/drawing';
 import type { Millimetres } from '@estribo/core/quantity';
 
 export type Face = 'front' | 'back' | 'medial' | 'lateral';
@@ -19,11 +19,9 @@ export interface FigureMark {
 }
 
 /** A measuring step drawn where it is read. */
-export interface FigureStep {
-  step: MeasuringStep;
-  state: 'now' | 'done' | 'ahead';
-  /** its number, for what is dimensioned */
-  label?: string;
+export interface FigureStep extends StepToDraw {
+  /** what was read, for what is drawn as a number of the whole person */
+  value?: number;
 }
 
 /** What a stage shows on the figure besides the limb. */

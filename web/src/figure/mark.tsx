@@ -1,25 +1,18 @@
-import type { LegForm } from '@estribo/core/anatomy';
 import { color } from '../app/tokens';
 import type { FigureMark } from './layer';
-import { bandPath, edgesAt, uprightOffset, type Scale, type View } from './projection';
+import { bandPath, edgesAt, uprightOffset, type LegOn } from './projection';
 
 const markInk = { now: 'river', done: 'saddle', ahead: 'edge', bad: 'madder' } as const;
 
 /** A strap, pad, scar, bend or spot on the limb. */
 export function Mark({
-  scale,
+  leg: { form, front, outer, ...scale },
   mark,
-  form,
-  front,
-  outer,
   chosen,
   onSelect,
 }: {
-  scale: Scale;
+  leg: LegOn;
   mark: FigureMark;
-  form: LegForm;
-  front: View;
-  outer: View;
   chosen: boolean;
   onSelect: (() => void) | undefined;
 }) {

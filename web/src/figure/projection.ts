@@ -1,9 +1,7 @@
 /* Where things of the leg come to lie in the drawing. */
-import { levelOf, type LegForm } from '@estribo/core/anatomy';
-
-export const width = 484;
-export const height = 618;
-export const kneecapY = 252;
+import type { LegForm } from '@estribo/core/anatomy';
+import { landmarkLevel } from '@estribo/core/anatomy';
+import type { PlacedView } from '@estribo/core/drawing';
 
 /** One of the two views. */
 export interface View {
@@ -12,20 +10,39 @@ export interface View {
   facing: 1 | -1;
 }
 
-/** The drawing's scale: a small leg is drawn as large as a long one. */
-export interface Scale {
+/** A leg in both its views, with its form. */
+export interface LegOn {
+  form: LegForm;
+  front: View;
+  outer: View;
   perMm: number;
   y: (level: number) => number;
 }
 
-export const scaleFor = (form: LegForm): Scale => {
-  const perMm = 340 / -form.sole;
-  return { perMm, y: (level) => kneecapY - level * perMm };
-};
+/** @returns undefined unless both views of a leg are shown */
+export function legOn(form: LegForm, views: readonly PlacedView[]): LegOn | undefined {
+  const [front, outer] = [
+    views.find(({ view }) => view.id === 'front'),
+    views.find(({ view }) => view.id === 'outer'),
+  ];
+  if (!front || !outer) return undefined;
+  // a right leg's medial side, and its toes seen from outside, lie to the viewer's right
+  const medial = front.view.letters.find(({ text }) => text === 'M')?.at[0] ?? 1;
+  const facing = medial > 0 ? 1 : -1;
+  return {
+    form,
+    front: { axis: front.project([0, 0])[0], facing },
+    outer: { axis: outer.project([0, 0])[0], facing },
+    perMm: front.perMm,
+    y: (level) => front.project([0, level])[1],
+  };
+}
+
+export const kneecapTop = ({ build }: LegForm): number => landmarkLevel('leg', 'kneecap-upper-edge', build)!;
 
 /** A band round the limb at a level: its near edge, bowed as seen slightly from above. */
 export function bandPath(
-  scale: Scale,
+  scale: Pick<LegOn, 'perMm' | 'y'>,
   view: View,
   left: number,
   right: number,
@@ -57,7 +74,7 @@ export function uprightOffset(form: LegForm, level: number, behind: number): num
     const { front, back } = form.edges(at);
     return (front - back) / 2;
   };
-  const hinge = levelOf('kneecap-upper-edge', form.stature);
+  const hinge = kneecapTop(form);
   const end = form.scaled(level > hinge ? 178 : -172);
   const share = Math.min(1, Math.abs((level - hinge) / (end - hinge)));
   return midline(hinge) - behind + share * (midline(end) - midline(hinge) + behind);

@@ -138,11 +138,13 @@ function layerFor(
     steps: shown.map((state) => {
       // what may be left open is not dimensioned until it is asked for
       const quiet = state.step.optional && !state.done && state.step.id !== now.step.id;
-      const label = quiet ? undefined : figureLabel(state.step, inSight(state)?.mean, unit);
+      const value = inSight(state)?.mean;
+      const label = quiet ? undefined : figureLabel(state.step, value, unit);
       return {
         step: state.step,
         state: !finished && state.step.id === now.step.id ? 'now' : state.done ? 'done' : 'ahead',
         ...(label ? { label } : {}),
+        ...(value === undefined ? {} : { value }),
       };
     }),
     ...(posture?.step.kind === 'posture' && (posture === now || posture.step.joint === 'knee')

@@ -238,6 +238,7 @@ export const en = {
     back: 'back',
     side: 'right side',
     outer: 'outer side',
+    held: 'drawn no further',
     wanted: 'wanted {{angle}}',
     kneecapTop: 'top of kneecap',
     otherSide: 'other side',

@@ -1,4 +1,4 @@
-import { levelOf } from '@estribo/core/anatomy';
+import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
 import { boundsOf } from '@estribo/core/logbook';
 import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
@@ -39,7 +39,7 @@ export default function ShapeStage() {
   const { pads, scars, bends } = state.shaping;
   const [saving, save] = useSaving();
   const mayShape = mayNow('shaping.write');
-  const kneecapTop = levelOf('kneecap-upper-edge', 1700);
+  const kneecapTop = landmarkLevel('leg', 'kneecap-upper-edge', buildOf(templateStature))!;
   const marks: FigureMark[] = [
     ...pads.map(({ pad, advice, done }): FigureMark => ({
       id: pad.id,

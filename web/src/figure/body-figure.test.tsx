@@ -1,4 +1,4 @@
-import { nothingRead, type BodyReadings } from '@estribo/core/anatomy';
+import { buildOf, nothingRead, type BodyReadings } from '@estribo/core/anatomy';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -18,13 +18,15 @@ const waist: MeasuringStep = {
 const sacrum: MeasuringStep = { kind: 'mark', id: 'sacrum', landmark: 'sacrum' };
 const above: MeasuringStep = { ...waist, id: 'girth-waist-above', distance: 80 };
 
+const build = buildOf(1700, 40);
+
 const show = (layer: FigureLayer = bareLimb, readings: BodyReadings = nothingRead, more: object = {}) =>
   render(
     <BodyFigure
       region="trunk"
       side="midline"
       readings={readings}
-      stature={1700}
+      build={build}
       overlays={{}}
       layer={layer}
       description="Trunk"
@@ -106,4 +108,44 @@ test.each([
   const count = (layer: FigureLayer) =>
     show(layer, nothingRead, { region, side }).container.querySelectorAll('path').length;
   expect(count({ marks: [], steps: [{ step, state: 'now' }] })).toBeGreaterThan(count(bareLimb));
+});
+
+const ofLeg = (side: 'left' | 'right', more: object = {}) => ({ region: 'leg', side, ...more });
+
+test('M stands on the inner side of the leg as it is seen from the front', () => {
+  const lettersAt = (side: 'left' | 'right') => {
+    const { unmount } = show(bareLimb, nothingRead, ofLeg(side));
+    const x = (letter: string) => Number(screen.getByText(letter).getAttribute('x'));
+    const found = { M: x('M'), L: x('L') };
+    unmount();
+    return found;
+  };
+  const [right, left] = [lettersAt('right'), lettersAt('left')];
+  expect(right.M).toBeGreaterThan(right.L);
+  expect(left.M).toBeLessThan(left.L);
+});
+
+test('a strap that is touched on the figure is named to the work', async () => {
+  const layer: FigureLayer = {
+    marks: [{ id: 'strap-4', kind: 'strap', level: -140, face: 'front', label: '4', state: 'ahead' }],
+  };
+  const onSelect = jest.fn();
+  show(layer, nothingRead, ofLeg('right', { onSelect }));
+  await userEvent.click(screen.getByText('4'));
+  expect(onSelect).toHaveBeenCalledWith('strap-4');
+});
+
+test('a reading that no body has is drawn as far as a body can be, and says so', () => {
+  show(bareLimb, { ...nothingRead, girths: [{ from: 'waist', distance: 0, girth: 9000 }] });
+  expect(screen.getByText('drawn no further')).toBeTruthy();
+});
+
+test.each([
+  ['stature', 1064, '1200'],
+  ['mass', 71, '71 kg'],
+  ['age', 36, '36'],
+] as const)('%s is drawn as what it is', (kind, value, text) => {
+  const step = { ...waist, kind, id: kind } as unknown as MeasuringStep;
+  show({ marks: [], steps: [{ step, state: 'now', value }] });
+  expect(screen.getAllByText(text).length).toBeGreaterThan(0);
 });

@@ -1,0 +1,5 @@
+export { textWidth } from './font-metrics';
+export { labelSize, placeLabels, type Box, type LabelWish, type PlacedLabel } from './place-labels';
+export { type Frame, type PlacedView } from './place-views';
+export { type DrawnStep, type Shape, type StepToDraw } from './draw-step';
+export { drawFigure, type DrawnFigure } from './draw-figure';

@@ -173,7 +173,8 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
     return agree ? claimed : Math.min(high, Math.max(low, claimed));
   });
   const size = chart.sizes[chart.disagree === 'primary' ? claims[0]! : Math.max(...claims)]!;
-  if (extended && size === chart.sizes.at(-1)) return { outcome: 'size', size, rule: 'extension' };
+  // what is extended is the largest size, and no claim lies beyond it
+  if (extended) return { outcome: 'size', size, rule: 'extension' };
   if (!agree) {
     const against = named(chart, low, high);
     return chart.disagree === 'made-to-measure'

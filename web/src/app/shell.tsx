@@ -1,17 +1,16 @@
 import { may } from '@estribo/core/access';
-import { Contrast, LogOut } from 'lucide-react';
-import { useState } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { Contrast } from 'lucide-react';
+import { NavLink, Outlet } from 'react-router';
 import styled from 'styled-components';
 import { useUser } from '../api/clinic';
-import { signOut } from '../api/session';
 import { named, t } from '../messages';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
 import { NotSecure } from './not-secure';
 import { OutboxOfOthers, OutboxState, OutboxUnsent } from './outbox-state';
 import { useTheme } from './preferences';
-import { color, size } from './tokens';
+import { SignOutButton } from './sign-out-button';
+import { color, narrow, size } from './tokens';
 
 const Head = styled.header`
   display: flex;
@@ -28,7 +27,15 @@ const Head = styled.header`
   }
   & > nav {
     display: flex;
-    gap: 26px;
+    flex-wrap: wrap;
+    gap: 0 26px;
+  }
+  ${narrow} {
+    padding: 0 12px;
+    gap: 0 14px;
+    & > nav {
+      gap: 0 14px;
+    }
   }
 `;
 
@@ -91,18 +98,7 @@ const Own = styled(NavLink)`
 /** The frame of every screen that is no case. */
 export function Shell() {
   const user = useUser();
-  const navigate = useNavigate();
   const [theme, nextTheme] = useTheme();
-  const [leaving, setLeaving] = useState(false);
-  const leave = async () => {
-    setLeaving(true);
-    try {
-      await signOut();
-      await navigate('/sign-in');
-    } finally {
-      setLeaving(false);
-    }
-  };
   return (
     <>
       <Head>
@@ -126,9 +122,7 @@ export function Shell() {
           <IconButton aria-label={t('nav.theme', { theme: named('themes', theme) })} onPress={nextTheme}>
             <Contrast size={18} aria-hidden />
           </IconButton>
-          <IconButton aria-label={t('nav.signOut')} isDisabled={leaving} onPress={() => void leave()}>
-            <LogOut size={18} aria-hidden />
-          </IconButton>
+          <SignOutButton />
         </Right>
       </Head>
       <div style={{ padding: '0 28px' }}>

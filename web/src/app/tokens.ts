@@ -68,3 +68,6 @@ export const variables = (theme: Record<Token, string>) =>
   Object.entries(theme)
     .map(([name, value]) => `--${name}: ${value};`)
     .join('\n');
+
+/** Where a page has one column: a phone, a window zoomed to 200 % and more. */
+export const narrow = '@media screen and (max-width: 720px), screen and (max-height: 440px)';

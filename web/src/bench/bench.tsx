@@ -6,7 +6,7 @@ import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { outbox, useBench, useUser, useZone, type CaseSummary } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { aboutCall } from '../case/calls';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -23,6 +23,14 @@ const Ribbon = styled.div`
   grid-template-columns: minmax(130px, ${nameWidth}px) minmax(620px, 1fr);
   overflow-x: auto;
   position: relative;
+  ${narrow} {
+    /* a list of what is due: the days do not fit */
+    grid-template-columns: minmax(0, 1fr);
+    overflow: visible;
+    & > span:first-child {
+      display: none;
+    }
+  }
 `;
 
 const Days = styled.ol`
@@ -31,6 +39,9 @@ const Days = styled.ol`
   text-align: center;
   font-size: ${size.small};
   color: ${color('soft')};
+  ${narrow} {
+    display: none;
+  }
 `;
 
 const Day = styled.li<{ $today: boolean }>`
@@ -61,6 +72,11 @@ const Who = styled.div`
     font-size: ${size.small};
     color: ${color('soft')};
   }
+  ${narrow} {
+    border-bottom: 0;
+    min-height: 0;
+    padding-bottom: 0;
+  }
 `;
 
 const Lane = styled.div<{ $today: number }>`
@@ -69,6 +85,15 @@ const Lane = styled.div<{ $today: number }>`
   min-height: 68px;
   background: linear-gradient(${color('ochreWash')}, ${color('ochreWash')})
     ${({ $today }) => `${($today / (dayCount - 1)) * 100}%`} 0 / ${100 / dayCount}% 100% no-repeat;
+  ${narrow} {
+    background: none;
+    min-height: 0;
+    padding: 2px 0 10px;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 8px;
+  }
 `;
 
 const Said = styled.p<{ $tone: 'late' | 'today' | 'plain' }>`
@@ -83,6 +108,11 @@ const Said = styled.p<{ $tone: 'late' | 'today' | 'plain' }>`
   text-overflow: ellipsis;
   color: ${({ $tone }) => color($tone === 'late' ? 'madder' : $tone === 'today' ? 'river' : 'soft')};
   font-weight: ${({ $tone }) => ($tone === 'plain' ? 400 : 700)};
+  ${narrow} {
+    position: static;
+    flex: 1 1 100%;
+    white-space: normal;
+  }
 `;
 
 /** The strap: plain webbing before the brace is worn, leather while it is. */
@@ -96,6 +126,9 @@ const Webbing = styled.div`
     repeating-linear-gradient(90deg, ${color('sheet')} 0 5px, transparent 5px 9px) 0 2px / 100% 1px no-repeat,
     repeating-linear-gradient(90deg, ${color('sheet')} 0 5px, transparent 5px 9px) 0 9px / 100% 1px no-repeat,
     ${color('webbing')};
+  ${narrow} {
+    display: none;
+  }
 `;
 
 const Leather = styled.div`
@@ -110,6 +143,9 @@ const Leather = styled.div`
   overflow: hidden;
   white-space: nowrap;
   border-right: 1px solid ${color('thread')};
+  ${narrow} {
+    display: none;
+  }
 `;
 
 const BuckleLink = styled(Link)<{ $tone: 'late' | 'today' | 'plain' }>`
@@ -122,6 +158,10 @@ const BuckleLink = styled(Link)<{ $tone: 'late' | 'today' | 'plain' }>`
   place-items: center;
   text-decoration: none;
   z-index: 1;
+  ${narrow} {
+    position: static;
+    margin-left: 0;
+  }
   & > span {
     width: 30px;
     height: 32px;

@@ -4,19 +4,21 @@ import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring'
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { ArrowLeft, CircleHelp } from 'lucide-react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../app/preferences';
 import { useHotkeys } from '../app/hotkeys';
 import { OutboxState } from '../app/outbox-state';
-import { color, size } from '../app/tokens';
+import { SignOutButton } from '../app/sign-out-button';
+import { color, narrow, size } from '../app/tokens';
 import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
 import { bareLimb, type FigureLayer } from '../figure/layer';
 import { named, programmeTitle, t } from '../messages';
-import { Button } from '../parts/button';
+import { Button, IconButton } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
@@ -29,6 +31,7 @@ import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from './use-case';
+import { useKeptFocus } from './kept-focus';
 
 const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
   screen: () => import('../screening/screen-stage'),
@@ -56,12 +59,19 @@ const Frame = styled.div`
   display: grid;
   height: 100vh;
   grid-template-columns: 136px minmax(0, 484px) minmax(0, 1fr);
-  grid-template-rows: 64px minmax(0, 1fr) 106px;
+  grid-template-rows: minmax(64px, auto) minmax(0, 1fr) 106px;
   grid-template-areas: 'head head head' 'rail figure work' 'rail record work';
   @media (orientation: portrait), (max-width: 1000px) {
     grid-template-columns: 136px minmax(0, 1fr);
     grid-template-rows: auto minmax(240px, 38vh) minmax(0, 1fr) 106px;
     grid-template-areas: 'head head' 'rail figure' 'rail work' 'rail record';
+  }
+  ${narrow} {
+    height: auto;
+    min-height: 100vh;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto;
+    grid-template-areas: 'head' 'rail' 'figure' 'work' 'record';
   }
   @media print {
     display: block;
@@ -88,12 +98,35 @@ const Head = styled.header`
   & > p {
     min-width: 0;
     max-width: 380px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    overflow-wrap: anywhere;
   }
   & > span:last-of-type {
     margin-left: auto;
+    display: flex;
+    align-items: center;
+    flex-wrap: wrap;
+    gap: 4px 10px;
+  }
+  & > a:first-of-type {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    gap: 6px;
+    font-weight: 400;
+    font-size: ${size.text};
+    color: ${color('river')};
+    margin-left: -6px;
+    padding-right: 6px;
+  }
+  & > a:hover {
+    text-decoration: underline;
+  }
+  ${narrow} {
+    padding: 4px 12px;
+    gap: 2px 14px;
+    & > p {
+      max-width: none;
+    }
   }
 `;
 
@@ -104,6 +137,11 @@ const FigurePlace = styled.figure`
   border-right: 1px solid ${color('line')};
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
+  ${narrow} {
+    height: clamp(280px, 52vh, 460px);
+    border-right: 0;
+    border-bottom: 1px solid ${color('line')};
+  }
 `;
 
 /** Lined as the outline it stands for. */
@@ -127,6 +165,10 @@ const Work = styled.main`
   overflow: auto;
   padding: 18px 28px 24px;
   min-height: 0;
+  ${narrow} {
+    overflow: visible;
+    padding: 14px 12px 20px;
+  }
 `;
 
 const RecordPlace = styled.div`
@@ -224,6 +266,8 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const part = named('bodyPart', `${drawn}-${state.programme.region}`);
   const asked = layer.steps?.find((one) => one.state === 'now')?.step;
 
+  const main = useRef<HTMLElement>(null);
+  useKeptFocus(main);
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
   const Screen = screens[stage];
   const due = firstVisit(caseRibbon(state));
@@ -270,7 +314,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
         <RecordPlace>
           <RecordStrip state={state} today={today} />
         </RecordPlace>
-        <Work aria-label={named('stages', stage)}>
+        <Work aria-label={named('stages', stage)} ref={main}>
           <Stack $gap={12}>
             <UnsentHere />
             {holds === false && (
@@ -371,7 +415,10 @@ function CaseHead({
   const size_ = state.sizing.chosen?.decided.size;
   return (
     <Head>
-      <Link to="/cases" title={t('nav.cases')}>
+      <Link to="/bench">
+        <ArrowLeft size={18} aria-hidden /> {t('nav.bench')}
+      </Link>
+      <Link to={`/cases?of=${encodeURIComponent(who)}`} title={t('case.all', { who })}>
         {who}
       </Link>
       <p>
@@ -392,13 +439,20 @@ function CaseHead({
       <span>
         <OutboxState />
         {due && (
-          <span style={{ color: due < today ? color('madder') : color('soft'), marginRight: 16 }}>
+          <span style={{ color: due < today ? color('madder') : color('soft') }}>
             {due < today ? t('case.late', { day: printDay(due) }) : t('case.next', { day: printDay(due) })}
           </span>
         )}
         <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>
           {unit} · °
         </Button>
+        <IconButton
+          aria-label={t('nav.keys')}
+          onPress={() => dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}
+        >
+          <CircleHelp size={18} aria-hidden />
+        </IconButton>
+        <SignOutButton />
       </span>
     </Head>
   );

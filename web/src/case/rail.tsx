@@ -2,7 +2,7 @@ import { stages, type Stage } from '@estribo/core/programmes';
 import type { StageState } from '@estribo/core/logbook';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { named, t } from '../messages';
 
 const Nav = styled.nav`
@@ -10,6 +10,14 @@ const Nav = styled.nav`
   background: ${color('sheet')};
   border-right: 1px solid ${color('line')};
   min-height: 0;
+  ${narrow} {
+    position: sticky;
+    top: 0;
+    z-index: 3;
+    border-right: 0;
+    border-bottom: 1px solid ${color('line')};
+    padding: 0 10px 2px;
+  }
 `;
 
 const Strap = styled.svg`
@@ -18,6 +26,9 @@ const Strap = styled.svg`
   top: 0;
   width: 36px;
   height: 100%;
+  ${narrow} {
+    display: none;
+  }
 `;
 
 const Holes = styled.ol`
@@ -26,6 +37,19 @@ const Holes = styled.ol`
   grid-template-rows: repeat(9, minmax(44px, 1fr));
   height: calc(100% - 44px);
   padding-top: 6px;
+  ${narrow} {
+    height: auto;
+    padding: 0;
+    grid-template-rows: auto;
+    grid-template-columns: repeat(9, minmax(0, 1fr));
+    /* the strap lying, stitched along both edges */
+    background:
+      repeating-linear-gradient(90deg, ${color('thread')} 0 5px, transparent 5px 9px) 0 11px / 100% 1px
+        no-repeat,
+      repeating-linear-gradient(90deg, ${color('thread')} 0 5px, transparent 5px 9px) 0 33px / 100% 1px
+        no-repeat,
+      linear-gradient(${color('saddle')}, ${color('saddle')}) 0 8px / 100% 28px no-repeat;
+  }
 `;
 
 const Hole = styled(Link)<{ $now: boolean }>`
@@ -47,6 +71,26 @@ const Hole = styled(Link)<{ $now: boolean }>`
   }
   & svg {
     overflow: visible;
+  }
+  ${narrow} {
+    height: auto;
+    grid-template-columns: minmax(0, 1fr);
+    justify-items: center;
+    position: relative;
+    min-height: ${({ $now }) => ($now ? 62 : 44)}px;
+    align-content: start;
+    & > svg {
+      width: 56px;
+      height: 44px;
+      transform: scale(0.8);
+    }
+    & > span {
+      position: absolute;
+      top: 42px;
+      white-space: nowrap;
+      /* the stage one is in is named; the others are known by their place and their name when read out */
+      visibility: ${({ $now }) => ($now ? 'visible' : 'hidden')};
+    }
   }
 `;
 

@@ -28,9 +28,8 @@ const Line = styled.li`
   gap: 8px;
   min-height: 30px;
   & p {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    min-width: 0;
+    overflow-wrap: anywhere;
   }
   & s {
     color: ${color('soft')};
@@ -81,11 +80,7 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
           return (
             <Line key={entry.id}>
               <Small>{isToday ? time.format(at) : date.format(at)}</Small>
-              <p
-                // what became of it must be read to its end
-                style={status === 'not-in-force' || line.outside ? { whiteSpace: 'normal' } : undefined}
-                title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}
-              >
+              <p title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}>
                 {struck ? <s>{words}</s> : words}
                 {entry.replaces !== undefined && entry.kind !== 'record.withdrawn' && (
                   <Small> · {entry.reason}</Small>

@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useCases, useToday, useUser } from '../api/clinic';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
@@ -29,6 +29,10 @@ const Line = styled.li`
   &:last-child {
     border-bottom: 0;
   }
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 4px 0;
+  }
 `;
 
 export default function Cases() {
@@ -36,7 +40,7 @@ export default function Cases() {
   const today = useToday();
   const navigate = useNavigate();
   const [params] = useSearchParams();
-  const [find, setFind] = useState('');
+  const [find, setFind] = useState(params.get('of') ?? '');
   const wanted = useDeferredValue(find.trim());
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), [params]);

@@ -7,7 +7,7 @@ import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { modelsAddress, useCatalogue, useModels, useUser, type ListedModel } from '../api/clinic';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
@@ -29,7 +29,8 @@ const Scroll = styled.div`
 const Grid = styled.div`
   & [role='row'] {
     display: grid;
-    grid-template-columns: minmax(170px, 1.4fr) minmax(150px, 1.2fr) minmax(220px, 2fr) 70px 80px 150px;
+    grid-template-columns: minmax(0, 1.4fr) minmax(0, 1.2fr) minmax(0, 2fr) 60px 64px minmax(90px, 130px);
+    overflow-wrap: anywhere;
     gap: 12px;
     align-items: center;
     padding: 0 16px;
@@ -39,6 +40,16 @@ const Grid = styled.div`
   & [role='columnheader'] {
     font-size: ${size.small};
     color: ${color('soft')};
+  }
+  ${narrow} {
+    & [role='row'] {
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 2px 10px;
+      padding: 4px 10px;
+    }
+    & [role='columnheader'] {
+      display: none;
+    }
   }
   & a {
     font-weight: 700;
@@ -50,7 +61,7 @@ const Grid = styled.div`
 
 const Families = styled.ul`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: 4px 24px;
   & > li {
     display: flex;
@@ -254,6 +265,9 @@ function Models({
               <div
                 role="row"
                 key={row.id}
+                // a row is as high as its words need
+                ref={virtual.measureElement}
+                data-index={index}
                 aria-rowindex={index + 2}
                 style={{ position: 'absolute', top: start, left: 0, right: 0 }}
               >

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
@@ -33,6 +33,12 @@ const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
   & > p:last-child {
     grid-column: 2 / -1;
   }
+  ${narrow} {
+    grid-template-columns: 28px minmax(0, 1fr);
+    & > :nth-child(3) {
+      grid-column: 1 / -1;
+    }
+  }
 `;
 
 const Badge = styled.span`
@@ -54,7 +60,10 @@ const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
   'strap-above-calf': { level: -112, face: 'back' },
   'knee-at-extension-stop': { level: 25, face: 'medial' },
   'knee-at-flexion-stop': { level: -10, face: 'back' },
-  'fibular-neck-clear': { level: landmarkLevel('leg', 'fibular-neck', buildOf(templateStature))!, face: 'lateral' },
+  'fibular-neck-clear': {
+    level: landmarkLevel('leg', 'fibular-neck', buildOf(templateStature))!,
+    face: 'lateral',
+  },
   'toes-warm-moving-felt': { level: -470, face: 'front' },
 };
 

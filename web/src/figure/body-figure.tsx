@@ -22,7 +22,7 @@ import { Button } from '../parts/button';
 import { Brace } from './brace';
 import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
-import type { FigureLayer } from './layer';
+import type { FigureLayer, FigureMark } from './layer';
 import { Mark } from './mark';
 import { Goniometer } from './measures';
 import { PersonFigure, type PersonKind } from './person-figure';
@@ -159,6 +159,7 @@ function hingeWish(views: readonly PlacedView[], level: number | undefined, text
       weight: 400,
       towards: [30, -30, 0, 150],
       away: 8,
+      spare: true,
     },
   ];
 }
@@ -241,16 +242,42 @@ function Marks({
   selected?: string | undefined;
   onSelect?: ((id: string) => void) | undefined;
 }) {
-  return layer.marks.map((mark) => (
+  return apart(layer.marks, leg).map((mark) => (
     <Mark
       key={mark.id}
       leg={leg}
-      // spots are places of the body, the rest distances that were measured
-      mark={mark.kind === 'spot' ? { ...mark, level: leg.form.scaled(mark.level) } : mark}
+      mark={mark}
       chosen={mark.id === selected}
       onSelect={onSelect ? () => onSelect(mark.id) : undefined}
     />
   ));
+}
+
+/** px between two numbered places on one face of the limb, at least */
+const badgesApart = 27;
+
+/**
+ * Marks with the places of the body at their levels (the rest are distances that were measured), and numbers that
+ * would lie over each other moved apart.
+ */
+function apart(marks: readonly FigureMark[], { form, perMm }: LegOn): FigureMark[] {
+  const placed = marks.map((mark) =>
+    mark.kind === 'spot' ? { ...mark, level: form.scaled(mark.level) } : mark,
+  );
+  const last = new Map<string, number>();
+  const moved = new Map<string, number>();
+  for (const mark of [...placed].sort((a, b) => b.level - a.level)) {
+    if (mark.kind !== 'spot' && mark.kind !== 'strap') continue;
+    const face = `${mark.kind} ${mark.face ?? 'lateral'}`;
+    const level = Math.min(mark.level, (last.get(face) ?? Infinity) - badgesApart / perMm);
+    last.set(face, level);
+    moved.set(mark.id, level);
+  }
+  return placed.map((mark) => {
+    const level = moved.get(mark.id);
+    if (level === undefined || level === mark.level) return mark;
+    return mark.kind === 'strap' ? { ...mark, badge: level } : { ...mark, level };
+  });
 }
 
 /** Every text of the drawing where it lies over nothing, with a thin line to what it names where it stands off. */

@@ -35,6 +35,7 @@ export function Mark({
         strokeDasharray: '4 3',
         opacity: mark.state === 'ahead' ? 0.4 : 1,
       };
+      const badgeY = scale.y(mark.badge ?? mark.level);
       const badge = outer.axis + (seen ? fore + 22 : -(back + 22)) * outer.facing * scale.perMm;
       return (
         <g {...touch} aria-hidden>
@@ -45,10 +46,10 @@ export function Mark({
             d={bandPath(scale, outer, Math.min(skin, upright), Math.max(skin, upright), mark.level, 15)}
             style={style}
           />
-          <path d={`M${x} ${y}H${badge}`} stroke={ink} />
+          <path d={`M${x} ${y}L${badge} ${badgeY}`} stroke={ink} />
           <circle
             cx={badge}
-            cy={y}
+            cy={badgeY}
             r={strong ? 14 : 11}
             fill={strong ? color('river') : color('sheet')}
             stroke={strong ? color('river') : ink}
@@ -56,7 +57,7 @@ export function Mark({
           />
           <text
             x={badge}
-            y={y + 5}
+            y={badgeY + 5}
             textAnchor="middle"
             style={{ fontWeight: 700, fill: strong ? color('onRiver') : color('ink') }}
           >

@@ -12,7 +12,7 @@ import { printNeutralZero } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { Button as Plain } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { printNumber, printReading } from '../parts/print';
@@ -38,6 +38,38 @@ const Table = styled.table`
   & tbody th {
     font-size: ${size.text};
     color: ${color('ink')};
+  }
+  /* narrow: the step's name over its values, which stay side by side */
+  ${narrow} {
+    &,
+    & thead,
+    & tbody {
+      display: block;
+    }
+    & tr {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      border-bottom: 1px solid ${color('line')};
+      padding: 4px 0;
+    }
+    & th,
+    & td {
+      border: 0;
+      height: auto;
+      flex: 1 1 30%;
+      min-width: 0;
+      white-space: normal;
+    }
+    & tbody th,
+    & thead th:first-child {
+      flex-basis: 100%;
+    }
+    & td > button {
+      min-width: 0;
+      width: 100%;
+      padding: 0 2px;
+    }
   }
 `;
 

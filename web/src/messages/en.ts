@@ -46,6 +46,7 @@ export const en = {
     find: 'Find a person or a brace',
     theme: 'Theme: {{theme}}. Change it',
     signOut: 'Sign out',
+    keys: 'Keys, and what this stage is for',
   },
   themes: { system: 'as the system', light: 'light', dark: 'dark' },
   roles: {
@@ -259,6 +260,7 @@ export const en = {
     next: 'Next: {{day}}',
     late: 'Late since {{day}}',
     unit: 'Lengths in {{unit}}. Change the unit',
+    all: 'All cases of {{who}}',
   },
   notCovered: {
     title: '{{stage}} is not covered for this family yet',

@@ -57,7 +57,7 @@ export function Button({
   children: React.ReactNode;
 }) {
   return (
-    <Base {...rest} $look={look} $wide={wide}>
+    <Base {...rest} data-look={look} $look={look} $wide={wide}>
       {children}
       {keycap && <KeyCap aria-hidden>{keycap}</KeyCap>}
     </Base>

@@ -1,5 +1,5 @@
-import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import styled, { css } from 'styled-components';
+import { color, narrow, size } from '../app/tokens';
 
 /** Children below each other. */
 export const Stack = styled.div<{ $gap?: number }>`
@@ -28,6 +28,36 @@ export const Sheet = styled.section<{ $pad?: number }>`
 `;
 
 /** Rows with a thin line under each. */
+/** A table on a narrow page: every row a block of its own, its cells one under the other, each wrapping. */
+export const stackedTable = css`
+  ${narrow} {
+    &,
+    & tbody,
+    & tr,
+    & td,
+    & tbody th {
+      display: block;
+      height: auto;
+      width: auto;
+      white-space: normal;
+      overflow-wrap: anywhere;
+    }
+    & thead {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+    & td,
+    & tbody th {
+      border: 0;
+      padding: 2px 0;
+    }
+    & tr {
+      border-bottom: 1px solid ${color('line')};
+      padding: 6px 0;
+    }
+  }
+`;
+
 export const RuledTable = styled.table`
   border-collapse: collapse;
   & th,
@@ -36,6 +66,7 @@ export const RuledTable = styled.table`
     padding: 4px 14px 4px 0;
     border-bottom: 1px solid ${color('line')};
   }
+  ${stackedTable}
 `;
 
 export const Soft = styled.p`
@@ -70,4 +101,7 @@ export const Page = styled.main`
   display: flex;
   flex-direction: column;
   gap: 20px;
+  ${narrow} {
+    padding: 14px 12px 24px;
+  }
 `;

@@ -27,6 +27,7 @@ const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean }>`
   padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
   width: ${({ $small, $narrow, $long }) =>
     $narrow ? '116px' : $small ? '140px' : $long ? '264px' : '212px'};
+  max-width: 100%;
   height: ${({ $small }) => ($small ? '48px' : '64px')};
   align-items: center;
   &:focus-within {

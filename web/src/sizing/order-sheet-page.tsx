@@ -4,11 +4,11 @@ import styled from 'styled-components';
 import { useCase } from '../case/use-case';
 import { useToday } from '../api/clinic';
 import { useUnit } from '../app/preferences';
-import { color, size } from '../app/tokens';
+import { color, narrow, size } from '../app/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
-import { Row, Small, Soft, Stack } from '../parts/layout';
+import { Row, Small, Soft, Stack, stackedTable } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printDate, printReading } from '../parts/print';
 import { bodyPartSide } from '../measuring/body-part-side';
@@ -20,6 +20,10 @@ const Paper = styled.main`
   & table {
     border-collapse: collapse;
     width: 100%;
+    ${stackedTable}
+  }
+  ${narrow} {
+    padding: 12px;
   }
   & th,
   & td {

@@ -295,7 +295,9 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
               show: true,
               position: 'top' as const,
               color: palette.ink,
-              formatter: ({ value }: { value?: unknown }) => printClock(Number(value)),
+              // lettered where it changes: side by side the same hours would lie over each other
+              formatter: ({ dataIndex, value }: { dataIndex: number; value?: unknown }) =>
+                shown[dataIndex - 1]?.minutes === value ? '' : printClock(Number(value)),
             },
           },
         ],

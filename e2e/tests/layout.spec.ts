@@ -1,0 +1,78 @@
+import type { Page } from '@playwright/test';
+import { expect, openStage, signIn, test, type Clinic } from '../clinic';
+import { layoutFaults, sizes } from '../layout';
+
+// Every route with the longest names, loaded once and then made smaller step by step: nothing lies over anything,
+// nothing is cut, nothing scrolls sideways.
+
+const stages = ['screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'];
+
+async function longNames(clinic: Clinic): Promise<void> {
+  await clinic.ask(
+    "UPDATE {db}.`person` SET `givenFirst` = CONCAT(`givenName`, ' Maximiliana da Conceição ', `familyName`, ' Casalderrey-Montenegro'), `givenName` = CONCAT(`givenName`, ' Maximiliana da Conceição'), `familyName` = CONCAT(`familyName`, ' Casalderrey-Montenegro')",
+  );
+}
+
+async function eachSize(page: Page, view: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  for (const [width, height] of sizes) {
+    await page.setViewportSize({ width, height });
+    // the figure takes the new size of its place
+    await page.evaluate(
+      () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
+    );
+    const at = `${view} at ${width}x${height}`;
+    expect.soft({ at, faults: await layoutFaults(page) }).toEqual({ at, faults: [] });
+  }
+  await page.setViewportSize({ width: sizes[0][0], height: sizes[0][1] });
+}
+
+test('the pages of the clinic fit every size of window', async ({ page, clinic }) => {
+  await page.goto(`${clinic.address}/sign-in`);
+  await page.getByLabel('Login').waitFor();
+  await eachSize(page, 'sign-in');
+  await longNames(clinic);
+  await signIn(page, clinic);
+  await page.getByText('Marta Maximiliana').first().waitFor();
+  await eachSize(page, 'bench');
+  for (const path of ['cases', 'cases/new', 'catalogue', 'catalogue/veiga-suave', 'password']) {
+    await page.goto(`${clinic.address}/${path}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await eachSize(page, path);
+  }
+  await page.goto(`${clinic.address}/catalogue`);
+  const family = page
+    .getByRole('link')
+    .filter({ hasText: /own programme|version/ })
+    .first();
+  if (await family.count()) {
+    await family.click();
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await eachSize(page, 'a family or model');
+  }
+});
+
+test('the administrator’s page fits every size of window', async ({ page, clinic }) => {
+  await signIn(page, clinic, 'iago');
+  await page.goto(`${clinic.address}/clinic`);
+  await page.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
+  await eachSize(page, 'clinic');
+});
+
+for (const [name, views] of [
+  ['Noa', stages],
+  ['Brais', ['check', 'review', 'screen']],
+  ['Moncho', ['measure', 'size', 'sheet']],
+  ['Xián', ['measure']],
+  ['Dores', ['measure']],
+  ['Bento', ['wear', 'review']],
+] as const)
+  test(`the stages of ${name} fit every size of window`, async ({ page, clinic }) => {
+    await longNames(clinic);
+    await signIn(page, clinic);
+    for (const stage of views) {
+      await openStage(page, clinic, `${name} Maximiliana`, stage);
+      await page.getByRole('heading', { level: 1 }).first().waitFor();
+      await eachSize(page, `${name}, ${stage}`);
+    }
+  });

@@ -46,7 +46,7 @@ const askedFor = (page: Page) =>
       confirm: buttons.some((words) =>
         /^(It is marked|It is so|Standing|By the day of birth: .*)$/.test(words),
       ),
-      questioned: buttons.includes('It is right: take it'),
+      questioned: buttons.includes('Record anyway'),
     };
   });
 

@@ -114,7 +114,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await expect(page.getByText('medial upright, 110 mm below the hinge, 4° away from the limb')).toBeVisible();
   await page.getByRole('button', { name: 'On to Strap' }).click();
 
-  // Strap: one at a time, the walk, the second pass
+  // Strap: one at a time, the walk, the second tightening
   for (const step of ['Open all straps', 'Draw the brace on', 'Level the hinges']) {
     await expect(page.getByRole('main').getByText(step, { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Done' }).click();
@@ -144,7 +144,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await expect(page.getByText(/Outside the tolerance by 4 mm/)).toBeVisible();
   await check('Hinge height against the kneecap’s upper edge', '-2');
   await check('Hinge behind the side midline', '6');
-  await page.getByRole('button', { name: 'Not twisted: Yes' }).click();
+  await page.getByRole('button', { name: 'Alignment square, not twisted: Yes' }).click();
   await page.getByLabel('Strap 5 above the calf’s largest girth: strap').fill('110');
   await page.getByLabel('Strap 5 above the calf’s largest girth: calf').fill('132');
   await page.getByRole('button', { name: 'Strap 5 above the calf’s largest girth: Take it' }).click();
@@ -239,12 +239,12 @@ test('a reading is corrected: the old one stays struck through and the size is m
   const record = page.getByRole('region', { name: 'Record' });
   await record.getByRole('button', { name: 'Correct: Girth below' }).last().click();
   await page.getByLabel('What it should say (mm)').fill('420');
-  await page.getByRole('button', { name: 'Put it in its place' }).click();
+  await page.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByText('Give the reason in a few words.')).toBeVisible();
   await page.getByLabel('Reason').fill('tape was slanted');
-  await page.getByRole('button', { name: 'Put it in its place' }).click();
+  await page.getByRole('button', { name: 'Save correction' }).click();
   // asked about as when it is taken: 420 below is far from the other side
-  await page.getByRole('button', { name: 'It is right: take it' }).click();
+  await page.getByRole('button', { name: 'Record anyway' }).click();
   await expect(record.locator('s').filter({ hasText: 'Girth below' })).toBeVisible();
   await expect(record.getByText('tape was slanted')).toBeVisible();
   await page.getByRole('link', { name: /^Size/ }).click();

@@ -8,7 +8,6 @@ import { locale } from '../messages';
 import { Loading } from '../parts/loading';
 import { Bench } from '../bench/bench';
 import { GlobalStyle } from './global-style';
-import { KeysHelp } from './keys-help';
 import { Net } from './net';
 import { Shell } from './shell';
 import { SignIn } from './sign-in';
@@ -89,7 +88,6 @@ function SignedIn() {
         <Net>
           <Outlet />
         </Net>
-        <KeysHelp />
       </Fragment>
     );
   if (isPending) return <Loading away={false} />;

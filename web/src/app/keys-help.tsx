@@ -22,8 +22,11 @@ const Keys = styled.dl`
 
 const keys = ['digits', 'enter', 'b', 'brackets', 'slash', 'u', 'escape', 'question'] as const;
 
-/** The keys that work everywhere, and the list of all of them. */
-export function KeysHelp() {
+/**
+ * The keys that work everywhere, and the list of all of them.
+ * @param children what else is said there: what a stage is for
+ */
+export function KeysHelp({ children }: { children?: React.ReactNode }) {
   const [open, setOpen] = useState(false);
   const navigate = useNavigate();
   const [, nextUnit] = useUnit();
@@ -45,6 +48,7 @@ export function KeysHelp() {
           </div>
         ))}
       </Keys>
+      {children}
     </Dialog>
   );
 }

@@ -6,6 +6,7 @@ import { useUser } from '../api/clinic';
 import { named, t } from '../messages';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
+import { KeysHelp } from './keys-help';
 import { NotSecure } from './not-secure';
 import { OutboxOfOthers, OutboxState, OutboxUnsent } from './outbox-state';
 import { useTheme } from './preferences';
@@ -101,6 +102,7 @@ export function Shell() {
   const [theme, nextTheme] = useTheme();
   return (
     <>
+      <KeysHelp />
       <Head>
         <b>Estribo</b>
         <nav aria-label={t('nav.label')}>

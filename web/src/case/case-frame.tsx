@@ -11,6 +11,7 @@ import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../app/preferences';
 import { useHotkeys } from '../app/hotkeys';
+import { KeysHelp } from '../app/keys-help';
 import { OutboxState } from '../app/outbox-state';
 import { SignOutButton } from '../app/sign-out-button';
 import { color, narrow, size } from '../app/tokens';
@@ -29,6 +30,7 @@ import { CaseContext, writeEntry, type CaseWork } from './case-context';
 import { Calls } from './calls';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
+import { StageHelp } from './stage-help';
 import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from './use-case';
 import { useKeptFocus } from './kept-focus';
@@ -273,6 +275,9 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const due = firstVisit(caseRibbon(state));
   return (
     <CaseContext value={work}>
+      <KeysHelp>
+        <StageHelp stage={stage} programme={state.programme} />
+      </KeysHelp>
       <Frame>
         <CaseHead state={state} who={who} today={today} due={due} />
         <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>

@@ -79,10 +79,10 @@ test('the newest entry stands first; a correction needs value and reason, and th
   expect(lines[0]!.textContent).toMatch(/Girth below 349 mm left/);
   await user.click(within(lines[0]!).getByRole('button', { name: 'Correct: Girth below' }));
   await user.type(screen.getByLabelText('What it should say (mm)'), '35,4 cm');
-  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  await user.click(screen.getByRole('button', { name: 'Save correction' }));
   expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
   await user.type(screen.getByLabelText('Reason'), 'tape was slanted');
-  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  await user.click(screen.getByRole('button', { name: 'Save correction' }));
   expect(written[0]).toMatchObject({
     kind: 'measure.read',
     body: { value: 354 },
@@ -99,11 +99,11 @@ test('a correction is asked about as a reading is when it is taken, and refused 
   const value = screen.getByLabelText('What it should say (mm)');
   await user.type(screen.getByLabelText('Reason'), 'a slip');
   await user.type(value, '4000');
-  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  await user.click(screen.getByRole('button', { name: 'Save correction' }));
   expect(screen.getByText('Girth below: from 1 mm to 3000 mm.')).toBeTruthy();
   await user.clear(value);
   await user.type(value, '35');
-  await user.click(screen.getByRole('button', { name: 'Put it in its place' }));
+  await user.click(screen.getByRole('button', { name: 'Save correction' }));
   expect(screen.getByText(/35 mm is far from the other side, 348 mm\. A digit missing\?/)).toBeTruthy();
   expect(written).toEqual([]);
   await user.click(screen.getByRole('button', { name: 'Take 350 mm' }));

@@ -194,10 +194,14 @@ export default function CheckStage() {
   );
 }
 
+/** A distance in words: a minus sign alone is overlooked. */
+const saidDistance = (mm: number): string =>
+  mm < 0 ? t('checking.below', { mm: -mm }) : t('checking.above', { mm });
+
 function hint(check: FitCheck, window: string): string {
   switch (check.kind) {
     case 'distance':
-      return t('checking.allowed', { from: signed(check.from), to: signed(check.to) });
+      return t('checking.allowed', { from: saidDistance(check.from), to: saidDistance(check.to) });
     case 'angle-at-stop':
       return t('checking.allowedWindow', { window });
     case 'proximal-to':

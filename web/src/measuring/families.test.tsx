@@ -39,7 +39,7 @@ test('a reading that is odd is asked about and can be taken as it is or as it wa
   expect(written[0]).toMatchObject({ body: { value: 445 } });
   expect(written[0]!.body.questioned).toBeUndefined();
   await user.type(field('Girth above right, second reading'), '40{Enter}');
-  await user.click(screen.getByRole('button', { name: 'It is right: take it' }));
+  await user.click(screen.getByRole('button', { name: 'Record anyway' }));
   expect(written[1]).toMatchObject({ body: { value: 40, questioned: 'stature' } });
 });
 

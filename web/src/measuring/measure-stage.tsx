@@ -86,7 +86,11 @@ export default function MeasureStage() {
           )}
         </Row>
         <Soft>{finished ? t('measuring.allTakenHow') : instruction(now.step, unit, ordered)}</Soft>
-        {!finished && <Small>{t('measuring.why', { why: reasonOf(now.step) })}</Small>}
+        {!finished && (
+          <Small>
+            {t('measuring.why', { why: reasonOf(now.step, state.programme.base ?? state.programme.id) })}
+          </Small>
+        )}
       </Stack>
       {!mayMeasure && <RoleReads permission="measuring.write" />}
       {mayMeasure && !finished && (

@@ -9,7 +9,7 @@ import {
 import type { MotionWindow } from '@estribo/core/order';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { en } from '../messages/en';
-import { language, named, t } from '../messages';
+import { familyWords, language, named, t } from '../messages';
 import { isFree, printReading, printWindow } from '../parts/print';
 
 /** What a step is called while it is asked for. */
@@ -96,7 +96,9 @@ const repeatsOf = (step: ReadingStep, unit: LengthUnit): string =>
     : t('measuring.repeatsHow', { tolerance: printReading(step.tolerance, unitOf(step), unit) });
 
 /** Why the step is taken. */
-export const reasonOf = (step: MeasuringStep): string => named('stepWhy', step.id);
+export const reasonOf = (step: MeasuringStep, family: string): string =>
+  // a family's own reason before the one it shares
+  familyWords('stepWhyOf', family, step.id) ?? named('stepWhy', step.id);
 
 /** The caution that is due at the step, if any. */
 export const cautionOf = (step: MeasuringStep): string | undefined =>

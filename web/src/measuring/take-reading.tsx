@@ -310,6 +310,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
           <ReadingField
             primary
             label={label}
+            side={side === 'midline' ? undefined : named('side', side)}
             kind={quantityOf[kept]}
             unit={unit}
             sign={

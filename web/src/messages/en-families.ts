@@ -224,6 +224,18 @@ export const enFamilies = {
     'shoulder-flexion': 'Shoulder: extension and flexion',
     'ankle-motion': 'Ankle: dorsiflexion and plantarflexion',
   },
+  stepWhyOf: {
+    'spine-bivalve': {
+      'girth-waist': 'Where the two halves are drawn in; the size must close here without pinching.',
+      waist: 'The shell’s narrowest level lies on this mark.',
+    },
+    'spine-pull-tab': {
+      'girth-waist': 'The belt part is chosen by it; the shoulder straps follow the back.',
+    },
+    'spine-sternal-pad': {
+      waist: 'The frame’s waist lies on this mark.',
+    },
+  },
   stepWhy: {
     standing: 'Girths change when the muscles let go; the brace is worn standing.',
     seated: 'The foot hangs free and the calliper reaches the heel from behind.',

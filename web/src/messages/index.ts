@@ -27,6 +27,10 @@ export const t = i18next.t;
 /** The wording of something the core names by id; the test of the programmes holds that there is one. */
 export const named = (group: keyof typeof en, id: string): string => t(`${group}.${id}` as never);
 
+/** A family's own wording of something, where it has one. */
+export const familyWords = (group: 'stepWhyOf', family: string, id: string): string | undefined =>
+  (en[group] as Record<string, Record<string, string>>)[family]?.[id];
+
 /** A family's title: a clinic's own programme carries it, those that ship have it here. */
 export const programmeTitle = ({ id, title }: { id: string; title?: string }): string =>
   title ?? named('programmes', id);

@@ -14,7 +14,7 @@ test.each([
   [{ extension: 10 }, '10°, flexion free'],
   [{ extension: 20, flexion: 20 }, 'fixed at 20°'],
   [{ extension: 0, flexion: 0 }, 'fixed at 0°'],
-  [{}, 'no limit of motion ordered'],
+  [{}, 'no range-of-motion limits ordered'],
 ])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
 
 test('numbers are printed as they are said', () => {

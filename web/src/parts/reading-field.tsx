@@ -4,6 +4,7 @@ import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
 import { t } from '../messages';
+import { printReading } from './print';
 
 const Frame = styled(TextField)`
   display: flex;
@@ -15,6 +16,19 @@ const Name = styled(Label)<{ $hidden: boolean }>`
   font-size: ${size.small};
   color: ${color('soft')};
   ${({ $hidden }) => $hidden && 'position: absolute; clip-path: inset(50%);'}
+`;
+
+/** Which side is read, large: the one mistake that no number shows. */
+const SideName = styled.b`
+  font-size: ${size.title};
+  line-height: 1.1;
+  color: ${color('river')};
+`;
+
+const Echo = styled.span`
+  font-size: ${size.small};
+  color: ${color('soft')};
+  min-height: 18px;
 `;
 
 const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean }>`
@@ -103,8 +117,11 @@ export function ReadingField({
   small = false,
   hideLabel = false,
   primary = false,
+  side,
 }: {
   label: string;
+  /** the side that is read, in words */
+  side?: string | undefined;
   kind: Quantity;
   unit: LengthUnit;
   /** what stands behind the number */
@@ -146,6 +163,7 @@ export function ReadingField({
   return (
     <Frame value={value} onChange={onChange} isInvalid={problem !== undefined}>
       <Name $hidden={hideLabel}>{label}</Name>
+      {side !== undefined && <SideName aria-hidden>{side}</SideName>}
       <Box $small={small} $narrow={hideLabel} $long={kind === 'text'}>
         <Input
           ref={input}
@@ -168,7 +186,14 @@ export function ReadingField({
         />
         <span aria-hidden>{sign}</span>
       </Box>
+      {primary && kind === 'length' && <Echo aria-hidden>{echoOf(value, unit)}</Echo>}
       <Problem>{problem}</Problem>
     </Frame>
   );
+}
+
+/** A length as it is typed, in the other unit: a slip is seen before it is taken. */
+function echoOf(text: string, unit: LengthUnit): string {
+  const read = text.trim() === '' ? { problem: '' } : readQuantity(text, 'length', unit);
+  return 'problem' in read ? '' : `= ${printReading(read.value, 'mm', unit === 'in' ? 'mm' : 'in')}`;
 }

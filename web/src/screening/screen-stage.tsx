@@ -1,7 +1,7 @@
 import { askedFindings, findingRule, type Finding, type KnownFinding } from '@estribo/core/screening';
 import { may } from '@estribo/core/access';
 import { useState } from 'react';
-import { ToggleButton } from 'react-aria-components';
+import { ToggleButton, ToggleButtonGroup, type Key } from 'react-aria-components';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useWork } from '../case/case-context';
@@ -21,7 +21,8 @@ import { LimbsFeltNote } from './limbs-felt';
 import { OrderForm } from './order-form';
 import { OrderSummary } from './order-summary';
 
-const Grid = styled.ul`
+/** One stop of the tab key: inside it the arrows go from finding to finding. */
+const Grid = styled(ToggleButtonGroup)`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
   gap: 6px;
@@ -116,10 +117,13 @@ function Look({ onTaken }: { onTaken: () => void }) {
     asked.filter((finding) => findingRule(finding).severity === 'blocks'),
     asked.filter((finding) => findingRule(finding).severity === 'qualifies'),
   ];
-  const toggle = (finding: Finding, on: boolean) =>
+  const choose = (group: Finding[], chosen: Set<Key>) =>
     setLooking({
       ...looking,
-      present: on ? [...looking.present, finding] : looking.present.filter((one) => one !== finding),
+      present: [
+        ...looking.present.filter((one) => !group.includes(one) || chosen.has(one)),
+        ...group.filter((one) => chosen.has(one) && !looking.present.includes(one)),
+      ],
     });
   const setKnown = (finding: Finding, said: Partial<KnownFinding> | undefined) => {
     setHalfKnown(undefined);
@@ -146,13 +150,16 @@ function Look({ onTaken }: { onTaken: () => void }) {
     });
   };
   const list = (group: Finding[], blocks: boolean) => (
-    <Grid>
+    <Grid
+      aria-label={t(blocks ? 'screening.endsToday' : 'screening.qualifies')}
+      selectionMode="multiple"
+      selectedKeys={group.filter((finding) => present.has(finding))}
+      onSelectionChange={(chosen) => choose(group, chosen)}
+    >
       {group.map((finding) => (
-        <li key={finding}>
-          <Mark $blocks={blocks} isSelected={present.has(finding)} onChange={(on) => toggle(finding, on)}>
-            {named('findings', finding)}
-          </Mark>
-        </li>
+        <Mark key={finding} id={finding} $blocks={blocks}>
+          {named('findings', finding)}
+        </Mark>
       ))}
     </Grid>
   );

@@ -81,8 +81,8 @@ test.each([
 });
 
 test.each([
-  [{ extension: 35, flexion: 90 }, '0-40-80', 'No extension piece stays inside the order.'],
-  [{ extension: 0, flexion: 50 }, '0-10-40', 'No flexion piece stays inside the order.'],
+  [{ extension: 35, flexion: 90 }, '0-40-80', 'No extension stop stays inside the order.'],
+  [{ extension: 0, flexion: 50 }, '0-10-40', 'No flexion stop stays inside the order.'],
 ])('an order %j that no piece fits chooses nothing and says what to do', async (window, motion, said) => {
   const { user } = await showStage(SetStage, measuredLogbook({ phases: [{ fromDay: 0, window }] }));
   await enter(user, motion);

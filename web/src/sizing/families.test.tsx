@@ -85,7 +85,7 @@ test('a two-way table is drawn with the body in it', async () => {
   await showStage(SizeStage, log, { context });
   expect(screen.getByRole('img', { name: 'The chart as a two-way table' })).toBeTruthy();
   expect(screen.getByText('over 99 % sure.')).toBeTruthy();
-  expect(screen.getByText('Either side.')).toBeTruthy();
+  expect(screen.getByText('Fits left or right.')).toBeTruthy();
 });
 
 test('axes that disagree are told one by one, in their own units', async () => {
@@ -107,7 +107,7 @@ test('axes that disagree are told one by one, in their own units', async () => {
   await showStage(SizeStage, log, { context });
   expect(screen.getByText(/0\.6 years|1\.1 kg/)).toBeTruthy();
   expect(screen.getByText(/By age: P2\. By weight: P1\. By length: P2\./)).toBeTruthy();
-  expect(screen.queryByText('Either side.')).toBeNull();
+  expect(screen.queryByText('Fits left or right.')).toBeNull();
 });
 
 test('a left version is named where left and right are two braces', async () => {

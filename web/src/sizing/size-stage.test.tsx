@@ -41,7 +41,7 @@ test('a leg off the chart is made to measure, and says by how much', async () =>
   log.read('girth-below', 'right', 400, 402);
   const { user, written } = await showStage(SizeStage, log);
   expect(screen.getByText(/71 mm beyond L above the knee, off the chart/)).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Take made to measure' }));
+  await user.click(screen.getByRole('button', { name: 'Order made to measure' }));
   expect(written[0]!.body).toMatchObject({ rule: 'outside' });
   expect(written[0]!.body.size).toBeUndefined();
 });

@@ -52,7 +52,7 @@ test('the walk runs on a clock, and what it was is recorded: time and drop', asy
   expect(screen.getByRole('timer').textContent).toBe('0:30');
   await user.type(screen.getByLabelText('Dropped by (may stay empty)'), '0,4 cm{Enter}');
   expect(written[0]!.body).toEqual({ step: 'settling-walk', pass: 1, minutes: 4.5, dropped: 4 });
-  expect(screen.getByText(/Second pass: re-tighten/)).toBeTruthy();
+  expect(screen.getByText(/Second tightening: re-tighten/)).toBeTruthy();
   now.mockRestore();
 });
 

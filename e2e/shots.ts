@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { openStage, signIn, type Clinic } from './clinic';
+import { figureSheet } from './figure-sheet';
 
 const address = process.env.ESTRIBO_SHOTS_ADDRESS!;
 const folder = process.env.ESTRIBO_SHOTS_FOLDER!;
@@ -52,7 +53,6 @@ for (const [name, stage, file] of [
 for (const [name, stage, file] of [
   ['Elvira Rego', 'measure', 'measure-trunk'],
   ['Xián Pereiro', 'measure', 'measure-neck'],
-  ['Moncho Vilar', 'size', 'size-trunk'],
 ] as const) {
   await openStage(page, clinic, name, stage);
   await shoot(page, file);
@@ -90,5 +90,10 @@ const office = await visit();
 await signIn(office, clinic, 'iago');
 await office.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
 await shoot(office, 'clinic');
+
+// every region drawn for a grown body, a child and a heavy body
+const sheet = await visit({ width: 1600, height: 1200 });
+await sheet.setContent(`<body style="margin:0;background:#F6F2EA">${figureSheet()}</body>`);
+await sheet.screenshot({ path: `${folder}/figures.png`, fullPage: true });
 
 await browser.close();

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { findNothing } from '../access';
 import { expect, openStage, signIn, test, type Clinic } from '../clinic';
 import { layoutFaults, sizes } from '../layout';
 
@@ -24,6 +25,8 @@ async function eachSize(page: Page, view: string): Promise<void> {
     const at = `${view} at ${width}x${height}`;
     expect.soft({ at, faults: await layoutFaults(page) }).toEqual({ at, faults: [] });
   }
+  // the last size is the narrowest: looked through for who cannot see or point as well
+  await findNothing(page, `${view}, narrow`);
   await page.setViewportSize({ width: sizes[0][0], height: sizes[0][1] });
 }
 

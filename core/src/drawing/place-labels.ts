@@ -83,6 +83,8 @@ function besides(wish: LabelWish, degrees: number, distance: number): Box {
 }
 
 const around = Array.from({ length: 16 }, (_, i) => i * 22.5);
+/** a text that may be left out stands no further off than this */
+const spareReach = 118;
 const distances = [4, 8, 13, 20, 28, 38, 50, 64, 80, 98, 118, 140, 165, 195, 230, 270, 320, 380, 450];
 
 /**
@@ -145,6 +147,7 @@ export function placeLabels(
 
 function nearestFree(wish: LabelWish, free: (box: Box) => boolean): Box | undefined {
   for (const distance of distances) {
+    if (wish.spare && distance > spareReach) return undefined;
     const away = Math.max(distance, wish.away ?? 0);
     for (const degrees of [...wish.towards, ...around]) {
       const box = besides(wish, degrees, away);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { nothingRead } from './body-readings';
-import { bodyOf, type BodyView } from './body-view';
+import { bodyOf } from './body';
+import type { BodyView } from './body-view';
 import { buildOf, templateStature } from './build';
 import { ellipsePerimeter, semiAxes } from './ellipse';
 import { landmarkLevel } from './landmark';

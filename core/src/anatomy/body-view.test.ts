@@ -1,5 +1,5 @@
 import { nothingRead, type BodyReadings } from './body-readings';
-import { bodyOf } from './body-view';
+import { bodyOf } from './body';
 import { buildOf } from './build';
 import { landmarkLevel, landmarks } from './landmark';
 import { crossing, cutTo, inside, outlineOf, signedArea, windowOf } from './outline';

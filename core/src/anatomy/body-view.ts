@@ -1,16 +1,7 @@
 import type { Millimetres } from '../quantity';
-import { ankleBody } from './ankle-view';
-import { fitted, type BodyReadings } from './body-readings';
-import type { Build } from './build';
 import type { Drawn } from './foot';
-import { landmarkLevel, type Landmark } from './landmark';
-import { legBody } from './leg-view';
-import { neckBody } from './neck-view';
+import type { Landmark } from './landmark';
 import { cutTo, inside, outlineOf, type Point } from './outline';
-import type { Region } from './region';
-import { shoulderBody } from './shoulder-view';
-import type { Side } from './side';
-import { trunkBody } from './trunk-view';
 
 /** One view of a body part: its outline with the places on it, in mm, y up along the body. */
 export interface BodyView {
@@ -35,19 +26,12 @@ export interface BodyView {
   letters: readonly { text: 'R' | 'L' | 'M'; at: Point }[];
 }
 
-/** A body part, drawn from its readings. */
-export interface Body {
-  views: BodyView[];
-  /** a landmark's level from the region's datum */
-  level: (landmark: Landmark) => Millimetres | undefined;
-  /** levels at which the drawing was held within what a body can be: the reading says more or less */
-  held: Millimetres[];
-}
-
+/** The views of one region, as they are drawn for a body. */
 export interface RegionBody {
   views: BodyView[];
   held: Millimetres[];
-  level?: Body['level'];
+  /** where its landmarks lie, when that is not their level alone */
+  level?: (landmark: Landmark) => Millimetres | undefined;
 }
 
 /** how much finer the corners of fingers and toes are */
@@ -91,26 +75,3 @@ export const seenFromBehind = (
   lines: inside(lines, turn(skin)),
   hidden: [],
 });
-
-const bodyOfRegion: Record<Region, (readings: BodyReadings, side: Side, build: Build) => RegionBody> = {
-  leg: legBody,
-  trunk: trunkBody,
-  neck: neckBody,
-  shoulder: shoulderBody,
-  ankle: ankleBody,
-};
-
-/**
- * A body part from its readings: an average body's outline scaled to them. An estimate, exact only where something
- * was read, and never more than a body can be.
- * @param region the part
- * @param side which of a pair
- * @param readings what was read; nothing leaves the average
- * @param build the body's proportions
- */
-export function bodyOf(region: Region, side: Side, readings: BodyReadings, build: Build): Body {
-  const { build: fit, held } = fitted(region, readings, build);
-  const body = bodyOfRegion[region](readings, side, fit);
-  const level = body.level ?? ((landmark: Landmark) => landmarkLevel(region, landmark, fit));
-  return { views: body.views, level, held: [...body.held, ...held.map((landmark) => level(landmark) ?? 0)] };
-}

@@ -8,6 +8,7 @@ export { legForm, legGirth, type LegForm, type LegEdges } from './leg-form';
 export { legFormOf } from './leg-view';
 export { crossing, type Point } from './outline';
 export { nothingRead, type BodyReadings } from './body-readings';
-export { bodyOf, type Body, type BodyView } from './body-view';
+export { type BodyView } from './body-view';
+export { bodyOf, type Body } from './body';
 export { wholeBody, type WholeBody } from './whole-body';
 export { arcAngle, curveFromInclinations, kyphosisIndex } from './spine-curve';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import Flatbush from 'flatbush';
-import { bodyOf } from './body-view';
+import { bodyOf } from './body';
 import type { Point } from './outline';
 import { regions, type Region } from './region';
 import { someBody } from './test-bodies';

@@ -7,7 +7,7 @@ import { footSize, legFromFront } from './leg-view';
 import { mirrored, outlineOf, cutTo, windowOf, type Point } from './outline';
 import type { Region } from './region';
 import type { Side } from './side';
-import { chinAbove, crotchOfLeg, trunkForm } from './trunk-form';
+import { chinAbove, crotchOfLeg, trunkForm, vertexAbove } from './trunk-form';
 import { headLevels } from './head';
 import { upperBody } from './upper-body';
 
@@ -68,5 +68,5 @@ export function wholeBody(region: Region, side: Side, readings: BodyReadings, bu
     neck: windowOf({ low: form.neckFoot + y(-60) - sole, high: form.neckFoot + y(chinAbove + 30) - sole }),
     shoulder: box(shoulder * 0.5, far, top - 260 * fit.arm, top + form.scaled(60)),
   };
-  return { skin, stature: form.neckFoot + y(306) - sole, part: cutTo(skin, windows[region]).skin };
+  return { skin, stature: form.neckFoot + y(vertexAbove) - sole, part: cutTo(skin, windows[region]).skin };
 }

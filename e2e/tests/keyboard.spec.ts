@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, test } from '../clinic';
+import { dayFromToday, expect, openStage, signIn, test } from '../clinic';
 
 /** Tabs until something with this name has the focus: a user who cannot point finds it so. */
 async function tabTo(page: Page, name: string | RegExp): Promise<void> {
@@ -32,6 +32,37 @@ const press = async (page: Page, name: string | RegExp) => {
   await tabTo(page, name);
   await page.keyboard.press('Enter');
 };
+
+test('the look at the limb is a few tabs from its heading to its answer, and the focus is never lost', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Antón Freire', 'screen');
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+  let tabs = 0;
+  const wanted = page.getByRole('button', { name: 'None of these found' });
+  while (!(await wanted.evaluate((one) => one === document.activeElement)) && tabs < 20) {
+    await page.keyboard.press('Tab');
+    tabs += 1;
+  }
+  expect(tabs).toBeLessThan(8);
+  // inside a group the arrows go from finding to finding
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: '1 found, the rest not' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  // what was pressed is gone: the order's first field has the focus
+  await expect(page.getByLabel('Diagnosis')).toBeFocused();
+  // ? says what the stage is for, and a school with its source
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('What would make a fitting unsafe today');
+  await page.keyboard.press('Escape');
+});
 
 test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await page.goto(`${clinic.address}/sign-in`);

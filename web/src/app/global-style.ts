@@ -24,6 +24,8 @@ export const GlobalStyle = createGlobalStyle`
   button, input, textarea, select { font: inherit; color: inherit; }
   a { color: ${color('river')}; }
   :focus-visible, [data-focus-visible] { outline: 3px solid ${color('river')}; outline-offset: 2px; }
+  /* a heading takes the focus when its stage opens; it is no control */
+  h1:focus { outline: none; }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; }
   }

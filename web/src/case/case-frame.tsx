@@ -269,7 +269,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const asked = layer.steps?.find((one) => one.state === 'now')?.step;
 
   const main = useRef<HTMLElement>(null);
-  useKeptFocus(main);
+  useKeptFocus(main, stage);
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
   const Screen = screens[stage];
   const due = firstVisit(caseRibbon(state));

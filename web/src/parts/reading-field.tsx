@@ -195,5 +195,8 @@ export function ReadingField({
 /** A length as it is typed, in the other unit: a slip is seen before it is taken. */
 function echoOf(text: string, unit: LengthUnit): string {
   const read = text.trim() === '' ? { problem: '' } : readQuantity(text, 'length', unit);
-  return 'problem' in read ? '' : `= ${printReading(read.value, 'mm', unit === 'in' ? 'mm' : 'in')}`;
+  if ('problem' in read) return '';
+  // what names its unit is said in one's own
+  const named = /[a-z'"′″]/i.test(text);
+  return `= ${printReading(read.value, 'mm', named ? unit : unit === 'in' ? 'mm' : 'in')}`;
 }

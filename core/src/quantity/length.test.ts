@@ -58,10 +58,11 @@ test.each([
 ])('"%s" is refused: %s', (text, problem) => expect(parseLength(text, 'mm')).toEqual({ ok: false, problem }));
 
 test('what is shown reads back within half its last digit', () => {
-  const half: Record<LengthUnit, number> = { mm: 0.5, cm: 0.5, in: 0.127 };
+  // a sixteenth of an inch is 1.5875 mm
+  const half: Record<LengthUnit, number> = { mm: 0.5, cm: 0.5, in: 1.5875 };
   fc.assert(
     fc.property(
-      fc.double({ min: 1, max: 3000, noNaN: true }),
+      fc.double({ min: 1.6, max: 3000, noNaN: true }),
       fc.constantFrom<LengthUnit>('mm', 'cm', 'in'),
       fc.constantFrom('en', 'de', 'es'),
       (length, unit, locale) => {
@@ -71,3 +72,15 @@ test('what is shown reads back within half its last digit', () => {
     ),
   );
 });
+
+// 150 mm is 5.9055 in, 5 7/8 to the eighth; 6.35 mm is a quarter of an inch exactly
+test.each([
+  [150, '5 7/8'],
+  [6.35, '1/4'],
+  [25.4, '1'],
+  [12.7, '1/2'],
+  [0, '0'],
+  [1, 'under 1/8'],
+  [-76.2, '−3'],
+  [444, '17 1/2'],
+] as const)('%d mm is %s in', (length, said) => expect(formatLength(length, 'in')).toBe(said));

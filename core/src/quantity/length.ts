@@ -7,7 +7,7 @@ export type LengthUnit = 'mm' | 'cm' | 'in';
 export const millimetresPerInch = 25.4;
 
 const millimetresPer: Record<LengthUnit, number> = { mm: 1, cm: 10, in: millimetresPerInch };
-const decimals: Record<LengthUnit, number> = { mm: 0, cm: 1, in: 2 };
+const decimals = { mm: 0, cm: 1 } as const;
 
 export type ParsedLength =
   | { ok: true; millimetres: Millimetres; unit: LengthUnit }
@@ -58,11 +58,23 @@ function unitNamed(text: string | undefined): LengthUnit | undefined {
   return lower === 'mm' || lower === 'cm' ? lower : 'in';
 }
 
+/** Inches as a tape shows them: whole ones and eighths, the fraction in its lowest terms. */
+function inEighths(inches: number): string {
+  const eighths = Math.round(Math.abs(inches) * 8);
+  if (eighths === 0) return inches === 0 ? '0' : 'under 1/8';
+  const [whole, rest] = [Math.floor(eighths / 8), eighths % 8];
+  const by = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1;
+  const fraction = rest === 0 ? '' : `${rest / by}/${8 / by}`;
+  const said = whole === 0 ? fraction : fraction === '' ? String(whole) : `${whole} ${fraction}`;
+  return inches < 0 ? `−${said}` : said;
+}
+
 /**
- * A length as shown: whole millimetres, centimetres to 0.1, inches to 0.01.
+ * A length as shown: whole millimetres, centimetres to 0.1, inches to the eighth that a tape has.
  * @param locale a BCP 47 tag; decides the decimal sign
  */
 export function formatLength(length: Millimetres, unit: LengthUnit, locale = 'en'): string {
+  if (unit === 'in') return inEighths(length / millimetresPerInch);
   const digits = decimals[unit];
   return new Intl.NumberFormat(locale, {
     minimumFractionDigits: digits,

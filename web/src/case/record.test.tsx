@@ -65,7 +65,7 @@ test.each([
 test('a length is said in the user’s unit', () => {
   const girth = entries.find((entry) => entry.kind === 'measure.read' && entry.body.value === 444)!;
   expect(describeEntry({ entry: girth, status: 'live' }, state, 'cm').value).toBe('44.4 cm');
-  expect(describeEntry({ entry: girth, status: 'live' }, state, 'in').value).toBe('17.48 in');
+  expect(describeEntry({ entry: girth, status: 'live' }, state, 'in').value).toBe('17 1/2 in');
 });
 
 function Strip() {

@@ -185,7 +185,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await expect(found('Hinge behind the side midline')).toBeFocused();
   await keyboard.type('5');
   await keyboard.press('Enter');
-  await enterOn(page, 'Alignment square, not twisted: Yes');
+  await enterOn(page, 'Alignment: Square');
   await expect(page.getByLabel('Strap 5 above the calf’s largest girth: strap')).toBeFocused();
   await keyboard.type('105');
   await keyboard.press('Tab');

@@ -122,11 +122,11 @@ test('what the server will not take is kept with its reason, shown, sent again o
   await page.getByRole('button', { name: 'Copy it out' }).click();
   await expect(page.getByLabel('As it would be sent')).toHaveValue(/"kind": "strap\.begun"/);
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await page.getByRole('button', { name: 'Give it up' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByText('Give the reason in a few words.')).toBeVisible();
   await page.getByLabel('Reason').fill('pressed by mistake');
-  await page.getByRole('dialog').getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByText('Your right is gone.')).toHaveCount(0);
   refuses = false;
   await expect

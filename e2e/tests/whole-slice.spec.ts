@@ -144,7 +144,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await expect(page.getByText(/Outside the tolerance by 4 mm/)).toBeVisible();
   await check('Hinge height against the kneecap’s upper edge', '-2');
   await check('Hinge behind the side midline', '6');
-  await page.getByRole('button', { name: 'Alignment square, not twisted: Yes' }).click();
+  await page.getByRole('button', { name: 'Alignment: Square' }).click();
   await page.getByLabel('Strap 5 above the calf’s largest girth: strap').fill('110');
   await page.getByLabel('Strap 5 above the calf’s largest girth: calf').fill('132');
   await page.getByRole('button', { name: 'Strap 5 above the calf’s largest girth: Take it' }).click();

@@ -85,18 +85,21 @@ const intoThigh = ({ scaled: s }: TrunkForm, level: number): number => {
   return share * share * (3 - 2 * share);
 };
 
+/** Half the width of the hips, which run over into the thighs' outer edges. */
+function hipEdge(form: TrunkForm, level: number): number {
+  const { leg, legAxis, ofLeg, width, scaled: s } = form;
+  const share = intoThigh(form, level);
+  const hip = width(Math.max(s(-222), level));
+  return share === 0 ? hip : hip * (1 - share) + (legAxis + leg.edges(level - ofLeg(0)).lateral) * share;
+}
+
 /** The thighs as far as the middle of the kneecap. */
 function thighs(form: TrunkForm): Point[][] {
-  const { leg, legAxis, ofLeg, build, width, scaled: s } = form;
-  const part = between(levelsBetween(crotchOfLeg * 1.2 * build.thigh, 0, 6), (level) => {
-    const { medial, lateral } = leg.edges(level);
-    const share = intoThigh(form, ofLeg(level));
-    return [
-      legAxis - medial,
-      (legAxis + lateral) * share + width(Math.max(s(-222), ofLeg(level))) * (1 - share),
-    ];
-  }).map(([x, level]): Point => [x, ofLeg(level)]);
-  return both(part);
+  const { leg, legAxis, ofLeg, build } = form;
+  const levels = levelsBetween(ofLeg(crotchOfLeg * 1.2 * build.thigh), ofLeg(0), 6);
+  return both(
+    between(levels, (level) => [legAxis - leg.edges(level - ofLeg(0)).medial, hipEdge(form, level)]),
+  );
 }
 
 /** Trunk with all that hangs on it, from the front or from behind. */
@@ -106,7 +109,10 @@ export function upperBody(form: TrunkForm, view: 'front' | 'back'): Drawn {
   const c = (x: number) => x * chest * g;
   const y = headLevels(form);
   const neckY = (at: number) => neckFoot + y(at);
-  const torso = between(levelsBetween(s(300), s(-222)), (level) => [-width(level), width(level)]);
+  const torso = between(levelsBetween(s(300), s(-222)), (level) => [
+    -hipEdge(form, level),
+    hipEdge(form, level),
+  ]);
   const slope = smooth([
     [form.neck * 0.9, neckY(16)],
     [Math.max(form.neck * 1.15, 78 * g), neckY(3)],

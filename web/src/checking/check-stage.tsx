@@ -8,6 +8,7 @@ import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, narrow, size } from '../app/tokens';
 import type { FigureMark } from '../figure/layer';
 import { named, t } from '../messages';
+import { en } from '../messages/en';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
@@ -158,7 +159,7 @@ export default function CheckStage() {
                 primary={i === first}
               />
             ) : (
-              <b>{value ?? (seen === undefined ? '' : seen ? t('common.yes') : t('common.no'))}</b>
+              <b>{value ?? (seen === undefined ? '' : saidAnswer(check.id, seen))}</b>
             )}
             {judged.state === 'fail' && (
               <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
@@ -211,6 +212,10 @@ function hint(check: FitCheck, window: string): string {
   }
 }
 
+/** What is seen, in the trade's word where it has one: square or twisted; else yes or no. */
+const saidAnswer = (check: string, yes: boolean): string =>
+  ((yes ? en.checkYes : en.checkNo) as Record<string, string>)[check] ?? t(yes ? 'common.yes' : 'common.no');
+
 function Answer({
   check,
   value,
@@ -242,13 +247,13 @@ function Answer({
             autoFocus={answer && primary}
             look={seen === answer ? (answer ? 'main' : 'stop') : 'second'}
             aria-pressed={seen === answer}
-            aria-label={`${named('checks', check.id)}: ${t(answer ? 'common.yes' : 'common.no')}`}
+            aria-label={`${named('checks', check.id)}: ${saidAnswer(check.id, answer)}`}
             onPress={() =>
               seen !== answer &&
               void save(() => write('check.recorded', 'check', { check: check.id, seen: answer }))
             }
           >
-            {t(answer ? 'common.yes' : 'common.no')}
+            {saidAnswer(check.id, answer)}
           </Button>
         ))}
       </Row>

@@ -55,6 +55,9 @@ export function PersonFigure({
               )}
             </g>
           ))}
+          <text x={beside + 16} y={bottom + 24}>
+            mm
+          </text>
           <path
             className="dimension"
             d={`M${middle - 20} ${crown}H${beside + 4}`}

@@ -102,7 +102,7 @@ export const enFamilies = {
   },
   steps: {
     standing: 'Standing',
-    seated: 'Seated',
+    seated: 'Seated, relaxed',
     supine: 'Lying on the back',
     'upright-hands-supported': 'Upright, hands supported',
     'in-line': 'Head in line',

@@ -99,18 +99,21 @@ export default function SetStage() {
           rows={[
             [
               t('setting.whyExtension'),
-              t('setting.whyExtensionText', {
-                limit:
-                  now.window.extension === undefined ? t('order.notLimited') : degrees(now.window.extension),
-                pieces: hinge.extension.join(', '),
-              }),
+              now.window.extension === undefined
+                ? t('setting.noExtensionLimit', { stop: Math.min(...hinge.extension) })
+                : t('setting.whyExtensionText', {
+                    limit: degrees(now.window.extension),
+                    pieces: hinge.extension.join(', '),
+                  }),
             ],
             [
               t('setting.whyFlexion'),
-              t('setting.whyFlexionText', {
-                limit: now.window.flexion === undefined ? t('order.notLimited') : degrees(now.window.flexion),
-                pieces: hinge.flexion.join(', '),
-              }),
+              now.window.flexion === undefined
+                ? t('setting.noFlexionLimit')
+                : t('setting.whyFlexionText', {
+                    limit: degrees(now.window.flexion),
+                    pieces: hinge.flexion.join(', '),
+                  }),
             ],
             [t('common.source'), t('setting.whySource')],
           ]}

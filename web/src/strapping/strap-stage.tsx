@@ -90,6 +90,7 @@ export default function StrapStage() {
           />
         ) : (
           <StepCard
+            level={state.model.straps.find(({ strap }) => strap === now.strap)?.level}
             key={`${now.id}-${now.pass}`}
             step={now}
             saving={saving}
@@ -121,11 +122,14 @@ export default function StrapStage() {
 
 function StepCard({
   step,
+  level,
   saving,
   mayStrap,
   onDone,
 }: {
   step: RunnerStep;
+  /** of its strap, from the middle of the kneecap */
+  level: number | undefined;
   saving: boolean;
   mayStrap: boolean;
   onDone: () => void;
@@ -148,7 +152,8 @@ function StepCard({
         <Lead>{named('sequenceHold', step.id)}</Lead>
       </Card>
       {step.strap !== undefined && (
-        <Notice tone="caution">{named('sequenceCaution', step.strap === 5 ? 'calf' : 'snug')}</Notice>
+        // below the knee a strap lies near the neck of the fibula
+        <Notice tone="caution">{named('sequenceCaution', (level ?? 0) < 0 ? 'calf' : 'snug')}</Notice>
       )}
       {mayStrap ? (
         <Row>

@@ -27,7 +27,7 @@ import { Mark } from './mark';
 import { Goniometer } from './measures';
 import { PersonFigure, type PersonKind } from './person-figure';
 import { kneecapTop, legOn, type LegOn } from './projection';
-import { inkOf, StepShapes } from './step-shapes';
+import { StepShapes } from './step-shapes';
 import { WholePicture, wholeBox } from './whole-picture';
 
 const Place = styled.div`
@@ -286,7 +286,8 @@ function Labels({ drawn, onSelect }: { drawn: DrawnFigure; onSelect?: ((id: stri
     <g aria-hidden>
       {drawn.labels.map(({ id, text, x, y, weight, leader }) => {
         const step = drawn.steps.find((one) => one.wishes.some((wish) => wish.id === id));
-        const fill = step ? inkOf(step) : color('soft');
+        // saddle is a colour of things: on a dark ground letters in it would not be read
+        const fill = color(step?.strong ? 'river' : 'soft');
         return (
           <g key={id} {...(step && onSelect ? { 'data-touch': true, onClick: () => onSelect(step.id) } : {})}>
             {leader && <path className="extension" d={pathOf(leader)} stroke={fill} />}

@@ -3,7 +3,7 @@ import { color } from '../app/tokens';
 import { pathOf } from './drawing';
 
 const inks = { now: 'river', done: 'saddle', ahead: 'edge' } as const;
-export const inkOf = ({ state, strong }: DrawnStep) => color(strong ? 'river' : inks[state]);
+const inkOf = ({ state, strong }: DrawnStep) => color(strong ? 'river' : inks[state]);
 
 /** Measuring steps where they are read; what is asked for now lies on top. */
 export function StepShapes({

@@ -83,4 +83,7 @@ export const IconButton = styled(AriaButton)`
     opacity: 0.4;
     cursor: default;
   }
+  @media print {
+    display: none;
+  }
 `;

@@ -150,7 +150,7 @@ const preview = {
 const isPreview = () => (sent.at(-1)?.body as { preview?: boolean }).preview === true;
 
 test.each([
-  [() => json({ imported: [{}, {}], unchanged: 1 }), '2 models brought in. no change in 1.'],
+  [() => json({ imported: [{}, {}], unchanged: 1 }), '2 models brought in. No change in 1.'],
   [() => json({ title: 'x', status: 413, detail: 'Send less at once.' }, 413), 'Send less at once.'],
   [() => json({}, 502), /does not answer. Whether the file was brought in is not known/],
 ])('what an import would change is looked at first; it ends in one of its ways', async (answer, said) => {

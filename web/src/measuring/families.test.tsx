@@ -74,7 +74,7 @@ test('what may be left open comes last and is left with one touch', async () => 
   log.read('girth-below', 'right', 347, 349);
   const { user, written } = await showStage(MeasureStage, log, { context: unloader });
   expect(field('Knee angle, left')).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: /^Calf, 10 cm below tuberosity, right/ }));
+  await user.click(screen.getByRole('button', { name: /^Calf below the tuberosity, right/ }));
   await user.click(screen.getByRole('button', { name: 'Leave it open' }));
   expect(field('Knee angle, left')).toBeTruthy();
   expect(written).toEqual([]);

@@ -91,6 +91,14 @@ test('sides swapped: another value than last time, and the other side’s', () =
   ).toBeUndefined();
 });
 
+test('what is odd for the stature alone, and like the other side, is no swap: there was no visit before', () => {
+  const states = statesOf([above], taken('girth-above', 'left', 400, 400));
+  expect(questionReading(at(above), 402, context(states, { stature: 2400 }))).toEqual({
+    against: 'stature',
+    expected: expect.closeTo(669.6, 6),
+  });
+});
+
 test.each([
   ['digit-too-many', 4000, 400],
   ['digit-too-few', 40, 400],

@@ -174,7 +174,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
     await expect(page.getByRole('button', { name: `Strap ${strap} is closed` })).toBeFocused();
     await keyboard.press('Enter');
   }
-  await expect(main.getByText('All straps closed twice.')).toBeVisible();
+  await expect(main.getByText('Second tightening done.')).toBeVisible();
   await keyboard.press(']');
 
   // Check: value, Enter, on to the next

@@ -132,7 +132,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByRole('button', { name: 'Walked and looked' }).click();
   for (const strap of [1, 2, 3, 4, 5, 6])
     await page.getByRole('button', { name: `Strap ${strap} is closed` }).click();
-  await expect(page.getByText('All straps closed twice.')).toBeVisible();
+  await expect(page.getByText('Second tightening done.')).toBeVisible();
   await page.getByRole('button', { name: 'On to Check' }).click();
 
   // Check: a hinge that sits low fails, is mended, and all is signed

@@ -1,6 +1,7 @@
 import { nothingRead, type BodyReadings } from './body-readings';
 import { bodyOf } from './body';
 import { buildOf } from './build';
+import { ellipsePerimeter } from './ellipse';
 import { landmarkLevel, landmarks } from './landmark';
 import { crossing, cutTo, inside, outlineOf, signedArea, windowOf } from './outline';
 import { regionNames, regions } from './region';
@@ -72,6 +73,16 @@ test('a wide heel, a long foot and a long neck are drawn so', () => {
       'chin-line',
     )![1];
   expect(chin(110) - chin(70)).toBeCloseTo(40, 6);
+});
+
+test('the neck’s section, its width by its depth taken as an ellipse, is as long round as it was read', () => {
+  const [front, side] = draw('neck', { girths: [{ from: 'neck-middle', distance: 0, girth: 366 }] });
+  const at = level('neck', 'neck-middle')!;
+  const span = ({ edges }: NonNullable<typeof front>) => {
+    const [low, high] = edges(at)!;
+    return high - low;
+  };
+  expect(ellipsePerimeter(span(front!) / 2, span(side!) / 2)).toBeCloseTo(366, -1);
 });
 
 // sides are true: a right shoulder from the front lies to the viewer's left, from the back to the right

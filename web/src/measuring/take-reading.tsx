@@ -424,6 +424,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
       <Row $gap={28} $align="flex-start">
         <ReadingField
           primary
+          side={at.side === 'midline' ? undefined : named('side', at.side)}
           label={t('measuring.motionLabel', {
             what: named('steps', step.id),
             mode: `${named('mode', mode)}${at.side === 'midline' ? '' : `, ${named('side', at.side)}`}`,

@@ -231,6 +231,10 @@ export const enFamilies = {
     },
     'spine-pull-tab': {
       'girth-waist': 'The belt part is chosen by it; the shoulder straps follow the back.',
+      'c7-to-sacrum': 'The back part is ordered by this length.',
+    },
+    'shoulder-support': {
+      'girth-chest': 'The chest strap goes round here.',
     },
     'spine-sternal-pad': {
       waist: 'The frame’s waist lies on this mark.',
@@ -306,14 +310,14 @@ export const enFamilies = {
     stance:
       'Injured, operated or unstable: only the posture that is ordered, by the facility’s handling policy.',
     'in-line': 'Never move an unstable neck to measure it. Two people, by the facility’s handling policy.',
-    'knee-motion': 'Inside the ordered window only; at its limit stop: not tested beyond.',
+    'knee-motion': 'Inside the ordered limits only; at its limit stop: not tested beyond.',
     'neck-rotation': 'Only where the order allows the neck to move; active, never by your hand.',
     'neck-bending': 'Only where the order allows the neck to move; active, never by your hand.',
-    'shoulder-abduction': 'Inside the ordered window only; at its limit stop: not tested beyond.',
+    'shoulder-abduction': 'Inside the ordered limits only; at its limit stop: not tested beyond.',
     'shoulder-rotation':
-      'Inside the ordered window only; after a dislocation outward rotation may be forbidden.',
-    'shoulder-flexion': 'Inside the ordered window only; at its limit stop: not tested beyond.',
-    'ankle-motion': 'Inside the ordered window only; not after a tendon repair unless ordered.',
+      'Inside the ordered limits only; after a dislocation external rotation may be forbidden.',
+    'shoulder-flexion': 'Inside the ordered limits only; at its limit stop: not tested beyond.',
+    'ankle-motion': 'Inside the ordered limits only; not after a tendon repair unless ordered.',
     'ankle-posture': 'Never force the foot up; leave it pointed where the order wants it so.',
     'calf-sign': 'A calf that is hot, tender or swollen ends the fitting: to a physician at once.',
     'pubic-symphysis': 'Explain first and let the patient feel for it.',

@@ -1231,7 +1231,7 @@ export const en = {
     walk: 'walk',
     walked: 'Walked and looked',
     timer: 'Time left',
-    allDone: 'All straps closed twice. On to the checks.',
+    allDone: 'Second tightening done. On to the checks.',
     settled_one: 'Walked {{count}} minute.',
     settled_other: 'Walked {{count}} minutes.',
     dropped: 'Dropped {{mm}} mm.',

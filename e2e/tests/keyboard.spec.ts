@@ -62,6 +62,9 @@ test('the look at the limb is a few tabs from its heading to its answer, and the
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('What would make a fitting unsafe today');
   await page.keyboard.press('Escape');
+  // the same by its button
+  await page.getByRole('button', { name: 'Keys and help' }).click();
+  await expect(page.getByRole('dialog')).toContainText('the stage before, the stage after');
 });
 
 test('the whole slice by keyboard alone', async ({ page, clinic }) => {

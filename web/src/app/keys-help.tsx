@@ -1,7 +1,9 @@
+import { CircleHelp } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { t } from '../messages';
+import { IconButton } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { useHotkeys } from './hotkeys';
 import { useUnit } from './preferences';
@@ -23,7 +25,7 @@ const Keys = styled.dl`
 const keys = ['digits', 'enter', 'b', 'brackets', 'slash', 'u', 'escape', 'question'] as const;
 
 /**
- * The keys that work everywhere, and the list of all of them.
+ * The keys that work everywhere, and the button and key that list them.
  * @param children what else is said there: what a stage is for
  */
 export function KeysHelp({ children }: { children?: React.ReactNode }) {
@@ -35,20 +37,26 @@ export function KeysHelp({ children }: { children?: React.ReactNode }) {
     '/': () => void navigate('/cases?find'),
     u: nextUnit,
   });
-  if (!open) return null;
   return (
-    <Dialog title={t('keys.title')} onClose={() => setOpen(false)}>
-      <Keys>
-        {keys.map((key) => (
-          <div key={key} style={{ display: 'contents' }}>
-            <dt>
-              <kbd>{t(`keys.${key}.key`)}</kbd>
-            </dt>
-            <dd>{t(`keys.${key}.does`)}</dd>
-          </div>
-        ))}
-      </Keys>
-      {children}
-    </Dialog>
+    <>
+      <IconButton aria-label={t('nav.keys')} onPress={() => setOpen(true)}>
+        <CircleHelp size={18} aria-hidden />
+      </IconButton>
+      {open && (
+        <Dialog title={t('keys.title')} onClose={() => setOpen(false)}>
+          <Keys>
+            {keys.map((key) => (
+              <div key={key} style={{ display: 'contents' }}>
+                <dt>
+                  <kbd>{t(`keys.${key}.key`)}</kbd>
+                </dt>
+                <dd>{t(`keys.${key}.does`)}</dd>
+              </div>
+            ))}
+          </Keys>
+          {children}
+        </Dialog>
+      )}
+    </>
   );
 }

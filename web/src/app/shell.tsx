@@ -102,7 +102,6 @@ export function Shell() {
   const [theme, nextTheme] = useTheme();
   return (
     <>
-      <KeysHelp />
       <Head>
         <b>Estribo</b>
         <nav aria-label={t('nav.label')}>
@@ -124,6 +123,7 @@ export function Shell() {
           <IconButton aria-label={t('nav.theme', { theme: named('themes', theme) })} onPress={nextTheme}>
             <Contrast size={18} aria-hidden />
           </IconButton>
+          <KeysHelp />
           <SignOutButton />
         </Right>
       </Head>

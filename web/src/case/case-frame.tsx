@@ -4,7 +4,7 @@ import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring'
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { stages, type Stage } from '@estribo/core/programmes';
-import { ArrowLeft, CircleHelp } from 'lucide-react';
+import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -19,7 +19,7 @@ import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
 import { bareLimb, type FigureLayer } from '../figure/layer';
 import { named, programmeTitle, t } from '../messages';
-import { Button, IconButton } from '../parts/button';
+import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
@@ -275,11 +275,8 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const due = firstVisit(caseRibbon(state));
   return (
     <CaseContext value={work}>
-      <KeysHelp>
-        <StageHelp stage={stage} programme={state.programme} />
-      </KeysHelp>
       <Frame>
-        <CaseHead state={state} who={who} today={today} due={due} />
+        <CaseHead state={state} stage={stage} who={who} today={today} due={due} />
         <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>
           <Rail caseId={state.case} current={stage} states={state.stages} />
         </div>
@@ -405,11 +402,13 @@ function OnToNext({ state, stage }: { state: CaseState; stage: Stage }) {
 
 function CaseHead({
   state,
+  stage,
   who,
   today,
   due,
 }: {
   state: CaseState;
+  stage: Stage;
   who: string;
   today: string;
   due: string | undefined;
@@ -451,12 +450,9 @@ function CaseHead({
         <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>
           {unit} · °
         </Button>
-        <IconButton
-          aria-label={t('nav.keys')}
-          onPress={() => dispatchEvent(new KeyboardEvent('keydown', { key: '?' }))}
-        >
-          <CircleHelp size={18} aria-hidden />
-        </IconButton>
+        <KeysHelp>
+          <StageHelp stage={stage} programme={state.programme} />
+        </KeysHelp>
         <SignOutButton />
       </span>
     </Head>

@@ -46,7 +46,7 @@ export const en = {
     find: 'Find a person or a brace',
     theme: 'Theme: {{theme}}. Change it',
     signOut: 'Sign out',
-    keys: 'Keys, and what this stage is for',
+    keys: 'Keys and help',
   },
   themes: { system: 'as the system', light: 'light', dark: 'dark' },
   roles: {

@@ -47,8 +47,10 @@ const Grid = styled.div`
       gap: 2px 10px;
       padding: 4px 10px;
     }
-    & [role='columnheader'] {
-      display: none;
+    /* read out, not seen: the cells say by themselves what they are */
+    & [role='row']:has([role='columnheader']) {
+      position: absolute;
+      clip-path: inset(50%);
     }
   }
   & a {

@@ -18,7 +18,7 @@ test('knee: a sleeve on the left, from posture to the two-way table’s size', a
     'Knee angle': ['31'],
     'Girth above': ['442', '44,4 cm'],
     'Girth below': ['332', '13 1/8 in'],
-    'Calf, 10 cm': ['351', '353'],
+    'Calf below the tuberosity': ['351', '353'],
   });
   expect(asked.slice(0, 3)).toEqual([
     'Knee angle, left',
@@ -79,7 +79,7 @@ test('shoulder: motion in three planes first, then the upper arm', async ({ page
     'Elbow angle': ['22'],
     'Upper arm girth': ['316', '318'],
   });
-  expect(asked.slice(0, 2)).toEqual(['Abduction and adduction, active, left', 'Rotation, active, left']);
+  expect(asked.slice(0, 2)).toEqual(['Abduction and adduction, active, left', 'Rotation, arm at the side, active, left']);
   // passive is never asked for, and may be tested
   await page.getByRole('button', { name: /^Abduction and adduction, left/ }).click();
   await page.getByLabel('Abduction and adduction, passive, left').fill('120-0-35');

@@ -68,6 +68,10 @@ const Frame = styled.div`
     grid-template-rows: auto minmax(240px, 38vh) minmax(0, 1fr) 106px;
     grid-template-areas: 'head head' 'rail figure' 'rail work' 'rail record';
   }
+  @media (min-width: 1600px) and (orientation: landscape) {
+    /* where there is room the limb takes it */
+    grid-template-columns: 136px minmax(0, 760px) minmax(0, 1fr);
+  }
   ${narrow} {
     height: auto;
     min-height: 100vh;

@@ -115,7 +115,7 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
   expect(screen.getByText(/at its limit stop: not tested beyond/)).toBeTruthy();
   await user.type(field('Abduction and adduction, active, left'), '100-0-30{Enter}');
   // passive may be tested as well, and is not asked for
-  expect(field('Rotation, active, left')).toBeTruthy();
+  expect(field('Rotation, arm at the side, active, left')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: /^Abduction and adduction, left/ }));
   await user.type(field('Abduction and adduction, passive, left'), '110-0-35{Enter}');
   expect(
@@ -124,7 +124,7 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
     ['motion.tested', 'measure', 'shoulder-abduction', 'active', 100, 30],
     ['motion.tested', 'measure', 'shoulder-abduction', 'passive', 110, 35],
   ]);
-  await user.type(field('Rotation, active, left'), 'far{Enter}');
+  await user.type(field('Rotation, arm at the side, active, left'), 'far{Enter}');
   expect(screen.getByText(/Three numbers/)).toBeTruthy();
 });
 

@@ -79,7 +79,10 @@ test('shoulder: motion in three planes first, then the upper arm', async ({ page
     'Elbow angle': ['22'],
     'Upper arm girth': ['316', '318'],
   });
-  expect(asked.slice(0, 2)).toEqual(['Abduction and adduction, active, left', 'Rotation, arm at the side, active, left']);
+  expect(asked.slice(0, 2)).toEqual([
+    'Abduction and adduction, active, left',
+    'Rotation, arm at the side, active, left',
+  ]);
   // passive is never asked for, and may be tested
   await page.getByRole('button', { name: /^Abduction and adduction, left/ }).click();
   await page.getByLabel('Abduction and adduction, passive, left').fill('120-0-35');

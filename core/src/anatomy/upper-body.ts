@@ -73,7 +73,7 @@ function neckAndHead(form: TrunkForm, view: 'front' | 'back' | 'side'): Drawn {
 }
 
 /** The arm of one side at its shoulder. */
-export function armAt(form: TrunkForm, side: 'right' | 'left'): Drawn {
+function armAt(form: TrunkForm, side: 'right' | 'left'): Drawn {
   const [x, y] = form.shoulder;
   const arm = drawnAt(armFromFront(form.arm), x, y);
   return side === 'right' ? drawnBy(arm, mirrored) : arm;

@@ -1,6 +1,7 @@
 import { judgePosture, sharedInPosture } from './posture';
 import { measuringProgress, stepAt, type MeasuringTaken, type TakenReading } from './progress';
-import type { GirthStep, MeasuringStep, PostureStep, StanceStep } from './protocol';
+import type { MeasuringStep, PostureStep, StanceStep } from './protocol';
+import { girthStep } from './test-steps';
 
 const knee = (target: PostureStep['target']): PostureStep => ({
   kind: 'posture',
@@ -9,17 +10,7 @@ const knee = (target: PostureStep['target']): PostureStep => ({
   ...(target === undefined ? {} : { target }),
   tolerance: 5,
 });
-const girth: GirthStep = {
-  kind: 'girth',
-  id: 'girth-above',
-  from: 'mid-kneecap',
-  distance: 150,
-  tolerance: 5,
-  withinPerson: 2.5,
-  shared: 3,
-  plausible: [250, 950],
-  substitute: { how: 'lying', shared: 9 },
-};
+const girth = girthStep('girth-above', { substitute: { how: 'lying', shared: 9 } });
 const stance: StanceStep = { kind: 'stance', id: 'standing', stance: 'standing', others: ['seated'] };
 const taken = (step: string, value?: number, more: Partial<TakenReading> = {}): TakenReading => ({
   step,

@@ -95,3 +95,12 @@ export async function writeEntry<K extends KindName>(
   await outbox.postEntry(entry as AnyEntry, user);
   return entry.id;
 }
+
+/** The girths of the last visit before today at which a step was read; none where it never was. */
+export const visitBefore = (
+  state: CaseState,
+  step: string,
+  today: string,
+): Readonly<Record<string, number>> =>
+  state.reviewing.visits.findLast(({ day, girths }) => day < today && girths[step] !== undefined)?.girths ??
+  {};

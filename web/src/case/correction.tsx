@@ -23,7 +23,7 @@ import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { signed, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
-import { useWork } from './case-context';
+import { useWork, visitBefore } from './case-context';
 import { describeEntry } from './describe-entry';
 
 type Numeric = Extract<AnyRecordedEntry, { kind: 'measure.read' | 'check.recorded' }>;
@@ -104,10 +104,7 @@ export function Correction({
         states: state.measuring.states.filter((one) => one !== at),
         stature,
         braced: state.side,
-        lastVisit:
-          state.reviewing.visits.findLast(
-            ({ day, girths }) => day < today && girths[numeric.body.step] !== undefined,
-          )?.girths ?? {},
+        lastVisit: visitBefore(state, numeric.body.step, today),
       })
     );
   };

@@ -1,6 +1,5 @@
 /* Where things of the leg come to lie in the drawing. */
-import type { LegForm } from '@estribo/core/anatomy';
-import { landmarkLevel } from '@estribo/core/anatomy';
+import { landmarkLevel, type LegForm } from '@estribo/core/anatomy';
 import type { PlacedView } from '@estribo/core/drawing';
 
 /** One of the two views. */

@@ -27,7 +27,7 @@ import { motionInWindow } from '@estribo/core/reviewing';
 import { otherSide } from '@estribo/core/anatomy';
 import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
 import { useState } from 'react';
-import { useWork } from '../case/case-context';
+import { useWork, visitBefore } from '../case/case-context';
 import { named, t } from '../messages';
 import { readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -265,9 +265,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
       states: state.measuring.states,
       stature,
       braced: state.side,
-      lastVisit:
-        state.reviewing.visits.findLast(({ day, girths }) => day < today && girths[step.id] !== undefined)
-          ?.girths ?? {},
+      lastVisit: visitBefore(state, step.id, today),
     });
     if (question) ask({ question, value, ...(from ? { from } : {}) });
     else enter(value, from);

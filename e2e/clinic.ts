@@ -6,6 +6,13 @@ import { join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 
+/** A running Estribo that nobody has set up yet. */
+export interface NewClinic {
+  address: string;
+  /** what its console says to who started it */
+  code: () => string;
+}
+
 /** A running Estribo with the demo clinic; the server can go away and come back. */
 export interface Clinic {
   address: string;
@@ -35,25 +42,27 @@ interface Furnished {
 }
 
 /** A server on a database, at one address for as long as it comes and goes. */
-async function serverOn({ server, name, sealFolder }: Omit<Furnished, 'admin'>) {
+async function serverOn({ server, name, sealFolder }: Omit<Furnished, 'admin'>, demo = true) {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   let child: ChildProcess | undefined;
+  let said = '';
   const comeBack = async () => {
     child = spawn(process.execPath, [`${root}server/dist/main.mjs`], {
       env: {
         ...process.env,
         ESTRIBO_DATABASE_URL: server.replace(/\/[^/]*$/, `/${name}`),
         ESTRIBO_SEAL_FOLDER: sealFolder,
-        ESTRIBO_DEMO: '1',
+        ...(demo ? { ESTRIBO_DEMO: '1' } : {}),
         ESTRIBO_PORT: String(port),
         ESTRIBO_WEB_ROOT: `${root}web/dist`,
         ESTRIBO_SESSION_SECRET: 'only for tests',
         ESTRIBO_SIGN_IN_TRIES: '1000',
         ESTRIBO_LOG: 'error',
       },
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['ignore', demo ? 'inherit' : 'pipe', 'inherit'],
     });
+    child.stdout?.on('data', (text: Buffer) => (said += text.toString()));
     for (let i = 0; i < 900; i += 1) {
       const well = await fetch(`${address}/api/health`).then(
         (answer) => answer.ok,
@@ -72,7 +81,7 @@ async function serverOn({ server, name, sealFolder }: Omit<Furnished, 'admin'>) 
     await gone;
   };
   await comeBack();
-  return { address, comeBack, goAway };
+  return { address, comeBack, goAway, said: () => said };
 }
 
 async function emptyDatabase(admin: Connection): Promise<string> {
@@ -109,7 +118,7 @@ async function copyDatabase(admin: Connection, from: string): Promise<string> {
 }
 
 /** Fills the demo clinic once a worker; every test has a copy to itself, and so no order among them. */
-export const test = base.extend<{ clinic: Clinic }, { furnished: Furnished }>({
+export const test = base.extend<{ clinic: Clinic; newClinic: NewClinic }, { furnished: Furnished }>({
   furnished: [
     // Playwright reads the names of what is wanted from this pattern: nothing
     // eslint-disable-next-line no-empty-pattern
@@ -122,6 +131,15 @@ export const test = base.extend<{ clinic: Clinic }, { furnished: Furnished }>({
     },
     { scope: 'worker' },
   ],
+  newClinic: async ({ furnished: { admin, server } }, use) => {
+    const name = await emptyDatabase(admin);
+    const sealFolder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
+    const { address, goAway, said } = await serverOn({ server, name, sealFolder }, false);
+    await use({ address, code: () => /administrator: (\S+)/.exec(said())![1]! });
+    await goAway();
+    await admin.query(`DROP DATABASE \`${name}\``);
+    rmSync(sealFolder, { recursive: true, force: true });
+  },
   clinic: async ({ furnished: { admin, server, name: from, sealFolder: seals } }, use) => {
     const name = await copyDatabase(admin, from);
     const sealFolder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
@@ -174,5 +192,8 @@ export async function openStage(page: Page, clinic: Clinic, name: string, stage:
   await page.getByRole('main').waitFor();
 }
 
-/** A day counted from today, as the clinic writes it. */
-export const dayFromToday = (days: number): Date => new Date(Date.now() + days * 86_400_000);
+/** A day counted from the clinic's today, which near midnight is not the server's: 2026-11-25. */
+export function dayFromToday(days: number): string {
+  const today = new Intl.DateTimeFormat('sv-SE', { timeZone: 'Europe/Madrid' }).format(new Date());
+  return new Date(Date.parse(`${today}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}

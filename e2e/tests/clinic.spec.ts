@@ -52,7 +52,7 @@ test('reception sees that a case is blocked and not by what, and takes back a vi
   await signIn(page, clinic, 'marga');
   await expect(page.getByText('Blocked: see the orthotist')).toBeVisible();
   await expect(page.getByText(/calf/i)).toHaveCount(0);
-  const day = dayFromToday(3).toISOString().slice(0, 10);
+  const day = dayFromToday(3);
   const me = (await page.evaluate(async () => (await fetch('/api/session')).json())) as {
     user: { id: string };
   };

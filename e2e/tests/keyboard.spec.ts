@@ -33,6 +33,21 @@ const press = async (page: Page, name: string | RegExp) => {
   await page.keyboard.press('Enter');
 };
 
+/** What had the focus is gone: something in the stage has it, and not nothing. */
+const focusIsKept = (page: Page) =>
+  expect
+    .poll(() =>
+      page.evaluate(() => {
+        const at = document.activeElement;
+        return at === null || at === document.body
+          ? 'nothing'
+          : at.closest('main')
+            ? 'the stage'
+            : at.outerHTML;
+      }),
+    )
+    .toBe('the stage');
+
 test('the look at the limb is a few tabs from its heading to its answer, and the focus is never lost', async ({
   page,
   clinic,
@@ -105,7 +120,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await tabTo(page, 'Prescriber');
   await keyboard.type('Dr Elva Nogueira');
   await keyboard.press('Tab');
-  const [year, month, day] = dayFromToday(-3).toISOString().slice(0, 10).split('-');
+  const [year, month, day] = dayFromToday(-3).split('-');
   await keyboard.type(`${day}${month}${year}`);
   await tabTo(page, 'Extension');
   await keyboard.type('0');
@@ -142,23 +157,27 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   }
   await press(page, 'Leave it open');
   await expect(page.getByRole('heading', { name: 'Everything is measured' })).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press('u');
   await expect(main.getByText('44.1 ± 0.7').first()).toBeVisible();
   await keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Which size?' })).toBeVisible();
   await press(page, /^Take size M/);
   await expect(page.getByRole('heading', { name: 'Size M is chosen' })).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
 
   await expect(page.getByLabel('Knee, neutral zero')).toBeFocused();
   await keyboard.type('0-0-125');
   await keyboard.press('Enter');
   await press(page, 'Choose 0 / none for both hinges');
-  await press(page, 'In both hinges: 0 / none, moved by hand');
+  await enterOn(page, 'In both hinges: 0 / none, moved by hand');
   await expect(main.getByText('Fitted: 0 / none')).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
   await press(page, 'All pads as advised');
   await expect(page.getByRole('link', { name: 'Shape, done' })).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
 
   // Strap: the step's button has the focus, Enter closes strap after strap
@@ -178,21 +197,22 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
     await keyboard.press('Enter');
   }
   await expect(main.getByText('Second tightening done.')).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
 
-  // Check: value, Enter, on to the next
+  // Check: value, Enter, on to the next; the field is in cm by now
   const found = (name: string) => page.getByLabel(`${name}: Found`);
   await expect(found('Hinge height against the kneecap’s upper edge')).toBeFocused();
-  await keyboard.type('2');
+  await keyboard.type('2 mm');
   await keyboard.press('Enter');
   await expect(found('Hinge behind the side midline')).toBeFocused();
-  await keyboard.type('5');
+  await keyboard.type('5 mm');
   await keyboard.press('Enter');
   await enterOn(page, 'Alignment: Square');
   await expect(page.getByLabel('Strap 5 above the calf’s largest girth: strap')).toBeFocused();
-  await keyboard.type('105');
+  await keyboard.type('105 mm');
   await keyboard.press('Tab');
-  await keyboard.type('130');
+  await keyboard.type('130 mm');
   await keyboard.press('Enter');
   await expect(found('Knee at the extension stop')).toBeFocused();
   await keyboard.type('1');
@@ -202,13 +222,16 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await enterOn(page, 'Toes warm, moving, felt: Yes');
   await press(page, 'Sign as Ana Bouza: pass');
   await expect(main.getByText('Signed: all checks pass.')).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
 
   // Wear: not protective, so it grows
   await press(page, 'Take the plan');
   await expect(page.getByRole('list', { name: 'Day by day' })).toBeVisible();
+  await focusIsKept(page);
   await press(page, 'Put on by the patient');
   await expect(main.getByText('Put on by the patient before leaving.')).toBeVisible();
+  await focusIsKept(page);
   await keyboard.press(']');
 
   await expect(page.getByLabel('Knee, neutral zero')).toBeFocused();
@@ -220,6 +243,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.press('Space');
   await press(page, 'Take the review');
   await expect(main.getByText('The stops are those of phase 1. Nothing to adjust.')).toBeVisible();
+  await focusIsKept(page);
   await press(page, 'Plan it');
   await expect(main.getByText(/Next review/).last()).toBeVisible();
 

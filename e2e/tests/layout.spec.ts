@@ -51,6 +51,28 @@ test('the pages of the clinic fit every size of window', async ({ page, clinic }
   await eachSize(page, 'a family');
 });
 
+test('a clinic is set up with the code of the console, at every size of window', async ({
+  page,
+  newClinic,
+}) => {
+  await page.goto(newClinic.address);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  expect(new URL(page.url()).pathname).toBe('/set-up');
+  await eachSize(page, 'set-up');
+  const longest = 'Maximiliana da Conceição Casalderrey-Montenegro';
+  await page.getByLabel('One-time code').fill('not the code');
+  await page.getByLabel('Name of the clinic').fill(`${longest}, orthotic workshop`);
+  await page.getByLabel('Your name').fill(longest);
+  await page.getByLabel('Login you will sign in with').fill('maximiliana');
+  await page.getByLabel('Password').fill('a long walk by the river');
+  await page.getByRole('button', { name: 'Set up the clinic' }).click();
+  await page.getByText('This is not the code on the server’s console.').waitFor();
+  await eachSize(page, 'set-up, refused');
+  await page.getByLabel('One-time code').fill(newClinic.code());
+  await page.getByRole('button', { name: 'Set up the clinic' }).click();
+  await page.waitForURL('**/sign-in');
+});
+
 test('the administrator’s page fits every size of window', async ({ page, clinic }) => {
   await signIn(page, clinic, 'iago');
   await page.goto(`${clinic.address}/clinic`);

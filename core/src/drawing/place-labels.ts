@@ -21,6 +21,8 @@ export interface LabelWish {
   towards: readonly number[];
   /** px between the point and the text, at least */
   away?: number;
+  /** it is a number in a round badge, so wide in px */
+  badge?: number;
   /** it stands in the work beside the drawing too: left out where there is no room */
   spare?: boolean;
 }
@@ -60,11 +62,9 @@ export function touches([x1, y1]: Point, [x2, y2]: Point, { left, right, top, bo
   return true;
 }
 
-const boxAt = (text: string, weight: Weight, left: number, top: number): Box => ({
-  left,
-  right: left + textWidth(text, labelSize, weight),
-  top,
-  bottom: top + ((ascent + descent) * labelSize) / 1000,
+const sizeOf = ({ text, weight, badge }: LabelWish) => ({
+  wide: badge ?? textWidth(text, labelSize, weight),
+  high: badge ?? ((ascent + descent) * labelSize) / 1000,
 });
 const grown = (box: Box, by: number): Box => ({
   left: box.left - by,
@@ -77,9 +77,10 @@ const grown = (box: Box, by: number): Box => ({
 function besides(wish: LabelWish, degrees: number, distance: number): Box {
   const angle = (degrees * Math.PI) / 180;
   const [dx, dy] = [Math.cos(angle), -Math.sin(angle)];
-  const { right: wide, bottom: high } = boxAt(wish.text, wish.weight, 0, 0);
-  const [x, y] = [wish.at[0] + dx * distance, wish.at[1] + dy * distance];
-  return boxAt(wish.text, wish.weight, x - (wide / 2) * (1 - dx), y - (high / 2) * (1 - dy));
+  const { wide, high } = sizeOf(wish);
+  const left = wish.at[0] + dx * distance - (wide / 2) * (1 - dx);
+  const top = wish.at[1] + dy * distance - (high / 2) * (1 - dy);
+  return { left, right: left + wide, top, bottom: top + high };
 }
 
 const around = Array.from({ length: 16 }, (_, i) => i * 22.5);

@@ -9,11 +9,12 @@ import {
   type Question,
   type ReadingStep,
 } from '@estribo/core/measuring';
-import { mayBeThousands, plainTyped, type LengthUnit } from '@estribo/core/quantity';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { size } from '../app/tokens';
 import { named, t } from '../messages';
+import { checkOf, checkQuantity, printAmount } from '../checking/found';
 import { AskedReading } from '../measuring/asked-reading';
 import { boundsProblem, readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -43,16 +44,16 @@ function readCorrection(
   unit: LengthUnit,
 ): { value: number } | { problem: string } {
   if (entry.kind === 'check.recorded') {
-    if (mayBeThousands(text)) return { problem: t('common.thousands') };
-    const value = Number(plainTyped(text).replace(',', '.'));
-    if (text.trim() === '' || !Number.isFinite(value)) return { problem: t('common.notANumber') };
+    const check = checkOf(state, entry.body.check);
+    const read = readQuantity(text, check ? checkQuantity(check) : 'count', unit);
+    if ('problem' in read) return read;
     const problem = boundsProblem(
       named('checks', entry.body.check),
-      value,
+      read.value,
       boundsOf('check.recorded', 'value'),
-      (bound) => `${signed(bound)} ${named('checkUnit', entry.body.check)}`,
+      (bound) => (check ? printAmount(check, bound, unit) : signed(bound)),
     );
-    return problem ? { problem } : { value };
+    return problem ? { problem } : read;
   }
   const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
   const kept = step ? unitOf(step) : 'mm';
@@ -92,6 +93,7 @@ export function Correction({
             one.id === numeric.body.step && (isReading(one) || one.kind === 'posture'),
         )
       : undefined;
+  const check = numeric?.kind === 'check.recorded' ? checkOf(state, numeric.body.check) : undefined;
   const said = describeEntry(line, state, unit);
 
   /** Why a reading should be asked about: as when it is taken, without the one it stands in for. */
@@ -160,7 +162,9 @@ export function Correction({
             unit:
               numeric.kind === 'measure.read'
                 ? unitSign(step ? unitOf(step) : 'mm', unit)
-                : named('checkUnit', numeric.body.check),
+                : check && checkQuantity(check) === 'distance'
+                  ? unit
+                  : '°',
           })}
           value={value}
           onChange={(text) => {

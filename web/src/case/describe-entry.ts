@@ -4,7 +4,8 @@ import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
-import { printDay, printReading, printStops, printWindow } from '../parts/print';
+import { checkOf, saidFound } from '../checking/found';
+import { printDay, printDistance, printReading, printStops, printWindow } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
 import { unitOfAxis } from '../sizing/print-axis';
 
@@ -152,7 +153,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       return {
         title: t('entry.scar'),
         value: named('face', entry.body.face),
-        rest: `${entry.body.from} – ${entry.body.to} mm`,
+        rest: `${printDistance(entry.body.from, unit)} – ${printDistance(entry.body.to, unit)}`,
       };
     case 'shape.pad':
       return { title: named('pads', entry.body.pad), value: named('padDone', entry.body.done) };
@@ -160,7 +161,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       return {
         title: t('entry.bent'),
         value: `${entry.body.amount}°`,
-        rest: `${named('upright', entry.body.upright)}, ${entry.body.place} mm`,
+        rest: `${named('upright', entry.body.upright)}, ${printDistance(entry.body.place, unit)}`,
       };
     case 'strap.begun':
       return { title: t('entry.begun') };
@@ -172,7 +173,9 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
           : { value: t('common.minutes', { count: entry.body.minutes }) }),
         rest: entry.body.pass === 2 ? t('strapping.secondPass') : '',
       };
-    case 'check.recorded':
+    case 'check.recorded': {
+      const check = checkOf(state, entry.body.check);
+      const amount = (value: number) => (check ? saidFound(check, value, unit) : String(value));
       return {
         title: named('checks', entry.body.check),
         value:
@@ -180,9 +183,10 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
             ? entry.body.seen
               ? t('common.yes')
               : t('common.no')
-            : String(entry.body.value),
-        ...(entry.body.reference === undefined ? {} : { rest: String(entry.body.reference) }),
+            : amount(entry.body.value!),
+        ...(entry.body.reference === undefined ? {} : { rest: amount(entry.body.reference) }),
       };
+    }
     case 'check.signed':
       return { title: t('entry.signed'), value: named('result', entry.body.result) };
     case 'wear.planned':

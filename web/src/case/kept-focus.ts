@@ -1,15 +1,39 @@
 import { useEffect, type RefObject } from 'react';
 
-/** What the next thing to do is reached by: what is to be pressed or is still empty, whichever comes first; else the heading. */
-const nextThing = (part: HTMLElement): HTMLElement | null =>
+/** What can be the next thing to do: what is to be pressed, or is still empty. */
+const thingsToDo = (part: HTMLElement): HTMLElement[] =>
   [
     ...part.querySelectorAll<HTMLElement>(
-      '[data-look=main]:not([data-disabled]):not([aria-pressed]), input:not([type=checkbox]):not([type=radio]):not([disabled])',
+      '[data-look=main]:not([aria-pressed]), input:not([type=checkbox]):not([type=radio])',
     ),
-  ].find((one) => !(one instanceof HTMLInputElement) || one.value === '') ?? part.querySelector('h1');
+  ].filter((one) => !(one instanceof HTMLInputElement) || one.value === '');
+
+/** ms: what is still disabled then, stays so */
+const longestSaving = 600;
+
+/** Where something stood, kept for when it is gone: from the inside out, what held it and what stood before it. */
+type Stood = { within: Element; after: Element | null }[];
+
+function whereItStands(element: Element, part: HTMLElement): Stood {
+  const stood: Stood = [];
+  for (let at = element; at !== part && at.parentElement; at = at.parentElement)
+    stood.push({ within: at.parentElement, after: at.previousElementSibling });
+  return stood;
+}
+
+/** Whether something comes after the place where another stood. */
+function comesAfter(one: Element, stood: Stood): boolean {
+  const left = stood.find(({ within }) => within.isConnected);
+  if (!left) return true;
+  const { within, after } = left;
+  const behind = after?.isConnected ? after : undefined;
+  if (behind?.contains(one)) return false;
+  return ((behind ?? within).compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+}
 
 /**
- * Keeps the focus in a part of the page: when what had it goes away after an action, the next thing to do takes it.
+ * Keeps the focus in a part of the page: when what had it goes away after an action, the next thing to do takes it,
+ * the one after that place first; the heading where there is none.
  * @param place the part
  * @param stage what it shows
  */
@@ -17,12 +41,29 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
   useEffect(() => {
     const part = place.current;
     if (!part) return;
-    let within = false;
-    const noted = () => (within = part.contains(document.activeElement));
-    const keep = () => {
-      if (!within || document.activeElement !== document.body) return;
-      const next = nextThing(part);
+    let waiting: ReturnType<typeof setTimeout> | undefined;
+    let had: HTMLElement | undefined;
+    let stood: Stood | undefined;
+    const noted = () => {
+      const at = document.activeElement;
+      had = at && part.contains(at) ? (at as HTMLElement) : undefined;
+      stood = had && whereItStands(had, part);
+    };
+    const keep = (waited = false) => {
+      if (!had || !stood || document.activeElement !== document.body) return;
+      // its action is under way: what comes of it is waited for
+      if (had.isConnected && had.matches(':disabled')) return;
+      if (had.isConnected) return had.focus();
+      const things = thingsToDo(part).filter((one) => !waited || !one.matches(':disabled'));
+      const next =
+        things.find((one) => comesAfter(one, stood!)) ?? things[0] ?? part.querySelector<HTMLElement>('h1');
       if (!next) return;
+      // it is there and cannot be pressed until what was done is laid down
+      if (next.matches(':disabled')) {
+        clearTimeout(waiting);
+        waiting = setTimeout(() => keep(true), longestSaving);
+        return;
+      }
       if (next.matches('h1')) next.tabIndex = -1;
       next.focus();
     };
@@ -34,13 +75,14 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       heading.focus({ preventScroll: true });
     };
     const opened = setTimeout(begin, 300);
-    const watch = new MutationObserver(() => requestAnimationFrame(keep));
+    const watch = new MutationObserver(() => requestAnimationFrame(() => keep()));
     document.addEventListener('focusin', noted);
     watch.observe(part, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] });
     return () => {
       document.removeEventListener('focusin', noted);
       watch.disconnect();
       clearTimeout(opened);
+      clearTimeout(waiting);
     };
   }, [place, stage]);
 }

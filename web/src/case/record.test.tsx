@@ -62,6 +62,18 @@ test.each([
   expect([title, value, rest].filter(Boolean).join(' ')).toContain(said);
 });
 
+test.each([
+  ['shape.scar', 'in', '−3/4 in – −6 1/4 in'],
+  ['shape.bent', 'cm', 'medial upright, −11.0 cm'],
+] as const)('%s in %s: %s', (kind, unit, said) => {
+  const body =
+    kind === 'shape.scar'
+      ? { face: 'front', from: -20, to: -160 }
+      : { upright: 'medial', place: -110, direction: 'away-from-limb', amount: 4 };
+  const entry = { ...entries[0]!, kind, body } as unknown as (typeof entries)[number];
+  expect(describeEntry({ entry, status: 'live' }, state, unit).rest).toBe(said);
+});
+
 test('a length is said in the user’s unit', () => {
   const girth = entries.find((entry) => entry.kind === 'measure.read' && entry.body.value === 444)!;
   expect(describeEntry({ entry: girth, status: 'live' }, state, 'cm').value).toBe('44.4 cm');

@@ -33,7 +33,7 @@ test('the knee is judged by the order, not by the hinge’s piece', async () => 
   await user.type(found('Knee at the extension stop'), '7{Enter}');
   expect(screen.queryByRole('alert')).toBeNull();
   await user.type(found('Knee at the flexion stop'), '93{Enter}');
-  expect(screen.getByRole('alert').textContent).toMatch(/The knee passes the order by 3 °/);
+  expect(screen.getByRole('alert').textContent).toMatch(/The knee passes the order by 3°/);
 });
 
 test('strap 5 must lie above the calf', async () => {
@@ -76,9 +76,27 @@ test('all answered, it is signed by name; a failure is signed as one', async () 
 test('a value that is none is asked again', async () => {
   const { user, written } = await showStage(CheckStage, fittedLogbook());
   await user.type(found(height), 'low{Enter}');
-  expect(screen.getByText(/This is not a number/)).toBeTruthy();
+  expect(screen.getByText(/This is not a length/)).toBeTruthy();
   await user.clear(found(height));
   await user.type(found(height), '900{Enter}');
   expect(screen.getByText(/^Hinges? .*: from −400 mm to 600 mm\.$/)).toBeTruthy();
   expect(written).toEqual([]);
+});
+
+test('in inch mode every length of a check is in inches: what is allowed, typed, found, over and out of bounds', async () => {
+  const { user, written } = await showStage(CheckStage, fittedLogbook(), { unit: 'in' });
+  expect(screen.getByText('1/4 in too low to 1/4 in allowed, the model’s own')).toBeTruthy();
+  await user.type(found(height), '-3/8');
+  expect(screen.getByText('= 3/8 in too low')).toBeTruthy();
+  await user.keyboard('{Enter}');
+  expect(written[0]!.body).toMatchObject({ check: 'hinge-height', value: expect.closeTo(-9.525, 6) });
+  // -9.525 mm lie 4.525 under -5: to the eighth 1/8 in
+  expect(screen.getByRole('alert').textContent).toMatch(/^Outside the tolerance by 1\/8 in\. /);
+  // as it was found it is not recorded again
+  await user.type(found(height), '{Enter}');
+  expect(written).toHaveLength(1);
+  await user.clear(found(height));
+  await user.type(found(height), '30{Enter}');
+  expect(screen.getByText(/: from −15 3\/4 in to 23 5\/8 in\.$/)).toBeTruthy();
+  expect(screen.queryByText(/\bmm\b/)).toBeNull();
 });

@@ -1,6 +1,7 @@
 import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
 import { boundsOf, decideSignature, stillNeeded } from '@estribo/core/logbook';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -14,10 +15,11 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printWindow, signed } from '../parts/print';
+import { printWindow } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
+import { checkQuantity, printAmount, printFound, saidFound, saidMinus } from './found';
 import { LimbsFeltNote } from '../screening/limbs-felt';
 
 const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
@@ -69,7 +71,7 @@ const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
 };
 
 export default function CheckStage() {
-  const { state, user, today, select, selected, write } = useWork();
+  const { state, user, today, unit, select, selected, write } = useWork();
   const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
   const [note, setNote] = useDraft(`${state.case}-check-note`);
@@ -145,7 +147,9 @@ export default function CheckStage() {
             </Badge>
             <div>
               <b>{named('checks', check.id)}</b>
-              <Soft style={{ fontSize: size.small }}>{hint(check, window ? printWindow(window) : '')}</Soft>
+              <Soft style={{ fontSize: size.small }}>
+                {hint(check, window ? printWindow(window) : '', unit)}
+              </Soft>
             </div>
             {judged.state === 'not-needed' ? (
               <Soft>{t('checking.notNeeded')}</Soft>
@@ -159,15 +163,20 @@ export default function CheckStage() {
                 primary={i === first}
               />
             ) : (
-              <b>{value ?? (seen === undefined ? '' : saidAnswer(check.id, seen))}</b>
+              <b>
+                {value === undefined
+                  ? seen === undefined
+                    ? ''
+                    : saidAnswer(check.id, seen)
+                  : saidFound(check, value, unit)}
+                {reference === undefined ? '' : ` / ${printAmount(check, reference, unit)}`}
+              </b>
             )}
             {judged.state === 'fail' && (
               <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
                 {named('checkFail', judged.reason)}
-                {judged.by
-                  ? t('checking.by', { by: judged.by, unit: check.kind === 'angle-at-stop' ? '°' : 'mm' })
-                  : ''}
-                . {named('checkDo', check.id)}
+                {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
+                {named('checkDo', check.id)}
               </p>
             )}
           </Line>
@@ -195,18 +204,17 @@ export default function CheckStage() {
   );
 }
 
-/** A distance in words: a minus sign alone is overlooked. */
-const saidDistance = (mm: number): string =>
-  mm < 0 ? t('checking.below', { mm: -mm }) : t('checking.above', { mm });
-
-function hint(check: FitCheck, window: string): string {
+function hint(check: FitCheck, window: string, unit: LengthUnit): string {
   switch (check.kind) {
     case 'distance':
-      return t('checking.allowed', { from: saidDistance(check.from), to: saidDistance(check.to) });
+      return t('checking.allowed', {
+        from: saidFound(check, check.from, unit),
+        to: saidFound(check, check.to, unit),
+      });
     case 'angle-at-stop':
       return t('checking.allowedWindow', { window });
     case 'proximal-to':
-      return t('checking.belowMark');
+      return t('checking.belowMark', { unit });
     case 'seen':
       return named('checkHow', check.id);
   }
@@ -230,11 +238,13 @@ function Answer({
   primary: boolean;
 }) {
   const { state, unit, write } = useWork();
-  const [draft, setDraft] = useDraft(`${state.case}-check-${check.id}`, {
-    typed: value === undefined ? '' : String(value),
-    other: reference === undefined ? '' : String(reference),
-  });
-  const { typed, other } = draft;
+  const kind = checkQuantity(check);
+  const asFound = (number: number | undefined) =>
+    number === undefined ? '' : printFound(check, number, unit);
+  const found = { typed: asFound(value), other: asFound(reference) };
+  // only what was typed is kept: what was found is printed in the unit of the moment
+  const [draft, setDraft] = useDraft<Partial<typeof found>>(`${state.case}-check-${check.id}`, {});
+  const { typed, other } = { ...found, ...draft };
   const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
   const [, save] = useSaving();
   if (check.kind === 'seen')
@@ -258,16 +268,15 @@ function Answer({
         ))}
       </Row>
     );
-  // checks are read in mm and degrees on a small rule, whatever unit girths are shown in
-  const sign = check.kind === 'angle-at-stop' ? '°' : 'mm';
+  const sign = kind === 'distance' ? unit : '°';
   const read = (text: string) => {
-    const number = readQuantity(text, 'count', unit);
+    const number = readQuantity(text, kind, unit);
     if ('problem' in number) return number;
     const problem = boundsProblem(
       named('checks', check.id),
       number.value,
       boundsOf('check.recorded', 'value'),
-      (bound) => `${signed(bound)} ${named('checkUnit', check.id)}`,
+      (bound) => printAmount(check, bound, unit),
     );
     return problem ? { problem } : number;
   };
@@ -275,7 +284,8 @@ function Answer({
     const [first, second] = [read(typed), check.kind === 'proximal-to' ? read(other) : undefined];
     if ('problem' in first) return setProblem({ value: first.problem });
     if (second && 'problem' in second) return setProblem({ reference: second.problem });
-    if (first.value === value && (!second || second.value === reference)) return;
+    // what stands there as it was found is not recorded again, though its inches are rounded
+    if (value !== undefined && typed === found.typed && other === found.other) return;
     void save(() =>
       write('check.recorded', 'check', {
         check: check.id,
@@ -291,7 +301,8 @@ function Answer({
         primary={primary}
         hideLabel
         label={`${named('checks', check.id)}: ${check.kind === 'proximal-to' ? t('checking.strapAt') : t('checking.found')}`}
-        kind="count"
+        kind={kind}
+        minusSaid={(amount) => saidMinus(check, amount)}
         unit={unit}
         sign={check.kind === 'proximal-to' ? t('checking.strapAt') : sign}
         value={typed}
@@ -307,7 +318,7 @@ function Answer({
           small
           hideLabel
           label={`${named('checks', check.id)}: ${t('checking.calfAt')}`}
-          kind="count"
+          kind={kind}
           unit={unit}
           sign={t('checking.calfAt')}
           value={other}

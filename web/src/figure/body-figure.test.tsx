@@ -149,3 +149,104 @@ test.each([
   show({ marks: [], steps: [{ step, state: 'now', value }] });
   expect(screen.getAllByText(text).length).toBeGreaterThan(0);
 });
+
+/** The polylines of a path that has only straight pieces. */
+const linesOf = (path: Element) =>
+  path
+    .getAttribute('d')!
+    .split('M')
+    .slice(1)
+    .map((run) =>
+      run
+        .replace('Z', '')
+        .split('L')
+        .map((point) => point.trim().split(/[ ,]/).map(Number) as [number, number]),
+    );
+/** How far a point lies from a straight piece. */
+function toPiece([x, y]: [number, number], [ax, ay]: [number, number], [bx, by]: [number, number]): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const along = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(x - ax - along * dx, y - ay - along * dy);
+}
+
+const spot = (id: string, level: number, face: 'front' | 'back' | 'medial' | 'lateral') =>
+  ({ id, kind: 'spot', level, face, label: id, state: 'ahead' }) as const;
+const strap = (id: string, level: number, face: 'front' | 'back') =>
+  ({ id, kind: 'strap', level, face, label: id, state: 'ahead' }) as const;
+
+/** What the check stage and the strap stage lay over a leg. */
+const layers: Record<string, FigureLayer['marks']> = {
+  checks: [
+    spot('1', 25, 'lateral'),
+    spot('2', 25, 'back'),
+    spot('3', 150, 'front'),
+    spot('4', -112, 'back'),
+    spot('5', 25, 'medial'),
+    spot('6', -10, 'back'),
+    spot('7', -48, 'lateral'),
+    spot('8', -470, 'front'),
+  ],
+  straps: [
+    strap('1', 120, 'back'),
+    strap('2', -60, 'back'),
+    strap('3', -110, 'back'),
+    strap('4', -140, 'front'),
+    strap('5', 160, 'front'),
+  ],
+};
+
+test.each(
+  Object.keys(layers).flatMap((name) =>
+    (['left', 'right'] as const).flatMap((side) =>
+      ([buildOf(1700, 40), buildOf(1050, 5)] as const).map((body) => [name, side, body] as const),
+    ),
+  ),
+)(
+  '%s on a %s leg: each number beside what it means, over no line, brace or other number',
+  (name, side, body) => {
+    const marks = layers[name]!;
+    const { container } = show(
+      { marks, brace: true, hinge: { above: 4, behind: 6, label: 'Kneecap, upper edge' } },
+      nothingRead,
+      ofLeg(side, { build: body }),
+    );
+    const badges = [...container.querySelectorAll('circle.badge')].map((badge) => ({
+      at: ['cx', 'cy'].map((name) => Number(badge.getAttribute(name))) as [number, number],
+      r: Number(badge.getAttribute('r')),
+    }));
+    expect(badges).toHaveLength(marks.length);
+    const lines = [...container.querySelectorAll('path.outline, path.inner, path.hidden, path.cut')].flatMap(
+      linesOf,
+    );
+    const uprights = [...container.querySelectorAll('path.upright')].flatMap(linesOf);
+    expect(uprights).toHaveLength(3);
+    const hinges = [...container.querySelectorAll('circle[r="13"]')].map(
+      (hinge) => ['cx', 'cy'].map((name) => Number(hinge.getAttribute(name))) as [number, number],
+    );
+    const [, , wide, high] = container.querySelector('svg')!.getAttribute('viewBox')!.split(' ').map(Number);
+    badges.forEach(({ at, r }, i) => {
+      for (const [run, half] of [...lines.map((run) => [run, 0]), ...uprights.map((run) => [run, 4.5])] as [
+        [number, number][],
+        number,
+      ][])
+        run.slice(1).forEach((to, j) => expect(toPiece(at, run[j]!, to)).toBeGreaterThan(r + half));
+      for (const hinge of hinges)
+        expect(Math.hypot(at[0] - hinge[0], at[1] - hinge[1])).toBeGreaterThan(r + 13);
+      for (const other of badges.slice(i + 1))
+        expect(Math.hypot(at[0] - other.at[0], at[1] - other.at[1])).toBeGreaterThan(r + other.r);
+      expect(at[0] - r).toBeGreaterThanOrEqual(0);
+      expect(at[0] + r).toBeLessThanOrEqual(wide!);
+      expect(at[1] - r).toBeGreaterThanOrEqual(0);
+      expect(at[1] + r).toBeLessThanOrEqual(high!);
+    });
+  },
+);
+
+test('the measuring rod is in the unit of the moment: half feet in inches', () => {
+  localStorage.setItem('estribo-unit', 'in');
+  const step = { ...waist, kind: 'stature', id: 'stature' } as unknown as MeasuringStep;
+  show({ marks: [], steps: [{ step, state: 'now', value: 1700 }] });
+  localStorage.removeItem('estribo-unit');
+  for (const text of ['0', '12', '60', '72', 'in']) expect(screen.getByText(text)).toBeTruthy();
+  expect(screen.queryByText('mm')).toBeNull();
+});

@@ -11,6 +11,7 @@ import {
   type DrawnFigure,
   type Frame,
   type LabelWish,
+  type PlacedLabel,
   type PlacedView,
 } from '@estribo/core/drawing';
 import { RotateCw } from 'lucide-react';
@@ -19,7 +20,8 @@ import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { Brace } from './brace';
+import { badgeWishes, isStrong, linesOfMarks } from './mark-places';
+import { Brace, linesOfBrace } from './brace';
 import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
 import type { FigureLayer, FigureMark } from './layer';
@@ -104,6 +106,10 @@ export function BodyFigure(shown: Shown) {
 function useDrawn({ region, side, readings, build, layer, selected }: Shown, frame: Frame, turned: boolean) {
   const body = useMemo(() => bodyOf(region, side, readings, build), [region, side, readings, build]);
   const { steps, goniometer, hinge } = layer;
+  const leg = useMemo(
+    () => (region === 'leg' ? legFormOf(readings, build) : undefined),
+    [region, readings, build],
+  );
   return useMemo(() => {
     const whole = wholeBox(frame);
     const turnButton = { left: 0, right: 190, top: 0, bottom: 44 };
@@ -121,16 +127,28 @@ function useDrawn({ region, side, readings, build, layer, selected }: Shown, fra
           : []),
         ...(body.views.length > 2 ? [turnButton] : []),
       ],
-      lines: (views) => (hinge ? [hingeLine(views, body.level('kneecap-upper-edge') ?? 0, frame)] : []),
-      wishes: (views) =>
-        hinge?.label ? hingeWish(views, body.level('kneecap-upper-edge'), hinge.label) : [],
+      lines: (views) => {
+        const on = leg && legOn(leg, views);
+        return [
+          ...(hinge ? [hingeLine(views, body.level('kneecap-upper-edge') ?? 0, frame)] : []),
+          ...(on ? linesOfMarks(on, marksOn(on, layer)) : []),
+          ...(on && layer.brace ? linesOfBrace(on, layer) : []),
+        ];
+      },
+      wishes: (views) => {
+        const on = leg && legOn(leg, views);
+        return [
+          ...(hinge?.label ? hingeWish(views, body.level('kneecap-upper-edge'), hinge.label) : []),
+          ...(on ? badgeWishes(on, marksOn(on, layer), selected) : []),
+        ];
+      },
       words: {
         landmark: (landmark) => named('landmarks', landmark),
         view: (id) => named('figure', id),
         held: t('figure.held'),
       },
     });
-  }, [body, frame, steps, goniometer, hinge, selected, turned]);
+  }, [body, frame, steps, goniometer, hinge, layer, leg, selected, turned]);
 }
 
 /** The level from which a hinge's place is counted, across both views. */
@@ -221,7 +239,7 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
         />
       )}
       <StepShapes steps={drawn.steps} onSelect={onSelect} />
-      {leg && <Marks leg={leg} layer={layer} selected={selected} onSelect={onSelect} />}
+      {leg && <Marks leg={leg} labels={drawn.labels} layer={layer} selected={selected} onSelect={onSelect} />}
       {drawn.held.map((arrow, i) => (
         <path key={i} className="held" d={pathOf(arrow)} aria-hidden />
       ))}
@@ -233,58 +251,39 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
 
 function Marks({
   leg,
+  labels,
   layer,
   selected,
   onSelect,
 }: {
   leg: LegOn;
+  labels: readonly PlacedLabel[];
   layer: FigureLayer;
   selected?: string | undefined;
   onSelect?: ((id: string) => void) | undefined;
 }) {
-  return apart(layer.marks, leg).map((mark) => (
+  return marksOn(leg, layer).map((mark) => (
     <Mark
       key={mark.id}
       leg={leg}
       mark={mark}
-      chosen={mark.id === selected}
+      badge={labels.find(({ id }) => id === `badge-${mark.id}`)}
+      strong={isStrong(mark, selected)}
       onSelect={onSelect ? () => onSelect(mark.id) : undefined}
     />
   ));
 }
 
-/** px between two numbered places on one face of the limb, at least */
-const badgesApart = 27;
-
-/**
- * Marks with the places of the body at their levels (the rest are distances that were measured), and numbers that
- * would lie over each other moved apart.
- */
-function apart(marks: readonly FigureMark[], { form, perMm }: LegOn): FigureMark[] {
-  const placed = marks.map((mark) =>
-    mark.kind === 'spot' ? { ...mark, level: form.scaled(mark.level) } : mark,
-  );
-  const last = new Map<string, number>();
-  const moved = new Map<string, number>();
-  for (const mark of [...placed].sort((a, b) => b.level - a.level)) {
-    if (mark.kind !== 'spot' && mark.kind !== 'strap') continue;
-    const face = `${mark.kind} ${mark.face ?? 'lateral'}`;
-    const level = Math.min(mark.level, (last.get(face) ?? Infinity) - badgesApart / perMm);
-    last.set(face, level);
-    moved.set(mark.id, level);
-  }
-  return placed.map((mark) => {
-    const level = moved.get(mark.id);
-    if (level === undefined || level === mark.level) return mark;
-    return mark.kind === 'strap' ? { ...mark, badge: level } : { ...mark, level };
-  });
-}
+/** Marks with the places of the body at their levels; the rest are distances that were measured. */
+const marksOn = ({ form }: LegOn, { marks }: FigureLayer): FigureMark[] =>
+  marks.map((mark) => (mark.kind === 'spot' ? { ...mark, level: form.scaled(mark.level) } : mark));
 
 /** Every text of the drawing where it lies over nothing, with a thin line to what it names where it stands off. */
 function Labels({ drawn, onSelect }: { drawn: DrawnFigure; onSelect?: ((id: string) => void) | undefined }) {
   return (
     <g aria-hidden>
-      {drawn.labels.map(({ id, text, x, y, weight, leader }) => {
+      {drawn.labels.map(({ id, text, x, y, weight, leader, badge }) => {
+        if (badge) return null;
         const step = drawn.steps.find((one) => one.wishes.some((wish) => wish.id === id));
         // saddle is a colour of things: on a dark ground letters in it would not be read
         const fill = color(step?.strong ? 'river' : 'soft');

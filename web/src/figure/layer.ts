@@ -15,8 +15,6 @@ export interface FigureMark {
   face?: Face;
   /** lettered on it */
   label?: string;
-  /** where its number stands, when it would lie over another at its own level */
-  badge?: Millimetres;
   state: 'now' | 'done' | 'ahead' | 'bad';
 }
 

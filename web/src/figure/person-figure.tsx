@@ -1,6 +1,8 @@
 import { wholeBody, nothingRead, type Build } from '@estribo/core/anatomy';
 import type { Frame } from '@estribo/core/drawing';
+import { formatLength, millimetresPerInch } from '@estribo/core/quantity';
 import { useMemo } from 'react';
+import { useUnit } from '../app/preferences';
 import { color } from '../app/tokens';
 import { t } from '../messages';
 import { pathOf } from './drawing';
@@ -22,8 +24,11 @@ export function PersonFigure({
 }) {
   const body = useMemo(() => wholeBody('trunk', 'midline', nothingRead, build), [build]);
   const [top, bottom] = [46, frame.height - 92];
+  const [unit] = useUnit();
   // a child stands as small beside the rod as it is
   const rod = kind === 'stature' ? Math.max(1200, Math.ceil((body.stature + 150) / 200) * 200) : body.stature;
+  // mm from one tick of the rod to the next: half a foot, or a decimetre
+  const tick = unit === 'in' ? 6 * millimetresPerInch : 100;
   const scale = (bottom - top) / rod;
   const middle = frame.width / 2 - (kind === 'stature' ? 26 : 0);
   const place = ([x, y]: readonly [number, number]) => [middle + x * scale, bottom - y * scale] as const;
@@ -41,22 +46,22 @@ export function PersonFigure({
             d={`M${beside} ${bottom}V${bottom - rod * scale}`}
             stroke={color('edge')}
           />
-          {Array.from({ length: rod / 100 + 1 }, (_, i) => (
+          {Array.from({ length: Math.floor(rod / tick) + 1 }, (_, i) => (
             <g key={i}>
               <path
                 className="dimension"
-                d={`M${beside} ${bottom - i * 100 * scale}h${i % 2 === 0 ? 10 : 5}`}
+                d={`M${beside} ${bottom - i * tick * scale}h${i % 2 === 0 ? 10 : 5}`}
                 stroke={color('edge')}
               />
-              {i % (rod > 1400 ? 4 : 2) === 0 && (
-                <text x={beside + 16} y={bottom - i * 100 * scale + 5}>
-                  {i * 100}
+              {i % (unit !== 'in' && rod > 1400 ? 4 : 2) === 0 && (
+                <text x={beside + 16} y={bottom - i * tick * scale + 5}>
+                  {formatLength(i * tick, unit)}
                 </text>
               )}
             </g>
           ))}
           <text x={beside + 16} y={bottom + 24}>
-            mm
+            {unit}
           </text>
           <path
             className="dimension"

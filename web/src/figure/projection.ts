@@ -1,5 +1,5 @@
 /* Where things of the leg come to lie in the drawing. */
-import { landmarkLevel, type LegForm } from '@estribo/core/anatomy';
+import { landmarkLevel, type LegForm, type Point } from '@estribo/core/anatomy';
 import type { PlacedView } from '@estribo/core/drawing';
 
 /** One of the two views. */
@@ -52,6 +52,27 @@ export function bandPath(
   const y = scale.y(level);
   const bow = 7;
   return `M${x0} ${y - thickness / 2}Q${(x0 + x1) / 2} ${y + bow - thickness / 2} ${x1} ${y - thickness / 2}L${x1} ${y + thickness / 2}Q${(x0 + x1) / 2} ${y + bow + thickness / 2} ${x0} ${y + thickness / 2}Z`;
+}
+
+/** A band as lines across it from its upper edge to its lower one, near enough together to leave no room for a text. */
+export function bandEdges(
+  scale: Pick<LegOn, 'perMm' | 'y'>,
+  view: View,
+  left: number,
+  right: number,
+  level: number,
+  thickness: number,
+): (readonly Point[])[] {
+  const [x0, x1] = [view.axis + left * scale.perMm, view.axis + right * scale.perMm];
+  const y = scale.y(level);
+  return Array.from({ length: Math.ceil(thickness / 10) + 1 }, (_, i) => {
+    const at = y - thickness / 2 + (i / Math.ceil(thickness / 10)) * thickness;
+    return [
+      [x0, at],
+      [(x0 + x1) / 2, at + 3.5],
+      [x1, at],
+    ] as const;
+  });
 }
 
 /** The skin's edges at a level as x offsets in each view, smaller first. */

@@ -8,7 +8,7 @@ import { color, size } from '../app/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { printDay, printReading, signed, unitSign } from '../parts/print';
+import { printDay, printFine, printReading, unitSign } from '../parts/print';
 import { Calibration } from './calibration';
 import type { ConnectedInstrument } from './use-instrument';
 
@@ -72,7 +72,7 @@ export function InstrumentLine({
           <span>
             {t('instruments.calibrated', {
               day: printDay(line.calibrated),
-              offset: `${signed(line.offset)} ${unitSign(unit, 'mm')}`,
+              offset: printFine(line.offset, unit, length),
             })}
           </span>
           {line.validUntil < today && <em>{t('instruments.overdue', { day: printDay(line.validUntil) })}</em>}

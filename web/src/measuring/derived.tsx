@@ -15,7 +15,7 @@ import { language, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading, unitSign } from '../parts/print';
+import { printFine, printReading } from '../parts/print';
 import { useSaving } from '../parts/use-saving';
 
 const litres = new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
@@ -72,7 +72,7 @@ function spineArc(states: readonly StepState[]): { angle: number; index: number 
 
 /** The clinic's own deviation for the step, offered once it has pairs enough. */
 export function OwnPrecision({ at }: { at: StepState }) {
-  const { state, write } = useWork();
+  const { state, unit, write } = useWork();
   const [saving, save] = useSaving();
   const { step } = at;
   const own = useOwnRepeatability(isReading(step) ? protocolOf(step) : undefined);
@@ -81,7 +81,7 @@ export function OwnPrecision({ at }: { at: StepState }) {
   if (used) return <Soft>{t('measuring.ownUsed', { pairs: used.pairs })}</Soft>;
   if (!own) return null;
   // a deviation is smaller than what a reading is printed to
-  const print = (value: number) => `${value.toFixed(1)} ${unitSign(unitOf(step), 'mm')}`;
+  const print = (value: number) => printFine(value, unitOf(step), unit);
   return (
     <Row>
       <Soft style={{ flex: 1, minWidth: 220 }}>

@@ -34,7 +34,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFree, printNumber, printReading, printWindow, unitSign } from '../parts/print';
+import { isFree, printNumber, printReading, saidUnderZero, printWindow, unitSign } from '../parts/print';
 import { useDraft } from '../api/draft';
 import { ReadingField, readQuantity, type Quantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
@@ -310,6 +310,11 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
             label={label}
             side={side === 'midline' ? undefined : named('side', side)}
             kind={quantityOf[kept]}
+            minusSaid={
+              step.kind === 'posture' || step.kind === 'inclination'
+                ? (amount) => saidUnderZero(step.kind === 'posture' ? step.joint : 'inclination', amount)
+                : undefined
+            }
             unit={unit}
             sign={
               step.kind === 'shoe' && scale !== 'iso'

@@ -35,7 +35,7 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     for (const step of programme.sequence)
       for (const group of ['sequence', 'sequenceHold'] as const) expect(words(group)).toContain(step.id);
     for (const check of programme.checks)
-      for (const group of ['checks', 'checkHow', 'checkUnit', 'checkDo'] as const)
+      for (const group of ['checks', 'checkHow', 'checkMinus', 'checkDo'] as const)
         expect(words(group)).toContain(check.id);
   },
 );

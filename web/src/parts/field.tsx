@@ -72,7 +72,7 @@ export function Field({
   ...rest
 }: TextFieldProps & {
   label: string;
-  help?: string;
+  help?: string | undefined;
   problem?: string | undefined;
   /** more than one line */
   lines?: number;

@@ -1,13 +1,18 @@
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { ReadingUnit } from '@estribo/core/measuring';
-import { formatLength, type Degrees, type LengthUnit } from '@estribo/core/quantity';
+import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from '@estribo/core/quantity';
 import { language, locale, t } from '../messages';
+import type { en } from '../messages/en';
 
 /** A number with its minus sign as typographers set it. */
 export const signed = (value: number): string => (value < 0 ? `−${-value}` : String(value));
 
 export const degrees = (value: Degrees): string => `${signed(value)}°`;
+
+/** An angle under zero in words, where a minus sign alone is overlooked: of a joint, or of the back's lean. */
+export const saidUnderZero = (what: keyof typeof en.minusOf, amount: string): string =>
+  t(`minusOf.${what}`, { amount });
 
 const decimal = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
@@ -20,6 +25,20 @@ export function printNumber(value: number, unit: ReadingUnit, length: LengthUnit
 /** What stands behind a reading's number. */
 export const unitSign = (unit: ReadingUnit, length: LengthUnit): string =>
   unit === 'mm' ? length : unit === 'degrees' ? '°' : unit === 'kg' ? 'kg' : t('common.years');
+
+/** A length to either side of a place, with its unit. */
+export const printDistance = (value: number, length: LengthUnit): string =>
+  `${value < 0 ? '−' : ''}${printReading(Math.abs(value), 'mm', length)}`;
+
+/** A length finer than a tape shows: a deviation, an offset, a change a week. */
+export const printFine = (value: number, unit: ReadingUnit, length: LengthUnit): string => {
+  if (unit !== 'mm')
+    return `${signed(Math.round(value * 10) / 10)}${unit === 'degrees' ? '' : ' '}${unitSign(unit, length)}`;
+  const per = { mm: 1, cm: 10, in: millimetresPerInch }[length];
+  const digits = length === 'mm' ? 1 : 2;
+  const shown = Math.round((value / per) * 10 ** digits) / 10 ** digits;
+  return `${signed(shown)} ${length}`;
+};
 
 /** A reading with its unit. */
 export const printReading = (value: number, unit: ReadingUnit, length: LengthUnit): string =>

@@ -4,7 +4,7 @@ import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
 import { t } from '../messages';
-import { printReading } from './print';
+import { degrees, printReading } from './print';
 
 const Frame = styled(TextField)`
   display: flex;
@@ -31,7 +31,7 @@ const Echo = styled.span`
   min-height: 18px;
 `;
 
-const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean }>`
+const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean; $wideNumber: boolean }>`
   display: flex;
   align-items: baseline;
   gap: 6px;
@@ -39,8 +39,8 @@ const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean }>`
   border-radius: 4px;
   background: ${color('sheet')};
   padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
-  width: ${({ $small, $narrow, $long }) =>
-    $narrow ? '116px' : $small ? '140px' : $long ? '264px' : '212px'};
+  width: ${({ $small, $narrow, $long, $wideNumber }) =>
+    $narrow ? ($wideNumber ? '156px' : '116px') : $small ? '140px' : $long ? '264px' : '212px'};
   max-width: 100%;
   height: ${({ $small }) => ($small ? '48px' : '64px')};
   align-items: center;
@@ -71,7 +71,8 @@ const Problem = styled(FieldError)`
   max-width: 320px;
 `;
 
-export type Quantity = 'length' | 'degrees' | 'mass' | 'count' | 'text';
+/** `distance`: a length to either side of a place; a minus is the other side. */
+export type Quantity = 'length' | 'distance' | 'degrees' | 'mass' | 'count' | 'text';
 
 /** What is typed, as a number: mm for a length and kg for a weight whatever unit it was typed in. */
 export function readQuantity(
@@ -86,6 +87,12 @@ export function readQuantity(
     return {
       problem: parsed.problem === 'empty' ? t('common.typeNumber') : t('common.notALength', { unit }),
     };
+  }
+  if (kind === 'distance') {
+    const trimmed = plainTyped(text).trim();
+    if (/^[+-]?0+([.,]0+)?$/.test(trimmed)) return { value: 0 };
+    const read = readQuantity(trimmed.replace(/^[+-]/, ''), 'length', unit);
+    return 'value' in read && trimmed.startsWith('-') ? { value: -read.value } : read;
   }
   if (kind === 'mass') {
     const parsed = parseMass(text);
@@ -118,8 +125,11 @@ export function ReadingField({
   hideLabel = false,
   primary = false,
   side,
+  minusSaid,
 }: {
   label: string;
+  /** what a number under zero means, in words: a minus sign alone is overlooked */
+  minusSaid?: ((amount: string) => string) | undefined;
   /** the side that is read, in words */
   side?: string | undefined;
   kind: Quantity;
@@ -160,11 +170,17 @@ export function ReadingField({
     addEventListener('keydown', typed);
     return () => removeEventListener('keydown', typed);
   }, [primary]);
+  const minus = minusSaid && saidMinus(value, kind, unit, minusSaid);
   return (
     <Frame value={value} onChange={onChange} isInvalid={problem !== undefined}>
       <Name $hidden={hideLabel}>{label}</Name>
       {side !== undefined && <SideName aria-hidden>{side}</SideName>}
-      <Box $small={small} $narrow={hideLabel} $long={kind === 'text'}>
+      <Box
+        $small={small}
+        $narrow={hideLabel}
+        $long={kind === 'text'}
+        $wideNumber={kind === 'distance' && unit === 'in'}
+      >
         <Input
           ref={input}
           data-reading={kind}
@@ -187,6 +203,7 @@ export function ReadingField({
         <span aria-hidden>{sign}</span>
       </Box>
       {primary && kind === 'length' && <Echo aria-hidden>{echoOf(value, unit)}</Echo>}
+      {minus !== undefined && <Echo role="status">{`= ${minus}`}</Echo>}
       <Problem>{problem}</Problem>
     </Frame>
   );
@@ -199,4 +216,16 @@ function echoOf(text: string, unit: LengthUnit): string {
   // what names its unit is said in one's own
   const named = /[a-z'"′″]/i.test(text);
   return `= ${printReading(read.value, 'mm', named ? unit : unit === 'in' ? 'mm' : 'in')}`;
+}
+
+/** A number under zero as it is typed, in words. */
+function saidMinus(
+  text: string,
+  kind: Quantity,
+  unit: LengthUnit,
+  said: (amount: string) => string,
+): string | undefined {
+  const read = readQuantity(text, kind, unit);
+  if ('problem' in read || read.value >= 0) return undefined;
+  return said(kind === 'degrees' ? degrees(-read.value) : printReading(-read.value, 'mm', unit));
 }

@@ -15,7 +15,7 @@ import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { signed } from '../parts/print';
+import { degrees, saidUnderZero, signed } from '../parts/print';
 import { useSaving } from '../parts/use-saving';
 
 interface Values {
@@ -223,6 +223,11 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
                       )}
                       problem={fieldState.error?.message}
                       placeholder={t('order.notLimited')}
+                      help={
+                        number(field.value) < 0
+                          ? `= ${saidUnderZero(state.programme.joint ?? 'knee', degrees(-number(field.value)))}`
+                          : undefined
+                      }
                       inputMode="text"
                     />
                   )}

@@ -54,3 +54,16 @@ test('a bend without a place is asked again', async () => {
   expect(screen.getAllByText('Type a number.').length).toBe(2);
   expect(written).toEqual([]);
 });
+
+test('in inch mode a place on the limb is inches: typed with eighths, said below, listed', async () => {
+  const { user, written } = await showStage(ShapeStage, sizedLogbook(), { unit: 'in' });
+  await user.type(screen.getByLabelText('From the hinge (− is below)'), '-4 3/8');
+  expect(screen.getByText('= 4 3/8 in below the hinge')).toBeTruthy();
+  await user.type(screen.getByLabelText('Amount'), '4{Enter}');
+  expect(written[0]!.body).toMatchObject({ place: -111.125, amount: 4 });
+  expect(screen.getByText(/medial upright, 4 3\/8 in below the hinge, 4° away from the limb/)).toBeTruthy();
+  await user.type(screen.getByLabelText('From the hinge (− is below)'), '99');
+  await user.type(screen.getByLabelText('Amount'), '1{Enter}');
+  expect(screen.getByText(/: from −.* in to .* in\.$/)).toBeTruthy();
+  expect(screen.queryByText(/\bmm\b/)).toBeNull();
+});

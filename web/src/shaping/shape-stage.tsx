@@ -1,5 +1,6 @@
 import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
-import { boundsOf } from '@estribo/core/logbook';
+import { boundsOf, type Bounds } from '@estribo/core/logbook';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -13,7 +14,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { printDistance, printReading } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useReason } from '../parts/use-reason';
 import { useSaving } from '../parts/use-saving';
@@ -158,8 +159,8 @@ function ScarEntry() {
     );
   const take = () => {
     const read = {
-      from: signedLength(t('shaping.scarFrom'), ends.from, unit),
-      to: signedLength(t('shaping.scarTo'), ends.to, unit),
+      from: readPlace(t('shaping.scarFrom'), ends.from, unit, boundsOf('shape.scar', 'from')),
+      to: readPlace(t('shaping.scarTo'), ends.to, unit, boundsOf('shape.scar', 'to')),
     };
     const wrong = {
       ...('problem' in read.from ? { from: read.from.problem } : {}),
@@ -186,7 +187,8 @@ function ScarEntry() {
             key={end}
             small
             label={t(`shaping.scar${end === 'from' ? 'From' : 'To'}`)}
-            kind="length"
+            kind="distance"
+            minusSaid={(length) => t('shaping.belowMark', { length })}
             unit={unit}
             sign={unit}
             value={ends[end]}
@@ -209,24 +211,16 @@ function ScarEntry() {
 }
 
 /** A place on the limb: up is positive, down is a minus. */
-function signedLength(
+function readPlace(
   what: string,
   text: string,
-  unit: Parameters<typeof readQuantity>[2],
+  unit: LengthUnit,
+  bounds: Bounds,
 ): { value: number } | { problem: string } {
-  const trimmed = text.trim().replace('−', '-');
-  if (/^[+-]?0+([.,]0+)?$/.test(trimmed)) return { value: 0 };
-  const down = trimmed.startsWith('-');
-  const read = readQuantity(trimmed.replace(/^[+-]/, ''), 'length', unit);
+  const read = readQuantity(text, 'distance', unit);
   if ('problem' in read) return read;
-  const value = down ? -read.value : read.value;
-  const problem = boundsProblem(
-    what,
-    value,
-    boundsOf('shape.bent', 'place'),
-    (bound) => `${bound < 0 ? '−' : ''}${printReading(Math.abs(bound), 'mm', unit)}`,
-  );
-  return problem ? { problem } : { value };
+  const problem = boundsProblem(what, read.value, bounds, (bound) => printDistance(bound, unit));
+  return problem ? { problem } : read;
 }
 
 type NewBend = Pick<Bend, 'upright' | 'direction'> & { place: string; amount: string };
@@ -247,7 +241,7 @@ function Bends() {
 
   const ledger = bendLedger(bends, frame);
   const read = {
-    place: signedLength(t('shaping.place'), place, unit),
+    place: readPlace(t('shaping.place'), place, unit, boundsOf('shape.bent', 'place')),
     amount: readQuantity(amount, 'degrees', unit),
   };
   const bend: Bend | undefined =
@@ -292,7 +286,7 @@ function Bends() {
               <b>{i + 1}.</b>{' '}
               {t('shaping.bendLine', {
                 upright: named('upright', one.upright),
-                place: `${Math.abs(one.place)} mm`,
+                place: printReading(Math.abs(one.place), 'mm', unit),
                 where: t(one.place > 0 ? 'shaping.above' : 'shaping.below'),
                 amount: one.amount,
                 direction: named('direction', one.direction),
@@ -336,7 +330,8 @@ function Bends() {
             <ReadingField
               small
               label={t('shaping.place')}
-              kind="length"
+              kind="distance"
+              minusSaid={(length) => t('shaping.belowHinge', { length })}
               unit={unit}
               sign={unit}
               value={place}

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Small, Stack } from '../parts/layout';
-import { printDay, printNumber, signed } from '../parts/print';
+import { printDay, printFine, printNumber } from '../parts/print';
 import { unitOfAxis } from './print-axis';
 import { SizeTable } from './size-table';
 
@@ -142,7 +142,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
         <Small key={axis.reading}>
           {named('steps', axis.reading)}.{' '}
           {t('sizing.drift', {
-            perWeek: `${signed(Math.round(drift.perWeek * 10) / 10)} mm`,
+            perWeek: printFine(drift.perWeek, 'mm', unit),
           })}{' '}
           {drift.crosses &&
             (drift.crosses.to === undefined

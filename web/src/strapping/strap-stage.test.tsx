@@ -56,6 +56,13 @@ test('the walk runs on a clock, and what it was is recorded: time and drop', asy
   now.mockRestore();
 });
 
+test('what the brace dropped by is said in inches where inches are read', async () => {
+  const log = strappedTo('settling-walk');
+  log.write('strap.done', { step: 'settling-walk', pass: 1, minutes: 5, dropped: 6 });
+  await showStage(StrapStage, log, { unit: 'in' });
+  expect(screen.getByText(/Dropped 1\/4 in\./)).toBeTruthy();
+});
+
 test('putting it on anew starts the sequence, and the old one stays in the record', async () => {
   const log = strappedTo('strap-4');
   const { user, written, state } = await showStage(StrapStage, log);

@@ -39,7 +39,7 @@ const Lead = styled.p`
 `;
 
 export default function StrapStage() {
-  const { state, write } = useWork();
+  const { state, unit, write } = useWork();
   const mayNow = useMay('strap');
   const { now, steps, done } = state.strapping;
   const [saving, save] = useSaving();
@@ -105,7 +105,7 @@ export default function StrapStage() {
         <Soft>
           {t('strapping.settled', { count: state.strapping.settled.minutes })}
           {state.strapping.settled.dropped !== undefined &&
-            ` ${t('strapping.dropped', { mm: state.strapping.settled.dropped })}`}
+            ` ${t('strapping.dropped', { length: printReading(state.strapping.settled.dropped, 'mm', unit) })}`}
         </Soft>
       )}
       {done > 0 && mayStrap && (

@@ -1,0 +1,69 @@
+import { render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useRef, useState } from 'react';
+import { useKeptFocus } from './kept-focus';
+
+/** A stage of three parts, the second of which cannot be pressed while it is saved, and then changes into another. */
+function Stage({ after, field = '' }: { after: 'a button' | 'nothing'; field?: string }) {
+  const place = useRef<HTMLElement>(null);
+  const [pressed, press] = useState(false);
+  const [saving, setSaving] = useState(false);
+  useKeptFocus(place, 'set');
+  return (
+    <main ref={place}>
+      <h1>Stage</h1>
+      <section>
+        <input aria-label="motion" defaultValue={field} />
+      </section>
+      <section>
+        {pressed ? (
+          after === 'a button' && <button data-look="main">Fitted</button>
+        ) : (
+          <button
+            data-look="main"
+            disabled={saving}
+            onClick={() => {
+              setSaving(true);
+              setTimeout(() => press(true), 80);
+            }}
+          >
+            Choose
+          </button>
+        )}
+      </section>
+      <input type="checkbox" aria-label="ticked" />
+    </main>
+  );
+}
+
+test.each([
+  // what follows the place that was left comes before an empty field above it
+  ['a button', '', () => screen.getByRole('button', { name: 'Fitted' })],
+  // nothing follows: the empty field
+  ['nothing', '', () => screen.getByLabelText('motion')],
+  // nothing is left to do
+  ['nothing', '0-0-120', () => screen.getByRole('heading')],
+] as const)(
+  'the button goes away, %s and field "%s" stay: the next thing has the focus',
+  async (after, field, next) => {
+    const user = userEvent.setup();
+    render(<Stage after={after} field={field} />);
+    await user.click(screen.getByRole('button', { name: 'Choose' }));
+    await waitFor(() => expect(document.activeElement).toBe(next()));
+  },
+);
+
+test('a focus outside the stage is left where it is when the stage changes', async () => {
+  const at = (shown: boolean) => (
+    <>
+      <button>Bench</button>
+      {shown ? <Stage after="nothing" /> : <Stage after="a button" field="1" key="new" />}
+    </>
+  );
+  const { rerender } = render(at(true));
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('heading')));
+  screen.getByRole('button', { name: 'Bench' }).focus();
+  rerender(at(false));
+  await new Promise((resolve) => setTimeout(resolve, 400));
+  expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Bench' }));
+});

@@ -149,7 +149,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByLabel('Strap 5 above the calf’s largest girth: calf').fill('132');
   await page.getByRole('button', { name: 'Strap 5 above the calf’s largest girth: Take it' }).click();
   await check('Knee at the extension stop', '3');
-  await expect(page.getByText(/The knee passes the order by 2 °/)).toBeVisible();
+  await expect(page.getByText(/The knee passes the order by 2°/)).toBeVisible();
   await check('Knee at the extension stop', '11');
   await check('Knee at the flexion stop', '88');
   await page.getByRole('button', { name: 'Clear of the neck of the fibula: Yes' }).click();

@@ -25,15 +25,18 @@ function neckAndHead(form: TrunkForm, view: 'front' | 'back' | 'side'): Drawn {
   const head = { front: headFromFront, back: headFromBehind, side: headFromSide }[view](form);
   const lean = view === 'side' ? bent(neckFoot) : 0;
   const n = (share: number, at: number): Point => [neck * share, y(at)];
-  const jaw = Math.min(neck * 0.94, 62 * build.head);
-  // the neck reaches up behind the jaw and down into the shoulders
+  // the neck reaches up behind the jaw and down into the shoulders; a very thick one widens steadily from the cheek
+  const cheek: Point = [Math.min(neck * 0.86, 72 * build.head), y(chinAbove + 61)];
+  const jaw: Point = [Math.min(neck * 0.92, 77 * build.head), y(chinAbove + 31)];
+  const throat: Point = [Math.min(neck * 0.95, 84 * build.head), y(78)];
   const column =
     view === 'side'
       ? []
       : [
           smoothRing([
-            [jaw, y(chinAbove + 34)],
-            [Math.min(neck * 0.95, jaw * 1.12), y(78)],
+            cheek,
+            jaw,
+            throat,
             n(0.96, 52),
             n(1, 26),
             n(1.1, 8),
@@ -42,8 +45,7 @@ function neckAndHead(form: TrunkForm, view: 'front' | 'back' | 'side'): Drawn {
             n(-1.1, 8),
             n(-1, 26),
             n(-0.96, 52),
-            [-Math.min(neck * 0.95, jaw * 1.12), y(78)],
-            [-jaw, y(chinAbove + 34)],
+            ...mirrored([throat, jaw, cheek]),
           ]),
         ];
   const g = build.girth;

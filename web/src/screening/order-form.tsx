@@ -45,7 +45,10 @@ const Phase = styled.div`
   display: grid;
   grid-template-columns: 1fr 1fr 1fr 44px;
   gap: 10px;
-  align-items: end;
+  align-items: start;
+  & > button {
+    margin-top: 22px;
+  }
 `;
 
 const empty: Values = {

@@ -68,6 +68,7 @@ test('an order is entered in phases; the wrong way round is asked back', async (
   await user.click(screen.getAllByRole('spinbutton')[0]!);
   await user.keyboard('07112026');
   await user.type(screen.getByLabelText('Extension'), '−5');
+  expect(screen.getByText('= 5° beyond straight')).toBeTruthy();
   await user.type(screen.getByLabelText('Flexion'), '60');
   await user.click(screen.getByRole('button', { name: 'Next phase' }));
   await user.type(screen.getAllByLabelText('From day')[1]!, '14');

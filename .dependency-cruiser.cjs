@@ -4,6 +4,7 @@ const floors = [
   'calendar',
   'statistics',
   'anatomy',
+  'brace',
   'access',
   'order',
   'screening',

@@ -7,6 +7,8 @@ import { landmarkLevel, type Landmark } from './landmark';
 import { legForm, malleoliLevel } from './leg-form';
 import {
   drawnTurned,
+  facesFromFront,
+  facesFromOutside,
   facingOf,
   footSize,
   legFromFront,
@@ -81,6 +83,7 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
     {
       id: 'front',
       edges: (at) => (at < 0.7 * heelLevel ? crossing(front.skin, at) : width(at)),
+      faces: facesFromFront(facing),
       place: (landmark) => {
         const at = level(landmark);
         return at === undefined || landmark === 'heel' ? undefined : [0, at];
@@ -100,6 +103,7 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
         const { front: fore, back: rear } = form.edges(at + datum);
         return sorted(fore * facing, -rear * facing);
       },
+      faces: facesFromOutside(facing),
       place: (landmark) => {
         const at = level(landmark);
         if (at === undefined) return undefined;
@@ -121,6 +125,7 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
         const [low, high] = across(() => back.skin)(at) ?? [0, 0];
         return at < 0.7 * heelLevel ? [low, high] : sorted(-low, -high);
       },
+      faces: facing === 1 ? { medial: 0, back: 0.5, lateral: 1 } : { lateral: 0, back: 0.5, medial: 1 },
       place: (landmark) => {
         const at = level(landmark);
         return at === undefined ? undefined : [0, at];

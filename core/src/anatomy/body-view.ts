@@ -2,6 +2,7 @@ import type { Millimetres } from '../quantity';
 import type { Drawn } from './foot';
 import type { Landmark } from './landmark';
 import { cutTo, inside, outlineOf, type Point } from './outline';
+import type { Face } from './side';
 
 /** One view of a body part: its outline with the places on it, in mm, y up along the body. */
 export interface BodyView {
@@ -18,6 +19,8 @@ export interface BodyView {
   hidden: Point[][];
   /** the skin's edges at a level, smaller first; of the part that a tape goes round, counted from a landmark of it */
   edges: (level: Millimetres, from?: Landmark) => [Millimetres, Millimetres] | undefined;
+  /** where each face that is seen lies across the body: from 0 at the smaller edge to 1 at the other */
+  faces: Partial<Record<Face, number>>;
   /** where a landmark lies in this view, if it is seen or felt from there */
   place: (landmark: Landmark) => Point | undefined;
   /** the way of a tape along the body between two landmarks, if it runs in this view */

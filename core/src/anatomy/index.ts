@@ -1,6 +1,6 @@
-export { otherSide, pairedSides, sides, sidesFrom, type Side } from './side';
+export { faces, otherSide, pairedSides, sides, sidesFrom, type Face, type Side } from './side';
 export { regionNames, regions, type Region } from './region';
-export { landmarkLevel, landmarks, type Landmark } from './landmark';
+export { datumOf, landmarkLevel, landmarks, type Landmark } from './landmark';
 export { ellipsePerimeter, semiAxes } from './ellipse';
 export { statureForAge } from './stature';
 export { buildOf, templateStature, type Build } from './build';

@@ -67,6 +67,15 @@ const levels = {
 type Levels = typeof levels;
 export type Landmark = { [R in Region]: keyof Levels[R] }[Region];
 
+/** The mark from which levels of a region are counted. */
+export const datumOf: Record<Region, Landmark> = {
+  leg: 'mid-kneecap',
+  trunk: 'waist',
+  neck: 'trapezius-top',
+  shoulder: 'acromion',
+  ankle: 'malleoli',
+};
+
 /** Every landmark of any region. */
 export const landmarks = [
   ...new Set(Object.values(levels).flatMap((region) => Object.keys(region))),

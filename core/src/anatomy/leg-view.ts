@@ -1,5 +1,5 @@
 import { fitted, type BodyReadings } from './body-readings';
-import { viewOf, type RegionBody } from './body-view';
+import { viewOf, type BodyView, type RegionBody } from './body-view';
 import { buildOf, templateStature, type Build } from './build';
 import { drawnAt, drawnBy, footFromFront, footFromOutside, type Drawn, type FootSize } from './foot';
 import { landmarkLevel, type Landmark } from './landmark';
@@ -9,6 +9,12 @@ import type { Side } from './side';
 
 /** The medial side of a right leg, and its toes seen from outside, lie to the viewer's right. */
 export const facingOf = (side: Side): 1 | -1 => (side === 'left' ? -1 : 1);
+
+/** Where the faces of a limb lie, from the front and from outside. */
+export const facesFromFront = (facing: 1 | -1): BodyView['faces'] =>
+  facing === 1 ? { lateral: 0, front: 0.5, medial: 1 } : { medial: 0, front: 0.5, lateral: 1 };
+export const facesFromOutside = (facing: 1 | -1): BodyView['faces'] =>
+  facing === 1 ? { back: 0, lateral: 0.5, front: 1 } : { front: 0, lateral: 0.5, back: 1 };
 
 export const turned = (points: readonly Point[], facing: 1 | -1): Point[] =>
   facing === 1 ? [...points] : points.map(([x, y]): Point => [-x, y]);
@@ -131,6 +137,7 @@ export function legBody(readings: BodyReadings, side: Side, build: Build): Regio
             const { medial, lateral } = form.edges(at);
             return sorted(medial * facing, -lateral * facing);
           },
+          faces: facesFromFront(facing),
           place: (landmark) => {
             const at = level(landmark);
             if (at === undefined) return undefined;
@@ -153,6 +160,7 @@ export function legBody(readings: BodyReadings, side: Side, build: Build): Regio
             const { front, back } = form.edges(at);
             return sorted(front * facing, -back * facing);
           },
+          faces: facesFromOutside(facing),
           place: (landmark) => {
             const at = level(landmark);
             if (at === undefined) return undefined;

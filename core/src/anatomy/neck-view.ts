@@ -33,6 +33,7 @@ export function neckBody(readings: BodyReadings, _side: Side, build: Build): Reg
           : at < y(81)
             ? [-form.neck * (at < 0 ? 1.1 : 1), form.neck * (at < 0 ? 1.1 : 1)]
             : crossing(front.skin, at),
+      faces: { right: 0, front: 0.5, left: 1 },
       place: (landmark) => {
         const at = level(landmark);
         if (at === undefined || landmark === 'occiput' || landmark === 'c7') return undefined;
@@ -56,6 +57,7 @@ export function neckBody(readings: BodyReadings, _side: Side, build: Build): Reg
         const { front: fore, back } = edges(at - down);
         return [back, fore];
       },
+      faces: { back: 0, right: 0.5, front: 1 },
       place: (landmark) => {
         const at = level(landmark);
         if (at === undefined) return undefined;

@@ -41,6 +41,10 @@ export function shoulderBody(readings: BodyReadings, side: Side, build: Build): 
           ? sorted(turned(middle - arm.half(at)), turned(middle + arm.half(at)))
           : sorted(turned(-x - width(at + y)), turned(-x + width(at + y)));
       },
+      faces:
+        facingIn(id) === 1
+          ? ({ medial: 0, [id]: 0.5, lateral: 1 } as const)
+          : ({ lateral: 0, [id]: 0.5, medial: 1 } as const),
       place: (landmark: Landmark): Point | undefined => {
         const at = level(landmark);
         if (at === undefined) return undefined;

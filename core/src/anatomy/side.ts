@@ -12,3 +12,7 @@ export const otherSide = (side: Side): Side =>
 /** The sides that are measured, the braced one first. */
 export const sidesFrom = (braced: Side): readonly Side[] =>
   braced === 'midline' ? ['midline'] : [braced, otherSide(braced)];
+
+/** The faces of a body part: of one of a pair medial and lateral, of the body's middle left and right. */
+export const faces = ['front', 'back', 'medial', 'lateral', 'left', 'right'] as const;
+export type Face = (typeof faces)[number];

@@ -67,6 +67,7 @@ export function trunkBody(readings: BodyReadings, _side: Side, build: Build): Re
   const placesOf = (id: 'front' | 'back') => ({
     id,
     edges: across,
+    faces: id === 'front' ? { right: 0, front: 0.5, left: 1 } : { left: 0, back: 0.5, right: 1 },
     place: flat(id),
     along: id === 'back' ? along((y) => [0, y]) : () => undefined,
     letters: [
@@ -89,6 +90,7 @@ export function trunkBody(readings: BodyReadings, _side: Side, build: Build): Re
             const { front, back } = edges(y);
             return [back, front];
           },
+          faces: { back: 0, right: 0.5, front: 1 },
           place: (landmark) => {
             const y = level(landmark);
             if (y === undefined) return undefined;

@@ -1,17 +1,69 @@
+import { array, boolean, object, string } from 'yup';
+import { finite, oneOfKinds, placeSchema, type OneOfKinds } from '../brace';
 import type { MotionWindow } from '../order';
 import type { HingeStops } from '../setting';
-import type { Millimetres } from '../quantity';
+
+export const moments = ['lying', 'seated', 'standing', 'after-walking'] as const;
+
+const common = {
+  id: string().strict().required().min(1).max(80),
+  /** where it is looked at, for the figure */
+  at: placeSchema.optional().default(undefined),
+  /** the parts it is about */
+  parts: array().of(string().strict().required()),
+  /** when it is looked at */
+  moment: string().oneOf(moments),
+  /** what mends it: a stage, and there the setting, step or part */
+  cures: array().of(
+    object({ stage: string().strict().required(), thing: string().strict() }).noUnknown().required(),
+  ),
+};
+
+/** What each kind of check states; its wording hangs on its id. A check without its limits is refused. */
+export const checkKinds = {
+  /** a distance within a tolerance, mm: the model's own, or the family's */
+  distance: object({
+    ...common,
+    tolerance: string().oneOf(['model']),
+    from: finite(),
+    to: finite(),
+    /** what was found moves its parts on the figure: along the limb, or behind their place */
+    moves: string().oneOf(['along', 'behind']),
+  }).test(
+    'limits',
+    'must leave its tolerance to the model, or state from and to',
+    ({ tolerance, from, to }) =>
+      tolerance === 'model'
+        ? from === undefined && to === undefined
+        : from !== undefined && to !== undefined && from <= to,
+  ),
+  /** the joint's angle at a stop, brace tightened: inside the ordered window */
+  'angle-at-stop': object({ ...common, stop: string().oneOf(['extension', 'flexion']).required() }),
+  /** a part lies proximal of a place on the limb: both as mm below the mark */
+  'proximal-to': object(common),
+  /** both of a pair alike, mm */
+  alike: object({ ...common, within: finite().min(0).required() }),
+  /** so many fingers go between part and body */
+  fingers: object({ ...common, least: finite().min(0).required(), most: finite().min(0).required() }).test(
+    'limits',
+    'must not have most under least',
+    ({ least, most }) => least <= most,
+  ),
+  /** a question that yes passes; `limbSafety`: one that is not so ends the fitting until somebody has looked */
+  seen: object({ ...common, limbSafety: boolean().strict() }),
+};
+
+/** A check as a programme states it: a tolerance may be left to the model. */
+export type ProgrammeCheck = OneOfKinds<typeof checkKinds>;
+export const checkSchema = oneOfKinds(checkKinds);
 
 /** One thing looked at with the brace on. Its wording hangs on its id. */
 export type FitCheck =
-  /** a distance within a tolerance, mm */
-  | { kind: 'distance'; id: string; from: Millimetres; to: Millimetres }
-  /** the joint's angle at a stop, brace tightened: inside the ordered window */
-  | { kind: 'angle-at-stop'; id: string; stop: 'extension' | 'flexion' }
-  /** a part lies proximal of a place on the limb: both as mm below the mark */
-  | { kind: 'proximal-to'; id: string }
-  /** a question that yes passes; `limbSafety`: one that is not so ends the fitting until somebody has looked */
-  | { kind: 'seen'; id: string; limbSafety?: boolean };
+  | Exclude<ProgrammeCheck, { kind: 'distance' }>
+  | (Omit<Extract<ProgrammeCheck, { kind: 'distance' }>, 'from' | 'to' | 'tolerance'> & {
+      from: number;
+      to: number;
+    });
 
 export interface CheckValue {
   check: string;
@@ -31,7 +83,8 @@ export type Judged =
   | { state: 'not-needed'; reason: 'no-stop-ordered' }
   | {
       state: 'fail';
-      reason: 'outside-tolerance' | 'outside-order' | 'not-proximal' | 'not-seen';
+      reason:
+        'outside-tolerance' | 'outside-order' | 'not-proximal' | 'not-alike' | 'not-so-many' | 'not-seen';
       by?: number;
     };
 
@@ -60,6 +113,17 @@ export function judgeCheck(check: FitCheck, value: CheckValue | undefined, conte
       if (value?.value === undefined || value.reference === undefined) return { state: 'open' };
       const over = value.value - value.reference;
       return over >= 0 ? { state: 'fail', reason: 'not-proximal', by: over } : { state: 'pass' };
+    }
+    case 'alike': {
+      if (value?.value === undefined || value.reference === undefined) return { state: 'open' };
+      const over = Math.abs(value.value - value.reference) - check.within;
+      return over > 0 ? { state: 'fail', reason: 'not-alike', by: over } : { state: 'pass' };
+    }
+    case 'fingers': {
+      if (value?.value === undefined) return { state: 'open' };
+      return value.value < check.least || value.value > check.most
+        ? { state: 'fail', reason: 'not-so-many' }
+        : { state: 'pass' };
     }
     case 'seen':
       if (value?.seen === undefined) return { state: 'open' };

@@ -1,4 +1,6 @@
 import type { Body, Landmark, Point, BodyView } from '../anatomy';
+import { levelOn, type Level } from '../brace';
+import { drawBrace, type DrawnBrace, type MarkToDraw, type PartToDraw } from './draw-brace';
 import { drawSteps, type DrawnStep, type StepToDraw } from './draw-step';
 import { placeLabels, labelSize, type Box, type LabelWish, type PlacedLabel } from './place-labels';
 import { placeViews, viewsShown, type Frame, type PlacedView } from './place-views';
@@ -15,10 +17,12 @@ export interface FigureToDraw {
   above?: number;
   /** boxes that are taken by something else */
   taken?: readonly Box[];
-  /** lines that something else draws, in px */
-  lines?: (views: readonly PlacedView[]) => readonly (readonly Point[])[];
-  /** texts that something else wants placed */
-  wishes?: (views: readonly PlacedView[]) => readonly LabelWish[];
+  /** the brace's parts, those beneath first */
+  parts?: readonly PartToDraw[];
+  /** places of checks, bends, scars */
+  marks?: readonly MarkToDraw[];
+  /** the level from which something is counted, across the drawing, with its name */
+  reference?: { at: Level; text?: string } | undefined;
   words: {
     landmark: (landmark: Landmark) => string;
     view: (id: BodyView['id']) => string;
@@ -32,6 +36,9 @@ export interface DrawnFigure {
   /** the ids of views that are not shown */
   turnedAway: BodyView['id'][];
   steps: DrawnStep[];
+  brace: DrawnBrace;
+  /** the level from which something is counted */
+  reference?: readonly [Point, Point];
   /** small arrows at the skin where it was held, pointing to where it would be */
   held: Point[][];
   /** each view's name, under it */
@@ -72,12 +79,15 @@ export function drawFigure({
   turned = false,
   above = 0,
   taken = [],
-  lines: more = () => [],
-  wishes: others = () => [],
+  parts = [],
+  marks = [],
+  reference,
   words,
 }: FigureToDraw): DrawnFigure {
   const shown = viewsShown(body, landmarksNow(steps), frame, turned, fromTheSide(steps));
   const views = placeViews(shown, frame, above);
+  const brace = drawBrace(parts, marks, { body, views }, selected);
+  const across = reference && referenceIn(body, views, frame, reference.at);
   const drawn = drawSteps(steps, { body, views, name: words.landmark }, selected);
   const captions = views.map(({ view, box }) => {
     const text = words.view(view.id);
@@ -113,7 +123,20 @@ export function drawFigure({
   });
   const wishes: LabelWish[] = [
     ...[...drawn].sort((a, b) => Number(b.strong) - Number(a.strong)).flatMap((step) => step.wishes),
-    ...others(views),
+    ...brace.wishes,
+    ...(across && reference.text !== undefined
+      ? [
+          {
+            id: 'reference',
+            text: reference.text,
+            at: across.edge,
+            weight: 400 as const,
+            towards: [30, -30, 0, 150],
+            away: 8,
+            spare: true,
+          },
+        ]
+      : []),
     ...held.slice(0, 1).map((arrow): LabelWish => ({
       id: 'held',
       text: words.held,
@@ -132,7 +155,8 @@ export function drawFigure({
       shapes.map(({ kind, points }) => (kind === 'area' ? [...points, points[0]!] : points)),
     ),
     ...held,
-    ...more(views),
+    ...brace.lines,
+    ...(across ? [across.line] : []),
   ];
   const boxes = captions.map(({ text, x, y }): Box => ({
     left: x,
@@ -144,9 +168,31 @@ export function drawFigure({
     views,
     turnedAway: body.views.filter((view) => !shown.includes(view)).map(({ id }) => id),
     steps: drawn,
+    brace,
+    ...(across ? { reference: across.line } : {}),
     held,
     captions,
     labels: placeLabels(wishes, lines, [...taken, ...boxes], frame),
+  };
+}
+
+/** A level across the drawing, and where it leaves the body in the last view. */
+function referenceIn(
+  body: Body,
+  views: readonly PlacedView[],
+  frame: Frame,
+  at: Level,
+): { line: readonly [Point, Point]; edge: Point } | undefined {
+  const level = levelOn(at, (landmark) => body.level(landmark));
+  const [first, last] = [views[0], views.at(-1)];
+  if (level === undefined || !first || !last) return undefined;
+  const [x, y] = first.project([0, level]);
+  return {
+    line: [
+      [Math.max(4, x - 86), y],
+      [frame.width - 8, y],
+    ],
+    edge: last.project([last.view.edges(level, at.from)?.[1] ?? 0, level]),
   };
 }
 

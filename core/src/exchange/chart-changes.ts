@@ -23,7 +23,7 @@ const named = ({ states, reading, size, row, column }: ChartRow) =>
     states,
     reading,
     size: states === 'cell' ? '' : size,
-    row: states === 'strap' ? '' : row,
+    row: states === 'strap' || states === 'part' ? '' : row,
     column,
   });
 
@@ -74,7 +74,7 @@ const saidBy = ({ states, from, to, size, row, distance, resolution }: ChartRow)
   (states === 'cell'
     ? [size]
     : [
-        row && states === 'strap' ? row : '',
+        row && (states === 'strap' || states === 'part') ? row : '',
         from,
         to && `– ${to}`,
         distance && `@ ${distance}`,

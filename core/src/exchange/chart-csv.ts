@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
+import type { Part } from '../brace';
 import type { ProtocolStep } from '../measuring';
-import type { BraceModel, Programme } from '../programmes';
+import { canonicalText, kneeStrap, type BraceModel, type Programme } from '../programmes';
 import type { Belt, Chart } from '../sizing';
 import { formula } from './csv-cell';
 
@@ -34,7 +35,8 @@ import { formula } from './csv-cell';
  * size       the one size of a brace for which nothing is read
  * stop       a piece of the hinge: extension or flexion in `size`, its degrees in `from`
  * tolerance  of a check that is left to the model: the check in `size`, from and to in mm
- * strap      where a strap lies: its number in `size`, front or back in `row`, mm from the landmark in `from`
+ * part       a part of the brace: its id in `size`, all of it as JSON in `row`
+ * strap      where a strap of a knee frame lies: its number in `size`, front or back in `row`, mm from the landmark in `from`
  * wear       first-day, grow, ceiling (minutes) and every-days, each with its number in `from`
  */
 export const chartColumns = [
@@ -69,6 +71,7 @@ export const chartStatements = [
   'size',
   'stop',
   'tolerance',
+  'part',
   'strap',
   'wear',
 ] as const;
@@ -94,7 +97,7 @@ export const wearParts = {
 export const leftToModel = (step: ProtocolStep): boolean =>
   step.kind === 'girth' && step.distance === 'model';
 
-/** Models as a chart file. Pads and what may be bent stay in Estribo. */
+/** Models as a chart file. What may be bent stays in Estribo. */
 export function chartsToCsv(models: readonly BraceModel[], programmes: readonly Programme[]): string {
   const rows = models.flatMap((model) => {
     const steps = programmes.find(({ id }) => id === model.programme)?.measuring ?? [];
@@ -117,7 +120,7 @@ export function chartsToCsv(models: readonly BraceModel[], programmes: readonly 
 }
 
 function stated(
-  { chart, distances, hinge, tolerances, straps, wear }: BraceModel,
+  { chart, distances, hinge, tolerances, parts, wear }: BraceModel,
   steps: readonly ProtocolStep[],
 ): Partial<ChartRow>[] {
   const { axes, heights = [], belt, extension } = chart;
@@ -163,16 +166,24 @@ function stated(
       from: number(from),
       to: number(to),
     })),
-    ...straps.map(({ strap, level, face }) => ({
-      states: 'strap',
-      size: number(strap),
-      row: face,
-      from: number(level),
-    })),
+    ...parts
+      .filter((part) => !strapAsRow(part))
+      .map((part) => ({ states: 'part', size: part.id, row: canonicalText(part) })),
+    ...parts.flatMap((part) => strapAsRow(part) ?? []),
     ...(wear
       ? Object.entries(wearParts).map(([size, part]) => ({ states: 'wear', size, from: number(wear[part]) }))
       : []),
   ];
+}
+
+/** A strap that goes round a knee at one level is stated by its number, face and level; any other part as JSON. */
+function strapAsRow(part: Part): Partial<ChartRow> | undefined {
+  if (part.kind !== 'strap' || part.mark === undefined) return undefined;
+  const { face, offset = 0 } = part.course[1]!;
+  if (face !== 'front' && face !== 'back') return undefined;
+  return canonicalText(kneeStrap(Number(part.mark), offset, face)) === canonicalText(part)
+    ? { states: 'strap', size: part.mark, row: face, from: String(offset) }
+    : undefined;
 }
 
 /** The cells of a two-way table that have a size, the smallest size first. */

@@ -164,17 +164,16 @@ test('a new model has what the file states, and counts as unconfirmed', () => {
   if (!done.ok) throw new Error(JSON.stringify(done.faults));
   const [model] = done.models;
   expect(model).toMatchObject({ id: 'new-frame', version: 1, name: 'New "frame", wide', invented: true });
-  const { hinge, tolerances, straps, wear } = testContext.model;
-  expect(model).toMatchObject({ hinge, tolerances, straps, wear });
-  // what no file states is nobody's: no pads, nothing to bend
-  expect(model!.pads).toEqual([]);
+  const { hinge, tolerances, parts, wear } = testContext.model;
+  expect(model).toMatchObject({ hinge, tolerances, parts, wear });
+  // what no file states is nobody's: nothing to bend
   expect(model!.frame).toBeUndefined();
 });
 
 test.each([
   ['stop', 'stop, extension; stop, flexion'],
   ['tolerance', 'tolerance, hinge-height'],
-  ['strap', 'strap, 1'],
+  ['strap', 'part, strap-1'],
 ])('a new model without its %s rows takes them from nobody: they are asked for', (states, detail) => {
   const done = asNew((row) => row.states !== states);
   expect(done.ok ? [] : done.faults).toContainEqual({ row: 2, column: 'states', fault: 'missing', detail });

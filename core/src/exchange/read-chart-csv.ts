@@ -1,9 +1,11 @@
 import { group } from 'd3-array';
 import Papa from 'papaparse';
+import { partSchema, type Part } from '../brace';
 import { unitOf, type ProtocolStep } from '../measuring';
 import { heightNames } from '../order';
 import {
   chartBandFaults,
+  kneeStrap,
   modelProblems,
   modelSchema,
   type BraceModel,
@@ -154,7 +156,7 @@ function readModel(
     chart,
     ...readHinge(stating('stop', rows), say),
     ...readTolerances(stating('tolerance', rows), base, say),
-    ...readStraps(stating('strap', rows), say),
+    ...readParts(stating('part', rows), stating('strap', rows), base, say),
     ...readWear(stating('wear', rows), say),
   };
   sayBandFaults(chart, programme, rows, say);
@@ -166,9 +168,8 @@ function readModel(
 }
 
 /** A model of which nothing is stated yet. */
-const nothingStated: Pick<BraceModel, 'pads' | 'straps' | 'tolerances'> = {
-  pads: [],
-  straps: [],
+const nothingStated: Pick<BraceModel, 'parts' | 'tolerances'> = {
+  parts: [],
   tolerances: {},
 };
 
@@ -179,8 +180,8 @@ function missingIn(problem: ModelProblem): string {
       return 'stop, extension; stop, flexion';
     case 'no-tolerance':
       return `tolerance, ${problem.check}`;
-    case 'no-strap-place':
-      return `strap, ${problem.strap}`;
+    case 'no-part':
+      return `part, ${problem.part}`;
     case 'no-distance':
       return `distance, ${problem.step}`;
     case 'foreign-axis':
@@ -424,20 +425,42 @@ function readTolerances(
   return { tolerances: { ...base?.tolerances, ...Object.fromEntries(stated) } };
 }
 
-function readStraps(rows: readonly FileRow[], say: Say): Partial<Pick<BraceModel, 'straps'>> {
-  if (rows.length === 0) return {};
-  saySizesTwice(rows, say);
+/** A model's own parts: each as JSON, or a strap of a knee frame by its number, its face and its level. */
+function readParts(
+  parts: readonly FileRow[],
+  straps: readonly FileRow[],
+  base: BraceModel | undefined,
+  say: Say,
+): Partial<Pick<BraceModel, 'parts'>> {
+  if (parts.length + straps.length === 0) return {};
+  saySizesTwice(parts, say);
+  saySizesTwice(straps, say);
   return {
-    straps: rows.map((one) => {
-      const face = one.row.row === 'front' ? 'front' : 'back';
-      if (one.row.row !== face) say(one.at, 'row', 'not-one-of', 'front, back');
-      return {
-        strap: numberIn(one, 'size', 'years', say),
-        level: numberIn(one, 'from', 'mm', say, true),
-        face,
-      };
-    }),
+    parts: [
+      // straps alone are stated: the rest of the brace is as it was
+      ...(parts.length === 0 ? (base?.parts ?? []).filter(({ kind }) => kind !== 'strap') : []),
+      ...parts.flatMap((one): Part[] => {
+        const part = partIn(one.row.row);
+        if (part && part.id === one.row.size) return [part];
+        say(one.at, part ? 'size' : 'row', 'not-whole', one.row.size);
+        return [];
+      }),
+      ...straps.map((one) => {
+        const face = one.row.row === 'front' ? 'front' : 'back';
+        if (one.row.row !== face) say(one.at, 'row', 'not-one-of', 'front, back');
+        return kneeStrap(numberIn(one, 'size', 'years', say), numberIn(one, 'from', 'mm', say, true), face);
+      }),
+    ],
   };
+}
+
+/** A part from its JSON. */
+function partIn(text: string): Part | undefined {
+  try {
+    return partSchema.validateSync(JSON.parse(text), { strict: true }) as Part;
+  } catch {
+    return undefined;
+  }
 }
 
 function readWear(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'wear'> {

@@ -1,6 +1,7 @@
 import { sidesFrom, type Side } from '../anatomy';
 import { isOfPerson, readingBounds, unitOf } from '../measuring';
-import { checksOf, stepsOf } from '../programmes';
+import { partsOfKind } from '../brace';
+import { checksOf, partsOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
 import { askedFindings } from '../screening';
 import type { HingeStops, StopHardware } from '../setting';
@@ -68,17 +69,22 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
         ? []
         : isOther('kind', 'is not for this brace: it has no hinge stops');
     case 'shape.pad':
-      return model.pads.some(({ id }) => id === entry.body.pad)
+      return partsOfKind(partsOf(programme, model), 'pad').some(({ id }) => id === entry.body.pad)
         ? []
         : isOther('body.pad', 'is no pad of this model');
     case 'shape.bent':
       return model.frame ? [] : isOther('kind', 'is not for this brace: it has no uprights to bend');
-    case 'strap.begun':
-      return programme.sequence.length > 0
+    case 'strap.begun': {
+      const lists = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
+      if (lists.length === 0)
+        return isOther('kind', 'is not for this brace: no putting-on sequence is covered for it');
+      const { list } = entry.body;
+      return list === undefined || lists.some(({ id }) => id === list)
         ? []
-        : isOther('kind', 'is not for this brace: no putting-on sequence is covered for it');
+        : isOther('body.list', 'is no list by which this brace is put on');
+    }
     case 'strap.done':
-      return programme.sequence.some(({ id }) => id === entry.body.step)
+      return programme.sequences.some(({ steps }) => steps.some(({ id }) => id === entry.body.step))
         ? []
         : isOther('body.step', 'is no step of this brace’s sequence');
     case 'check.recorded':

@@ -1,6 +1,6 @@
 import type { Side } from '../anatomy';
 import type { BraceModel } from '../programmes';
-import { pinOf, programmes } from '../programmes';
+import { kneePad, kneeStrap, pinOf, programmes } from '../programmes';
 import { askedFindings } from '../screening';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
@@ -44,11 +44,11 @@ export const testModel: BraceModel = {
   },
   hinge: { extension: [0, 10, 20], flexion: [60, 90, 120] },
   frame: { bendable: true, hingeZone: 45, reach: { proximal: 185, distal: 180 }, increment: 5, total: 15 },
-  pads: [
-    { id: 'thigh-front', from: 120, to: 175, face: 'front', splits: false },
-    { id: 'shin-strap-4', from: -165, to: -115, face: 'front', splits: true },
+  parts: [
+    kneePad('thigh-front', 120, 175, 'front'),
+    kneePad('shin-strap-4', -165, -115, 'front', true),
+    ...[1, 2, 3, 4, 5, 6].map((strap) => kneeStrap(strap, 100 - strap * 30, 'back')),
   ],
-  straps: [1, 2, 3, 4, 5, 6].map((strap) => ({ strap, level: 100 - strap * 30, face: 'back' as const })),
   tolerances: { 'hinge-height': { from: -5, to: 5 }, 'hinge-behind-midline': { from: 2, to: 12 } },
   wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 120 },
 };
@@ -88,8 +88,7 @@ const testBelt: BraceModel = {
     belt: { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } },
     extension: { upTo: 1200 },
   },
-  pads: [],
-  straps: [],
+  parts: [],
   tolerances: {},
   wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 240 },
 };

@@ -7,7 +7,7 @@ import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 2,
+  version: 3,
   region: 'ankle',
   joint: 'ankle',
   findings: legFindings,
@@ -22,6 +22,7 @@ export const ankleStabiliser: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['active']),
   ],
   axes: ['heel-width', 'malleoli-width', 'girth-malleoli'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

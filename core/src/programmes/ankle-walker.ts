@@ -8,7 +8,7 @@ import { anklePosture, girth, legFindings, modelsOwn, motion, stance } from './s
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 2,
+  version: 3,
   region: 'ankle',
   joint: 'ankle',
   findings: legFindings,
@@ -29,6 +29,7 @@ export const ankleWalker: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
   ],
   axes: ['foot-length', 'girth-calf'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

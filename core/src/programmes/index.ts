@@ -1,13 +1,16 @@
-export { stages, type Programme, type ProgrammeCheck, type Stage } from './programme';
+export { stages, type FamilyWords, type Programme, type Stage } from './programme';
 export {
   chartBandFaults,
   chartOf,
   checksOf,
   modelProblems,
+  partsOf,
   stepsOf,
   type BraceModel,
   type ModelProblem,
 } from './model';
+export { kneePad, kneeStrap } from './knee-ligament-frame';
+export { currentModel, currentProgramme } from './upcast';
 export { modelSchema, programmeSchema } from './schema';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';

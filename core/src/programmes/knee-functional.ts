@@ -17,7 +17,7 @@ import {
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -37,6 +37,7 @@ export const kneeFunctional: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width', 'knee-depth'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

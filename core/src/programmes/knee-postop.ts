@@ -19,7 +19,7 @@ import {
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -47,6 +47,7 @@ export const kneePostop: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -7,7 +7,7 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, stance } from './
  */
 export const kneeSleeve: Programme = {
   id: 'knee-sleeve',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   donning: 20,
@@ -20,6 +20,7 @@ export const kneeSleeve: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

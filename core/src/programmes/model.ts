@@ -1,10 +1,10 @@
+import type { Part } from '../brace';
 import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
-import type { FrameLimits, Pad } from '../shaping';
+import type { FrameLimits } from '../shaping';
 import type { StopHardware } from '../setting';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
-import type { StrapPlace } from '../strapping';
 import type { Programme } from './programme';
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
@@ -23,8 +23,8 @@ export interface BraceModel {
   chart: Chart;
   hinge?: StopHardware;
   frame?: FrameLimits;
-  pads: Pad[];
-  straps: StrapPlace[];
+  /** its own parts, in place of the family's of the same id or beside them */
+  parts: Part[];
   tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
   /** how wearing grows by this maker; absent: it is asked for where it is planned */
   wear?: { firstDay: Minutes; grow: Minutes; everyDays: number; ceiling: Minutes };
@@ -34,7 +34,7 @@ export type ModelProblem =
   | { problem: 'no-distance'; step: string }
   | { problem: 'foreign-axis'; reading: string }
   | { problem: 'no-tolerance'; check: string }
-  | { problem: 'no-strap-place'; strap: number }
+  | { problem: 'no-part'; part: string }
   | { problem: 'no-hinge' };
 
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
@@ -48,14 +48,30 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
       .filter(({ reading }) => !programme.axes.includes(reading))
       .map(({ reading }) => ({ problem: 'foreign-axis' as const, reading })),
     ...programme.checks
-      .filter((check) => 'tolerance' in check && !model.tolerances[check.id])
+      .filter((check) => check.kind === 'distance' && check.tolerance && !model.tolerances[check.id])
       .map(({ id }) => ({ problem: 'no-tolerance' as const, check: id })),
-    ...programme.sequence
-      .filter(({ strap }) => strap !== undefined && !model.straps.some((place) => place.strap === strap))
-      .map(({ strap }) => ({ problem: 'no-strap-place' as const, strap: strap! })),
+    ...partsNamed(programme)
+      .filter((id) => !partsOf(programme, model).some((part) => part.id === id))
+      .map((part) => ({ problem: 'no-part' as const, part })),
     ...(programme.stops && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
   ];
 }
+
+/** Every part that a family's lists and checks name. */
+const partsNamed = ({ sequences, checks }: Programme): string[] => [
+  ...new Set([
+    ...sequences.flatMap(({ steps }) =>
+      steps.flatMap((step) => ('part' in step && step.part ? [step.part] : [])),
+    ),
+    ...checks.flatMap(({ parts = [] }) => parts),
+  ]),
+];
+
+/** The parts of a brace: the family's, each replaced by the model's of the same id, and the model's own. */
+export const partsOf = (programme: Programme, model: BraceModel): Part[] => [
+  ...programme.parts.map((part) => model.parts.find(({ id }) => id === part.id) ?? part),
+  ...model.parts.filter(({ id }) => !programme.parts.some((part) => part.id === id)),
+];
 
 /**
  * The measuring steps of a family with a model's distances: what its chart asks for is not optional, what
@@ -82,9 +98,10 @@ export const chartOf = ({ between, disagree }: Programme, { chart }: BraceModel)
 /** The checks of a family with a model's tolerances. */
 export function checksOf(programme: Programme, model: BraceModel): FitCheck[] {
   return programme.checks.flatMap((check): FitCheck[] => {
-    if (!('tolerance' in check)) return [check];
-    const tolerance = model.tolerances[check.id];
-    return tolerance ? [{ kind: 'distance', id: check.id, ...tolerance }] : [];
+    if (check.kind !== 'distance') return [check];
+    const { tolerance, from, to, ...rest } = check;
+    const limits = tolerance ? model.tolerances[check.id] : { from: from!, to: to! };
+    return limits ? [{ ...rest, ...limits }] : [];
   });
 }
 

@@ -7,7 +7,7 @@ import { girth, length, modelsOwn, neckFindings, stance } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 2,
+  version: 3,
   region: 'neck',
   findings: neckFindings,
   limbs: 'before-and-after',
@@ -53,6 +53,7 @@ export const neckCollar: Programme = {
     modelsOwn(girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215 })),
   ],
   axes: ['trapezius-to-chin', 'age', 'weight', 'stature'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -7,12 +7,13 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 2,
+  version: 3,
   region: 'neck',
   findings: neckFindings,
   limbs: 'before-and-after',
   measuring: [],
   axes: [],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -1,11 +1,12 @@
 import type { Region } from '../anatomy';
-import type { FitCheck } from '../checking';
+import type { Part } from '../brace';
+import type { ProgrammeCheck } from '../checking';
 import type { Joint, ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Finding } from '../screening';
 import type { StopRule } from '../setting';
 import type { BetweenRule, DisagreeRule } from '../sizing';
-import type { SequenceStep } from '../strapping';
+import type { Sequence } from '../strapping';
 
 /** The nine stages, in the order of the work. */
 export const stages = [
@@ -21,8 +22,28 @@ export const stages = [
 ] as const;
 export type Stage = (typeof stages)[number];
 
-/** A check as a programme states it: a tolerance may be left to the model. */
-export type ProgrammeCheck = FitCheck | { kind: 'distance'; id: string; tolerance: 'model' };
+/** What a family says of its lists, steps and checks, each by its id. In a clinic's own programme it travels with it. */
+export interface FamilyWords {
+  lists?: Record<string, string>;
+  steps?: Record<string, { name: string; hold: string; caution?: string }>;
+  checks?: Record<
+    string,
+    {
+      name: string;
+      how?: string;
+      /** what mends it */
+      fix: string;
+      /** the trade's words for yes and no */
+      yes?: string;
+      no?: string;
+      /** a number under zero, with {{amount}} in it */
+      minus?: string;
+      /** what its number is of, and what the other one is of */
+      value?: string;
+      reference?: string;
+    }
+  >;
+}
 
 /**
  * A brace family as data: what is looked at, read, set, shaped, strapped, checked and worn, in the
@@ -36,6 +57,8 @@ export interface Programme {
   title?: string;
   /** of a clinic's own programme: the family it was copied from, whose models it takes */
   base?: string;
+  /** of a clinic's own programme: what its lists, steps and checks say */
+  words?: FamilyWords;
   /** which part of the body; the region says whether there are two sides of it */
   region: Region;
   /** the joint whose motion the order limits, if any */
@@ -56,6 +79,9 @@ export interface Programme {
   disagree?: DisagreeRule;
   /** stops, and when they are put in */
   stops?: StopRule & { made: 'before-donning' };
-  sequence: SequenceStep[];
+  /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
+  parts: Part[];
+  /** how it goes on and comes off */
+  sequences: Sequence[];
   checks: ProgrammeCheck[];
 }

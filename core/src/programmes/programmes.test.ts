@@ -14,21 +14,26 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
   },
 );
 
+const placeFields = ['from', 'to', 'at', 'landmark'];
+function landmarksIn(data: unknown): Landmark[] {
+  if (Array.isArray(data)) return data.flatMap(landmarksIn);
+  if (data === null || typeof data !== 'object') return [];
+  return Object.entries(data).flatMap(([field, value]) =>
+    typeof value === 'string' ? (placeFields.includes(field) ? [value as Landmark] : []) : landmarksIn(value),
+  );
+}
+
 test.each(programmes.map((programme) => [programme.id, programme] as const))(
   '%s names only what it has',
   (_, programme) => {
     const steps = programme.measuring.map(({ id }) => id);
     expect(programme.axes.every((axis) => steps.includes(axis))).toBe(true);
-    for (const ids of [steps, programme.sequence.map(({ id }) => id), programme.checks.map(({ id }) => id)])
+    const { parts, sequences, checks } = programme;
+    for (const ids of [steps, ...[parts, sequences, checks].map((all) => all.map(({ id }) => id))])
       expect(new Set(ids).size).toBe(ids.length);
-    const straps = programme.sequence.flatMap(({ strap }) => strap ?? []);
-    expect(straps).toEqual([...straps].sort((a, b) => a - b));
-    const places = programme.measuring.flatMap((step) =>
-      ['from', 'to', 'at', 'landmark'].flatMap((field) => {
-        const place = (step as unknown as Record<string, unknown>)[field];
-        return typeof place === 'string' ? [place as Landmark] : [];
-      }),
-    );
+    for (const { steps: all } of sequences) expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+    // every landmark that stands anywhere in it, however deep, is one of its region
+    const places = landmarksIn({ measuring: programme.measuring, parts, checks });
     for (const place of places)
       expect([place, landmarkLevel(programme.region, place, buildOf(1700))]).not.toContain(undefined);
   },

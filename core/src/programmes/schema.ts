@@ -1,4 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type ObjectShape } from 'yup';
+import { partSchema } from '../brace';
+import { checkSchema } from '../checking';
+import { sequenceSchema } from '../strapping';
 import { landmarks, regionNames, type Landmark } from '../anatomy';
 import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
@@ -84,12 +87,42 @@ const protocolStep = lazy((step: { kind?: unknown } | undefined) => {
     : object({ kind: one(kinds) });
 });
 
+const said = () => string().strict().max(400);
+/** Words by id: any id, but for each the same fields. */
+const wordsById = (shape: ObjectShape) =>
+  lazy((value: object | undefined) =>
+    object(
+      Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, object(shape).noUnknown().required()])),
+    ).default(undefined),
+  );
+const words = object({
+  lists: lazy((value: object | undefined) =>
+    object(Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, said().required()]))).default(
+      undefined,
+    ),
+  ),
+  steps: wordsById({ name: said().required(), hold: said().defined(), caution: said() }),
+  checks: wordsById({
+    name: said().required(),
+    how: said(),
+    fix: said().defined(),
+    yes: said(),
+    no: said(),
+    minus: said(),
+    value: said(),
+    reference: said(),
+  }),
+})
+  .noUnknown()
+  .default(undefined);
+
 /** A brace family as data, whoever wrote it. */
 export const programmeSchema = object({
   id: name(),
   version: finite().integer().positive(),
   title: string().strict().min(3).max(80),
   base: string().strict().max(80),
+  words,
   region: one(regionNames),
   joint: string().oneOf(joints),
   hinge: string().oneOf(['behind-midline', 'on-midline']),
@@ -113,30 +146,9 @@ export const programmeSchema = object({
   })
     .noUnknown()
     .default(undefined),
-  sequence: array()
-    .of(
-      object({
-        id: name(),
-        kind: string().oneOf(['prepare', 'don', 'strap', 'press', 'settle']).required(),
-        strap: number().integer().positive(),
-        knee: number().min(0).max(120),
-        minutes: number().positive(),
-      }).noUnknown(),
-    )
-    .required(),
-  checks: array()
-    .of(
-      object({
-        id: name(),
-        kind: string().oneOf(['distance', 'angle-at-stop', 'proximal-to', 'seen']).required(),
-        tolerance: string().oneOf(['model']),
-        from: number(),
-        to: number(),
-        stop: string().oneOf(['extension', 'flexion']),
-        limbSafety: boolean().strict(),
-      }).noUnknown(),
-    )
-    .required(),
+  parts: array().of(partSchema).required(),
+  sequences: array().of(sequenceSchema).required(),
+  checks: array().of(checkSchema).required(),
 })
   .strict()
   .noUnknown()
@@ -238,26 +250,7 @@ export const modelSchema = object({
   })
     .noUnknown()
     .default(undefined),
-  pads: array()
-    .of(
-      object({
-        id: name(),
-        from: finite(),
-        to: finite(),
-        face: string().oneOf(['front', 'back', 'medial', 'lateral']).required(),
-        splits: boolean().required(),
-      }).noUnknown(),
-    )
-    .required(),
-  straps: array()
-    .of(
-      object({
-        strap: finite().integer().positive(),
-        level: finite(),
-        face: string().oneOf(['front', 'back']).required(),
-      }).noUnknown(),
-    )
-    .required(),
+  parts: array().of(partSchema).required(),
   tolerances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, span()]))).required(),
   ),

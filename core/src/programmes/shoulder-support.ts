@@ -7,7 +7,7 @@ import { armFindings, elbowPosture, girth, mark, modelsOwn, motion } from './ste
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 2,
+  version: 3,
   region: 'shoulder',
   joint: 'shoulder',
   findings: armFindings,
@@ -36,6 +36,7 @@ export const shoulderSupport: Programme = {
     ),
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

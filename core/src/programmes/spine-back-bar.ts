@@ -8,7 +8,7 @@ import { length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 2,
+  version: 3,
   region: 'trunk',
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -34,6 +34,7 @@ export const spineBackBar: Programme = {
     })),
   ],
   axes: ['c7-to-sacrum'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -8,7 +8,7 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 2,
+  version: 3,
   region: 'trunk',
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -41,6 +41,7 @@ export const spineBelt: Programme = {
     }),
   ],
   axes: ['girth-waist'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

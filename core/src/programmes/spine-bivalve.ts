@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 2,
+  version: 3,
   region: 'trunk',
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -56,6 +56,7 @@ export const spineBivalve: Programme = {
     ].map(modelsOwn),
   ],
   axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

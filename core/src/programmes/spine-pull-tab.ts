@@ -7,7 +7,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 2,
+  version: 3,
   region: 'trunk',
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -26,6 +26,7 @@ export const spinePullTab: Programme = {
     ),
   ],
   axes: ['girth-waist', 'c7-to-sacrum'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -7,7 +7,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 2,
+  version: 3,
   region: 'trunk',
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -29,6 +29,7 @@ export const spineSternalPad: Programme = {
   ],
   axes: ['girth-hips', 'notch-to-symphysis'],
   between: 'larger',
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -7,7 +7,7 @@ import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } fr
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -26,6 +26,7 @@ export const unloaderFrame: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -8,7 +8,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -16,6 +16,7 @@ export const unloaderOneScrew: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -6,13 +6,14 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderThumbwheel: Programme = {
   id: 'unloader-thumbwheel',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   donning: 30,
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

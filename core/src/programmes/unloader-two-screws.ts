@@ -7,7 +7,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, 
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -21,6 +21,7 @@ export const unloaderTwoScrews: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -7,13 +7,14 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 2,
+  version: 3,
   region: 'leg',
   joint: 'knee',
   donning: 30,
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  sequence: [],
+  parts: [],
+  sequences: [],
   checks: [],
 };

@@ -1,11 +1,11 @@
+import type { Face } from '../anatomy';
 import type { Millimetres } from '../quantity';
 
-/** A pad of the brace, by the levels it covers (from the middle of the kneecap, proximal positive). */
+/** A pad of the brace, by the levels it covers, in mm from the region's datum, proximal positive. */
 export interface Pad {
-  id: string;
   from: Millimetres;
   to: Millimetres;
-  face: 'front' | 'back' | 'medial' | 'lateral';
+  face: Face;
   /** comes in two halves that can straddle a scar */
   splits: boolean;
 }

@@ -42,7 +42,7 @@ test('a frame that must not be bent cold says only that', () =>
     'not-bendable',
   ]));
 
-const pad: Pad = { id: 'shin', from: -170, to: -130, face: 'front', splits: true };
+const pad: Pad = { from: -170, to: -130, face: 'front', splits: true };
 
 // common practice, no source: split pads straddle a scar
 test.each([

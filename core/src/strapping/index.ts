@@ -1,8 +1,13 @@
 export {
+  people,
+  pulls,
+  purposes,
   runSequence,
+  sequenceSchema,
+  type Posture,
   type RunnerState,
   type RunnerStep,
+  type Sequence,
   type SequenceStep,
   type StepDone,
-  type StrapPlace,
 } from './sequence';

@@ -1,33 +1,88 @@
-import type { Degrees, Millimetres, Minutes } from '../quantity';
+import { array, lazy, object, string, type InferType, type Schema } from 'yup';
+import { finite, oneOfKinds, type OneOfKinds } from '../brace';
+import { joints, stances, type Joint, type Stance } from '../measuring';
+import type { Degrees } from '../quantity';
 
-/** One thing to do while the brace goes on. Its wording hangs on its id. */
-export interface SequenceStep {
-  id: string;
-  kind: 'prepare' | 'don' | 'strap' | 'press' | 'settle';
-  /** the strap's number, for a strap */
-  strap?: number;
-  /** the knee's angle during the step; absent where it does not matter */
-  knee?: Degrees;
-  /** how long the settling walk lasts */
-  minutes?: Minutes;
+const id = () => string().strict().required().min(1).max(80);
+
+/** The angle a joint has during a step: so many degrees, or what the order says of it. */
+const angle = lazy((value) => (typeof value === 'string' ? string().oneOf(['as-ordered']) : finite()));
+
+/** A stance and the joints' angles together; what is absent is as it comes. */
+export interface Posture {
+  stance?: Stance;
+  joints?: Partial<Record<Joint, Degrees | 'as-ordered'>>;
 }
 
-/** Where a strap of the model runs. */
-export interface StrapPlace {
-  strap: number;
-  level: Millimetres;
-  face: 'front' | 'back';
-}
+const posture = object({
+  stance: string().oneOf(stances),
+  joints: object(Object.fromEntries(joints.map((joint) => [joint, angle])))
+    .noUnknown()
+    .default(undefined),
+})
+  .noUnknown()
+  .default(undefined) as unknown as Schema<Posture | undefined>;
+
+export const people = ['patient', 'orthotist', 'helper', 'carer'] as const;
+export const pulls = ['provisional', 'loose', 'light', 'snug', 'final'] as const;
+
+const step = { id: id(), posture, who: string().oneOf(people) };
+
+/** What each kind of step states; its wording hangs on its id. */
+const stepKinds = {
+  /** something done with the brace, the patient or an aid */
+  act: object({
+    ...step,
+    on: string().oneOf(['brace', 'patient', 'helper', 'aid']).required(),
+    part: string(),
+  }),
+  /** a part closed: a strap, a buckle, a belt */
+  strap: object({ ...step, part: id(), pull: string().oneOf(pulls) }),
+  /** something looked at before going on */
+  look: object({ ...step, part: string() }),
+  /** time for the brace to settle */
+  settle: object({
+    ...step,
+    how: string().oneOf(['walk', 'sit', 'lie']).required(),
+    minutes: finite().positive().required(),
+  }),
+};
+
+/** One thing to do while the brace goes on or comes off. */
+export type SequenceStep = OneOfKinds<typeof stepKinds>;
+
+export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble'] as const;
+
+const sequenceShape = {
+  id: id(),
+  purpose: string().oneOf(purposes).required(),
+  /** who is there for it */
+  people: array().of(string().oneOf(people).required()).min(1).required(),
+  steps: array()
+    .of(oneOfKinds(stepKinds) as unknown as Schema<SequenceStep>)
+    .min(1)
+    .required(),
+  /** all straps once more, in the same order, after a step */
+  passes: array().of(object({ after: id() }).noUnknown().required()),
+};
+const plain = object(sequenceShape).noUnknown().required();
+
+/** A list of steps with what it is for. Several for one purpose: it is asked which. */
+export type Sequence = InferType<typeof plain>;
+
+export const sequenceSchema = plain.test(
+  'passes-after-a-step',
+  'has a pass after what is no step of it',
+  ({ steps, passes = [] }) => passes.every(({ after }) => steps.some((one) => one.id === after)),
+);
 
 export interface StepDone {
   step: string;
-  pass: 1 | 2;
+  /** 1 for the first time, 2 for the first pass after it */
+  pass: number;
 }
 
-export interface RunnerStep extends SequenceStep {
-  pass: 1 | 2;
-  state: 'done' | 'now' | 'ahead';
-}
+export type RunnerStep = SequenceStep & { pass: number; state: 'done' | 'now' | 'ahead' };
 
 export interface RunnerState {
   steps: RunnerStep[];
@@ -37,26 +92,26 @@ export interface RunnerState {
 }
 
 /**
- * The sequence as it stands: first pass in order, then (after the settling walk) every strap once more
- * in the same order. A step is never skipped: the first one not done is the one to do now.
- * @param sequence of the programme
+ * A list as it stands: its steps in order, then for each of its passes every strap once more in the same order. A step is
+ * never skipped: the first one not done is the one to do now.
+ * @param sequence the list in use
  * @param done steps with their pass, in any order
  */
-export function runSequence(sequence: readonly SequenceStep[], done: readonly StepDone[]): RunnerState {
-  const settles = sequence.some(({ kind }) => kind === 'settle');
+export function runSequence(
+  { steps, passes = [] }: Pick<Sequence, 'steps' | 'passes'>,
+  done: readonly StepDone[],
+): RunnerState {
   const all = [
-    ...sequence.map((step) => ({ ...step, pass: 1 as const })),
-    ...(settles ? sequence.filter(({ kind }) => kind === 'strap') : []).map((step) => ({
-      ...step,
-      pass: 2 as const,
-    })),
+    ...steps.map((one) => ({ ...one, pass: 1 })),
+    ...passes.flatMap((_, i) =>
+      steps.filter(({ kind }) => kind === 'strap').map((one) => ({ ...one, pass: i + 2 })),
+    ),
   ];
-  const isDone = (step: { id: string; pass: 1 | 2 }) =>
-    done.some((entry) => entry.step === step.id && entry.pass === step.pass);
-  const first = all.findIndex((step) => !isDone(step));
-  const steps = all.map((step, i): RunnerStep => ({
-    ...step,
-    state: isDone(step) ? 'done' : i === first ? 'now' : 'ahead',
+  const isDone = (one: StepDone) => done.some(({ step, pass }) => step === one.step && pass === one.pass);
+  const first = all.findIndex(({ id: name, pass }) => !isDone({ step: name, pass }));
+  const run = all.map((one, i): RunnerStep => ({
+    ...one,
+    state: isDone({ step: one.id, pass: one.pass }) ? 'done' : i === first ? 'now' : 'ahead',
   }));
-  return { steps, now: steps[first], done: steps.filter(({ state }) => state === 'done').length };
+  return { steps: run, now: run[first], done: run.filter(({ state }) => state === 'done').length };
 }

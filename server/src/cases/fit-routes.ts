@@ -2,9 +2,9 @@ import { statureForAge } from '@estribo/core/anatomy';
 import { dayOf, daysBetween } from '@estribo/core/calendar';
 import { fitModels, type FitModel } from '@estribo/core/logbook';
 import { settledReading, stepAt } from '@estribo/core/measuring';
-import { pinOf, type Programme } from '@estribo/core/programmes';
+import type { Programme } from '@estribo/core/programmes';
 import { In } from 'typeorm';
-import { fitsFamily, newestProgrammes, registeredModels } from '../catalogue/registry';
+import { fitsFamily, newestProgrammes, registeredModels, registeredPin } from '../catalogue/registry';
 import { caseEntity, modelEntity, personEntity } from '../database/entities';
 import { notFound } from '../problem';
 import type { Context, Route } from '../route';
@@ -60,7 +60,12 @@ export function fitRoutes(context: Context): Route[] {
         const fits = fitModels(state, candidates, stature);
         res.json({
           fits: fits.slice(0, shown).map(({ model: { model, programme }, match, estimated }) => ({
-            model: { ...pinOf(model), name: model.name, maker: model.maker, invented: model.invented },
+            model: {
+              ...registeredPin(model),
+              name: model.name,
+              maker: model.maker,
+              invented: model.invented,
+            },
             family: { id: programme.id },
             match,
             estimated,

@@ -28,6 +28,7 @@ import {
   registered,
   registeredModels,
   VersionTaken,
+  registeredPin,
 } from './registry';
 
 const pageLength = 200;
@@ -102,7 +103,7 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
         const families = all
           .sort((a, b) => place(a.base ?? a.id) - place(b.base ?? b.id) || a.id.localeCompare(b.id))
           .map((programme) => ({
-            ...pinOf(programme),
+            ...registeredPin(programme),
             region: programme.region,
             ...(programme.title ? { title: programme.title } : {}),
             ...(programme.base ? { base: programme.base } : {}),

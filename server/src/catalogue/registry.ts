@@ -1,5 +1,7 @@
 import {
   chartOf,
+  currentModel,
+  currentProgramme,
   modelProblems,
   modelSchema,
   pinOf,
@@ -53,8 +55,9 @@ export async function listAll(db: Store): Promise<number> {
   );
   const missing = rows.filter((row, i) => rows[i - 1]?.id !== row.id && !listed.has(row.id));
   for (const { hash } of missing) {
-    const { body } = await db.getRepository(registeredEntity).findOneByOrFail({ hash });
-    await list(db, body as BraceModel, pinOf(body as BraceModel));
+    const row = await db.getRepository(registeredEntity).findOneByOrFail({ hash });
+    const model = modelIn(row);
+    await list(db, model, registeredPin(model));
   }
   return missing.length;
 }
@@ -94,7 +97,7 @@ export async function newestProgramme(db: Store, id: string): Promise<Programme 
   const [row] = await db
     .getRepository(registeredEntity)
     .find({ where: { sort: 'programme', id }, order: { version: 'DESC' }, take: 1 });
-  return row && (row.body as Programme);
+  return row ? programmeIn(row) : undefined;
 }
 
 /** Every family there is, in its newest version: those that ship and the clinic's own. */
@@ -102,8 +105,24 @@ export async function newestProgrammes(db: Store): Promise<Programme[]> {
   const rows = await db
     .getRepository(registeredEntity)
     .find({ where: { sort: 'programme' }, order: { id: 'ASC', version: 'DESC' } });
-  return rows.filter((row, i) => rows[i - 1]?.id !== row.id).map(({ body }) => body as Programme);
+  return rows.filter((row, i) => rows[i - 1]?.id !== row.id).map(programmeIn);
 }
+
+/** A row of what is registered. */
+type Row = Pin & { body: unknown };
+
+// the hash is of the content as it was registered; read in today's form it would have another
+const pins = new WeakMap<Programme | BraceModel, Pin>();
+
+function withPin<T extends Programme | BraceModel>(content: T, { id, version, hash }: Row): T {
+  pins.set(content, { id, version, hash });
+  return content;
+}
+const programmeIn = (row: Row): Programme => withPin(currentProgramme(row.body as Programme), row);
+const modelIn = (row: Row): BraceModel => withPin(currentModel(row.body as BraceModel), row);
+
+/** The pin under which content that was read from here is registered. */
+export const registeredPin = (content: Programme | BraceModel): Pin => pins.get(content) ?? pinOf(content);
 
 // content under a hash never changes: kept for good, up to a bound that holds a large catalogue
 const kept = new LRUCache<string, Programme | BraceModel>({ max: 8000 });
@@ -118,8 +137,10 @@ export async function registered<T extends Programme | BraceModel>(
   const known = kept.get(key);
   if (known) return known as T;
   const row = await manager.getRepository(registeredEntity).findOneBy({ sort, hash });
-  if (row) kept.set(key, row.body as T);
-  return row ? (row.body as T) : undefined;
+  if (!row) return undefined;
+  const content = sort === 'programme' ? programmeIn(row) : modelIn(row);
+  kept.set(key, content);
+  return content as T;
 }
 
 /** The models under some hashes, those already known without asking the database. */
@@ -134,7 +155,7 @@ export async function registeredModels(
       .createQueryBuilder('registered')
       .where('registered.hash IN (:...hashes)', { hashes: missing.slice(at, at + 500) })
       .getMany();
-    for (const { hash, body } of rows) kept.set(`model ${hash}`, body as BraceModel);
+    for (const row of rows) kept.set(`model ${row.hash}`, modelIn(row));
   }
   return hashes.flatMap((hash) => (kept.get(`model ${hash}`) as BraceModel | undefined) ?? []);
 }

@@ -25,11 +25,10 @@ const printed = (
 });
 
 const nothingSet = {
-  version: 1,
+  version: 2,
   invented: true,
   distances: {},
-  pads: [],
-  straps: [],
+  parts: [],
   tolerances: {},
   wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 480 },
 } as const;
@@ -44,8 +43,7 @@ const model = (
 ): BraceModel => ({
   ...nothingSet,
   distances: {},
-  pads: [],
-  straps: [],
+  parts: [],
   tolerances: {},
   id,
   name,
@@ -325,7 +323,7 @@ export const otherFamilies: readonly BraceModel[] = [
     'Ferraxes da Ponte',
     'neck-two-post',
     { sizes: ['one'], axes: [], between: 'larger', disagree: 'larger' },
-    { version: 2 },
+    { version: 3 },
   ),
   model('ombreira-vela', 'Ombreira Vela', 'Costureiras do Río', 'shoulder-support', {
     sizes: ['1', '2', '3', '4', '5', '6', '7'],

@@ -1,4 +1,4 @@
-import type { BraceModel } from '@estribo/core/programmes';
+import { kneePad, kneeStrap, type BraceModel } from '@estribo/core/programmes';
 import { otherFamilies } from './models-other-families';
 
 const bands = (edges: readonly number[], sizes: readonly string[]) =>
@@ -10,7 +10,7 @@ const sizes = ['XS', 'S', 'M', 'L', 'XL', 'XXL'];
 export const demoModels: readonly BraceModel[] = [
   {
     id: 'caneiro-4p',
-    version: 1,
+    version: 2,
     name: 'Caneiro 4P',
     maker: 'Taller Pontevella',
     programme: 'knee-ligament-frame',
@@ -28,26 +28,24 @@ export const demoModels: readonly BraceModel[] = [
     },
     hinge: { extension: [0, 10, 20, 30], flexion: [45, 60, 75, 90, 105, 120] },
     frame: { bendable: true, hingeZone: 45, reach: { proximal: 185, distal: 180 }, increment: 5, total: 15 },
-    pads: [
-      { id: 'thigh-front', from: 120, to: 175, face: 'front', splits: false },
-      { id: 'condyle-medial', from: 5, to: 45, face: 'medial', splits: false },
-      { id: 'condyle-lateral', from: 5, to: 45, face: 'lateral', splits: false },
-      { id: 'shin-strap-4', from: -165, to: -115, face: 'front', splits: true },
-    ],
-    straps: [
-      { strap: 1, level: -72, face: 'back' },
-      { strap: 2, level: 75, face: 'back' },
-      { strap: 3, level: 165, face: 'back' },
-      { strap: 4, level: -140, face: 'front' },
-      { strap: 5, level: -116, face: 'back' },
-      { strap: 6, level: 148, face: 'front' },
+    parts: [
+      kneePad('thigh-front', 120, 175, 'front'),
+      kneePad('condyle-medial', 5, 45, 'medial'),
+      kneePad('condyle-lateral', 5, 45, 'lateral'),
+      kneePad('shin-strap-4', -165, -115, 'front', true),
+      kneeStrap(1, -72, 'back'),
+      kneeStrap(2, 75, 'back'),
+      kneeStrap(3, 165, 'back'),
+      kneeStrap(4, -140, 'front'),
+      kneeStrap(5, -116, 'back'),
+      kneeStrap(6, 148, 'front'),
     ],
     tolerances: { 'hinge-height': { from: -5, to: 5 }, 'hinge-behind-midline': { from: 2, to: 12 } },
     wear: { firstDay: 60, grow: 60, everyDays: 1, ceiling: 480 },
   },
   {
     id: 'lousa-ligamento',
-    version: 1,
+    version: 2,
     name: 'Lousa Ligamento',
     maker: 'Ortesis do Vao',
     programme: 'knee-ligament-frame',
@@ -83,19 +81,17 @@ export const demoModels: readonly BraceModel[] = [
     },
     hinge: { extension: [0, 5, 10, 15, 20, 30], flexion: [60, 90, 120] },
     frame: { bendable: false, hingeZone: 60, reach: { proximal: 170, distal: 160 }, increment: 5, total: 5 },
-    pads: [
-      { id: 'thigh-front', from: 110, to: 165, face: 'front', splits: false },
-      { id: 'condyle-medial', from: 5, to: 45, face: 'medial', splits: false },
-      { id: 'condyle-lateral', from: 5, to: 45, face: 'lateral', splits: false },
-      { id: 'shin-strap-4', from: -160, to: -110, face: 'front', splits: true },
-    ],
-    straps: [
-      { strap: 1, level: -70, face: 'back' },
-      { strap: 2, level: 70, face: 'back' },
-      { strap: 3, level: 155, face: 'back' },
-      { strap: 4, level: -135, face: 'front' },
-      { strap: 5, level: -114, face: 'back' },
-      { strap: 6, level: 146, face: 'front' },
+    parts: [
+      kneePad('thigh-front', 110, 165, 'front'),
+      kneePad('condyle-medial', 5, 45, 'medial'),
+      kneePad('condyle-lateral', 5, 45, 'lateral'),
+      kneePad('shin-strap-4', -160, -110, 'front', true),
+      kneeStrap(1, -70, 'back'),
+      kneeStrap(2, 70, 'back'),
+      kneeStrap(3, 155, 'back'),
+      kneeStrap(4, -135, 'front'),
+      kneeStrap(5, -114, 'back'),
+      kneeStrap(6, 146, 'front'),
     ],
     tolerances: { 'hinge-height': { from: -5, to: 5 }, 'hinge-behind-midline': { from: 2, to: 10 } },
     wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 360 },

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { en } from '../messages/en';
 import { named, t } from '../messages';
+import { checkName } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
@@ -16,7 +17,7 @@ import { useWork } from './case-context';
 export function aboutCall({ why, name }: { why: UrgentCall['why']; name: string }): string {
   if (why === 'finding') return named('findings', name);
   if (why === 'review') return named('referBecause', name).replace(/\.$/, '');
-  return t(`calls.${why}`, { check: named('checks', name) });
+  return t(`calls.${why}`, { check: checkName(name) });
 }
 
 /** The calls of today that no stop of the fitting tells already: what, whom, what to do meanwhile. */

@@ -292,7 +292,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
             build={build}
             overlays={overlays}
             // a frame is drawn only where the model has one
-            layer={state.model.frame ? layer : { ...layer, brace: false }}
+            layer={layer}
             selected={selected}
             onSelect={select}
             description={

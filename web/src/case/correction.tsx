@@ -14,7 +14,8 @@ import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { size } from '../app/tokens';
 import { named, t } from '../messages';
-import { checkOf, checkQuantity, printAmount } from '../checking/found';
+import { checkWords } from '../messages/fitting';
+import { checkOf, checkQuantity, printAmount, signOf } from '../checking/found';
 import { AskedReading } from '../measuring/asked-reading';
 import { boundsProblem, readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -48,7 +49,7 @@ function readCorrection(
     const read = readQuantity(text, check ? checkQuantity(check) : 'count', unit);
     if ('problem' in read) return read;
     const problem = boundsProblem(
-      named('checks', entry.body.check),
+      checkWords(state.programme, entry.body.check).name,
       read.value,
       boundsOf('check.recorded', 'value'),
       (bound) => (check ? printAmount(check, bound, unit) : signed(bound)),
@@ -162,9 +163,9 @@ export function Correction({
             unit:
               numeric.kind === 'measure.read'
                 ? unitSign(step ? unitOf(step) : 'mm', unit)
-                : check && checkQuantity(check) === 'distance'
-                  ? unit
-                  : '°',
+                : check
+                  ? signOf(check, unit)
+                  : '',
           })}
           value={value}
           onChange={(text) => {

@@ -4,6 +4,7 @@ import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
+import { checkWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
 import { printDay, printDistance, printReading, printStops, printWindow } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
@@ -167,7 +168,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       return { title: t('entry.begun') };
     case 'strap.done':
       return {
-        title: named('sequence', entry.body.step),
+        title: stepWords(state.programme, entry.body.step).name,
         ...(entry.body.minutes === undefined
           ? {}
           : { value: t('common.minutes', { count: entry.body.minutes }) }),
@@ -175,9 +176,10 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       };
     case 'check.recorded': {
       const check = checkOf(state, entry.body.check);
-      const amount = (value: number) => (check ? saidFound(check, value, unit) : String(value));
+      const amount = (value: number) =>
+        check ? saidFound(state.programme, check, value, unit) : String(value);
       return {
-        title: named('checks', entry.body.check),
+        title: checkWords(state.programme, entry.body.check).name,
         value:
           entry.body.seen !== undefined
             ? entry.body.seen

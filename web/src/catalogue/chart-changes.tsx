@@ -2,6 +2,7 @@ import type { ChartChange } from '@estribo/core/exchange';
 import { color, size } from '../app/tokens';
 import styled from 'styled-components';
 import { named, t } from '../messages';
+import { checkName } from '../messages/fitting';
 import { en } from '../messages/en';
 import { RuledTable } from '../parts/layout';
 
@@ -14,7 +15,7 @@ const about = ({ states, reading, size: name, row, column }: ChartChange): strin
   [
     states,
     reading in en.steps ? named('steps', reading) : reading,
-    name in en.checks ? named('checks', name) : name,
+    checkName(name),
     [row, column].filter(Boolean).join(' × '),
   ]
     .filter(Boolean)

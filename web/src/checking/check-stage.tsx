@@ -1,15 +1,16 @@
-import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
 import type { FitCheck, Judged } from '@estribo/core/checking';
-import { boundsOf, decideSignature, stillNeeded } from '@estribo/core/logbook';
+import { partNamed } from '@estribo/core/brace';
+import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
+import { boundsOf, decideSignature, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color, narrow, size } from '../app/tokens';
-import type { FigureMark } from '../figure/layer';
+import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
-import { en } from '../messages/en';
+import { checkWords } from '../messages/fitting';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
@@ -19,7 +20,7 @@ import { printWindow } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
-import { checkQuantity, printAmount, printFound, saidFound, saidMinus } from './found';
+import { checkQuantity, printAmount, printFound, saidFound, saidMinus, signOf } from './found';
 import { LimbsFeltNote } from '../screening/limbs-felt';
 
 const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
@@ -55,21 +56,6 @@ const Badge = styled.span`
   font-size: ${size.small};
 `;
 
-/** Where a check is looked at, on the leg. */
-const spots: Record<string, Pick<FigureMark, 'level' | 'face'>> = {
-  'hinge-height': { level: 25, face: 'lateral' },
-  'hinge-behind-midline': { level: 25, face: 'back' },
-  'not-twisted': { level: 150, face: 'front' },
-  'strap-above-calf': { level: -112, face: 'back' },
-  'knee-at-extension-stop': { level: 25, face: 'medial' },
-  'knee-at-flexion-stop': { level: -10, face: 'back' },
-  'fibular-neck-clear': {
-    level: landmarkLevel('leg', 'fibular-neck', buildOf(templateStature))!,
-    face: 'lateral',
-  },
-  'toes-warm-moving-felt': { level: -470, face: 'front' },
-};
-
 export default function CheckStage() {
   const { state, user, today, unit, select, selected, write } = useWork();
   const mayNow = useMay('check');
@@ -78,32 +64,24 @@ export default function CheckStage() {
   const [saving, save] = useSaving();
   const mayCheck = mayNow('checking.write');
   const first = checks.findIndex(({ judged }) => judged.state === 'open');
-  const height = checks.find(({ check }) => check.id === 'hinge-height')?.value;
-  const behind = checks.find(({ check }) => check.id === 'hinge-behind-midline')?.value;
+  const moved = movedBy(state);
+  const reference = hingeLevel(state.parts);
   useFigureLayer({
-    brace: true,
-    hinge: { above: height ?? 0, behind: behind ?? 6, label: t('figure.kneecapTop') },
-    marks: checks.flatMap(({ check, judged }, i): FigureMark[] => {
-      const spot = spots[check.id];
-      return spot
+    parts: asWorn(state.parts).map((one) => ({ ...one, moved: moved[one.part.id] ?? {} })),
+    ...(reference ? { reference: { at: reference, named: true } } : {}),
+    marks: checks.flatMap(({ check, judged }, i): MarkToDraw[] =>
+      check.at
         ? [
             {
               id: check.id,
               kind: 'spot',
-              ...spot,
+              at: check.at,
               label: String(i + 1),
-              state:
-                judged.state === 'fail'
-                  ? 'bad'
-                  : judged.state === 'pass'
-                    ? 'done'
-                    : i === first
-                      ? 'now'
-                      : 'ahead',
+              state: stateOnFigure(judged, i === first),
             },
           ]
-        : [];
-    }),
+        : [],
+    ),
   });
   const sign = () => {
     const body = decideSignature(state);
@@ -146,9 +124,9 @@ export default function CheckStage() {
                     : i + 1}
             </Badge>
             <div>
-              <b>{named('checks', check.id)}</b>
+              <b>{checkWords(state.programme, check.id).name}</b>
               <Soft style={{ fontSize: size.small }}>
-                {hint(check, window ? printWindow(window) : '', unit)}
+                {hint(state, check, window ? printWindow(window) : '', unit)}
               </Soft>
             </div>
             {judged.state === 'not-needed' ? (
@@ -167,16 +145,18 @@ export default function CheckStage() {
                 {value === undefined
                   ? seen === undefined
                     ? ''
-                    : saidAnswer(check.id, seen)
-                  : saidFound(check, value, unit)}
+                    : saidAnswer(state, check.id, seen)
+                  : saidFound(state.programme, check, value, unit)}
                 {reference === undefined ? '' : ` / ${printAmount(check, reference, unit)}`}
               </b>
             )}
             {judged.state === 'fail' && (
               <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
-                {named('checkFail', judged.reason)}
+                {t(`checkFail.${judged.reason}`, {
+                  joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+                })}
                 {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
-                {named('checkDo', check.id)}
+                {checkWords(state.programme, check.id).fix}
               </p>
             )}
           </Line>
@@ -204,25 +184,61 @@ export default function CheckStage() {
   );
 }
 
-function hint(check: FitCheck, window: string, unit: LengthUnit): string {
+/** How a check stands, as it is drawn. */
+const stateOnFigure = ({ state }: Judged, isNow: boolean): MarkToDraw['state'] =>
+  state === 'fail' ? 'bad' : state === 'pass' ? 'done' : isNow ? 'now' : 'ahead';
+
+/** How far what was found moves the parts it is about from where they should be. */
+function movedBy({ checking: { checks }, parts }: CaseState): Record<string, PartToDraw['moved']> {
+  const moved: Record<string, PartToDraw['moved']> = {};
+  for (const { check, value } of checks)
+    if (check.kind === 'distance' && check.moves && value !== undefined)
+      for (const id of check.parts ?? []) {
+        const part = partNamed(parts, id);
+        // what was found behind is counted from the face's middle, not from the part's own place
+        const aside = -value - (part && 'at' in part ? (part.at.aside ?? 0) : 0);
+        moved[id] = { ...moved[id], ...(check.moves === 'along' ? { along: value } : { aside }) };
+      }
+  return moved;
+}
+
+function hint({ programme }: CaseState, check: FitCheck, window: string, unit: LengthUnit): string {
+  const { how } = checkWords(programme, check.id);
   switch (check.kind) {
     case 'distance':
       return t('checking.allowed', {
-        from: saidFound(check, check.from, unit),
-        to: saidFound(check, check.to, unit),
+        from: saidFound(programme, check, check.from, unit),
+        to: saidFound(programme, check, check.to, unit),
       });
     case 'angle-at-stop':
       return t('checking.allowedWindow', { window });
     case 'proximal-to':
-      return t('checking.belowMark', { unit });
+      return `${how} (${unit})`;
+    case 'alike':
+      return [how, t('checking.alike', { within: printAmount(check, check.within, unit) })]
+        .filter(Boolean)
+        .join('. ');
+    case 'fingers':
+      return [how, t('checking.fingers', { least: check.least, most: check.most })]
+        .filter(Boolean)
+        .join('. ');
     case 'seen':
-      return named('checkHow', check.id);
+      return how ?? '';
   }
 }
 
+/** A check that has two numbers, and what each of them is of. */
+const isPair = ({ kind }: FitCheck) => kind === 'proximal-to' || kind === 'alike';
+const pairNames = ({ programme }: CaseState, { id }: FitCheck) => {
+  const { value, reference } = checkWords(programme, id);
+  return { value: value ?? t('checking.left'), reference: reference ?? t('checking.right') };
+};
+
 /** What is seen, in the trade's word where it has one: square or twisted; else yes or no. */
-const saidAnswer = (check: string, yes: boolean): string =>
-  ((yes ? en.checkYes : en.checkNo) as Record<string, string>)[check] ?? t(yes ? 'common.yes' : 'common.no');
+const saidAnswer = ({ programme }: CaseState, check: string, yes: boolean): string => {
+  const words = checkWords(programme, check);
+  return (yes ? words.yes : words.no) ?? t(yes ? 'common.yes' : 'common.no');
+};
 
 function Answer({
   check,
@@ -239,6 +255,8 @@ function Answer({
 }) {
   const { state, unit, write } = useWork();
   const kind = checkQuantity(check);
+  const { name } = checkWords(state.programme, check.id);
+  const names = pairNames(state, check);
   const asFound = (number: number | undefined) =>
     number === undefined ? '' : printFound(check, number, unit);
   const found = { typed: asFound(value), other: asFound(reference) };
@@ -257,41 +275,39 @@ function Answer({
             autoFocus={answer && primary}
             look={seen === answer ? (answer ? 'main' : 'stop') : 'second'}
             aria-pressed={seen === answer}
-            aria-label={`${named('checks', check.id)}: ${saidAnswer(check.id, answer)}`}
+            aria-label={`${name}: ${saidAnswer(state, check.id, answer)}`}
             onPress={() =>
               seen !== answer &&
               void save(() => write('check.recorded', 'check', { check: check.id, seen: answer }))
             }
           >
-            {saidAnswer(check.id, answer)}
+            {saidAnswer(state, check.id, answer)}
           </Button>
         ))}
       </Row>
     );
-  const sign = kind === 'distance' ? unit : '°';
+  const sign = signOf(check, unit);
   const read = (text: string) => {
     const number = readQuantity(text, kind, unit);
     if ('problem' in number) return number;
-    const problem = boundsProblem(
-      named('checks', check.id),
-      number.value,
-      boundsOf('check.recorded', 'value'),
-      (bound) => printAmount(check, bound, unit),
+    const problem = boundsProblem(name, number.value, boundsOf('check.recorded', 'value'), (bound) =>
+      printAmount(check, bound, unit),
     );
     return problem ? { problem } : number;
   };
   const take = () => {
-    const [first, second] = [read(typed), check.kind === 'proximal-to' ? read(other) : undefined];
+    const [first, second] = [read(typed), isPair(check) ? read(other) : undefined];
     if ('problem' in first) return setProblem({ value: first.problem });
     if (second && 'problem' in second) return setProblem({ reference: second.problem });
     // what stands there as it was found is not recorded again, though its inches are rounded
     if (value !== undefined && typed === found.typed && other === found.other) return;
+    if (first.value === value && second?.value === reference) return setDraft({});
     void save(() =>
       write('check.recorded', 'check', {
         check: check.id,
         value: first.value,
         ...(second ? { reference: second.value } : {}),
-      }),
+      }).then(() => setDraft({})),
     );
   };
   return (
@@ -300,34 +316,34 @@ function Answer({
         small
         primary={primary}
         hideLabel
-        label={`${named('checks', check.id)}: ${check.kind === 'proximal-to' ? t('checking.strapAt') : t('checking.found')}`}
+        label={`${name}: ${isPair(check) ? names.value : t('checking.found')}`}
         kind={kind}
-        minusSaid={(amount) => saidMinus(check, amount)}
+        minusSaid={(amount) => saidMinus(state.programme, check, amount)}
         unit={unit}
-        sign={check.kind === 'proximal-to' ? t('checking.strapAt') : sign}
+        sign={isPair(check) ? names.value : sign}
         value={typed}
         onChange={(text) => {
           setDraft({ ...draft, typed: text });
           setProblem({});
         }}
-        {...(check.kind === 'proximal-to' ? {} : { onEnter: take })}
+        {...(isPair(check) ? {} : { onEnter: take })}
         problem={problem.value}
       />
-      {check.kind === 'proximal-to' && (
+      {isPair(check) && (
         <ReadingField
           small
           hideLabel
-          label={`${named('checks', check.id)}: ${t('checking.calfAt')}`}
+          label={`${name}: ${names.reference}`}
           kind={kind}
           unit={unit}
-          sign={t('checking.calfAt')}
+          sign={names.reference}
           value={other}
           onChange={(text) => setDraft({ ...draft, other: text })}
           onEnter={take}
           problem={problem.reference}
         />
       )}
-      <Button onPress={take} aria-label={`${named('checks', check.id)}: ${t('measuring.take')}`}>
+      <Button onPress={take} aria-label={`${name}: ${t('measuring.take')}`}>
         {t('measuring.take')}
       </Button>
     </Row>

@@ -3,29 +3,59 @@ import type { FitCheck } from '@estribo/core/checking';
 import type { CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { t } from '../messages';
+import { checkWords } from '../messages/fitting';
 import { degrees, printDistance, printNumber, signed } from '../parts/print';
 
 export const checkOf = ({ checking }: CaseState, id: string): FitCheck | undefined =>
   checking.checks.find(({ check }) => check.id === id)?.check;
 
-/** What a check reads: the joint's angle, or how far a part lies to either side of a place. */
-export const checkQuantity = ({ kind }: FitCheck): 'degrees' | 'distance' =>
-  kind === 'angle-at-stop' ? 'degrees' : 'distance';
+/** What a check reads: the joint's angle, fingers, or how far a part lies to either side of a place. */
+export function checkQuantity({ kind }: FitCheck): 'degrees' | 'count' | 'distance' {
+  switch (kind) {
+    case 'angle-at-stop':
+      return 'degrees';
+    case 'fingers':
+      return 'count';
+    default:
+      return 'distance';
+  }
+}
+
+/** What stands behind its number. */
+export const signOf = (check: FitCheck, unit: LengthUnit): string =>
+  ({ degrees: '°', count: t('checking.fingersSign'), distance: unit })[checkQuantity(check)];
 
 /** The bare number, as it is typed. */
 export const printFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
-  checkQuantity(check) === 'degrees'
-    ? signed(value)
-    : `${value < 0 ? '−' : ''}${printNumber(Math.abs(value), 'mm', unit)}`;
+  checkQuantity(check) === 'distance'
+    ? `${value < 0 ? '−' : ''}${printNumber(Math.abs(value), 'mm', unit)}`
+    : signed(value);
 
 /** The number with its unit. */
-export const printAmount = (check: FitCheck, value: number, unit: LengthUnit): string =>
-  checkQuantity(check) === 'degrees' ? degrees(value) : printDistance(value, unit);
+export function printAmount(check: FitCheck, value: number, unit: LengthUnit): string {
+  switch (checkQuantity(check)) {
+    case 'degrees':
+      return degrees(value);
+    case 'count':
+      return `${signed(value)} ${t('checking.fingersSign')}`;
+    case 'distance':
+      return printDistance(value, unit);
+  }
+}
 
-/** What so much under zero means at a check. */
-export const saidMinus = ({ id }: FitCheck, amount: string): string =>
-  t(`checkMinus.${id}` as 'checkMinus.hinge-height', { amount });
+/** What so much under zero means at a check, where it means something. */
+export const saidMinus = (
+  programme: CaseState['programme'],
+  { id }: FitCheck,
+  amount: string,
+): string | undefined => checkWords(programme, id).minus?.replace('{{amount}}', amount);
 
 /** The number with its unit, in words where it is under zero: a minus sign alone is overlooked. */
-export const saidFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
-  value < 0 ? saidMinus(check, printAmount(check, -value, unit)) : printAmount(check, value, unit);
+export const saidFound = (
+  programme: CaseState['programme'],
+  check: FitCheck,
+  value: number,
+  unit: LengthUnit,
+): string =>
+  (value < 0 ? saidMinus(programme, check, printAmount(check, -value, unit)) : undefined) ??
+  printAmount(check, value, unit);

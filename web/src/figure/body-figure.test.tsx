@@ -1,5 +1,6 @@
 import { buildOf, nothingRead, type BodyReadings } from '@estribo/core/anatomy';
 import type { MeasuringStep } from '@estribo/core/measuring';
+import { kneeStrap, programmes } from '@estribo/core/programmes';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { BodyFigure } from './body-figure';
@@ -127,7 +128,8 @@ test('M stands on the inner side of the leg as it is seen from the front', () =>
 
 test('a strap that is touched on the figure is named to the work', async () => {
   const layer: FigureLayer = {
-    marks: [{ id: 'strap-4', kind: 'strap', level: -140, face: 'front', label: '4', state: 'ahead' }],
+    marks: [],
+    parts: [{ part: kneeStrap(4, -140, 'front'), state: 'ahead', numbered: true }],
   };
   const onSelect = jest.fn();
   show(layer, nothingRead, ofLeg('right', { onSelect }));
@@ -169,30 +171,23 @@ function toPiece([x, y]: [number, number], [ax, ay]: [number, number], [bx, by]:
   return Math.hypot(x - ax - along * dx, y - ay - along * dy);
 }
 
-const spot = (id: string, level: number, face: 'front' | 'back' | 'medial' | 'lateral') =>
-  ({ id, kind: 'spot', level, face, label: id, state: 'ahead' }) as const;
-const strap = (id: string, level: number, face: 'front' | 'back') =>
-  ({ id, kind: 'strap', level, face, label: id, state: 'ahead' }) as const;
+const frame = programmes.find(({ id }) => id === 'knee-ligament-frame')!;
+const worn = [
+  ...frame.parts,
+  ...[-72, 75, 165, -140, -116, 148].map((level, i) =>
+    kneeStrap(i + 1, level, i === 3 || i === 5 ? 'front' : 'back'),
+  ),
+];
 
-/** What the check stage and the strap stage lay over a leg. */
-const layers: Record<string, FigureLayer['marks']> = {
-  checks: [
-    spot('1', 25, 'lateral'),
-    spot('2', 25, 'back'),
-    spot('3', 150, 'front'),
-    spot('4', -112, 'back'),
-    spot('5', 25, 'medial'),
-    spot('6', -10, 'back'),
-    spot('7', -48, 'lateral'),
-    spot('8', -470, 'front'),
-  ],
-  straps: [
-    strap('1', 120, 'back'),
-    strap('2', -60, 'back'),
-    strap('3', -110, 'back'),
-    strap('4', -140, 'front'),
-    strap('5', 160, 'front'),
-  ],
+/** What the check stage and the strap stage lay over a leg: numbers of checks, numbers of straps. */
+const layers: Record<string, Pick<FigureLayer, 'parts' | 'marks'>> = {
+  checks: {
+    parts: frame.parts.map((part) => ({ part, state: 'done' })),
+    marks: frame.checks.flatMap(({ id, at }, i) =>
+      at ? [{ id, kind: 'spot' as const, at, label: String(i + 1), state: 'ahead' as const }] : [],
+    ),
+  },
+  straps: { parts: worn.map((part) => ({ part, state: 'ahead', numbered: true })), marks: [] },
 };
 
 test.each(
@@ -204,9 +199,9 @@ test.each(
 )(
   '%s on a %s leg: each number beside what it means, over no line, brace or other number',
   (name, side, body) => {
-    const marks = layers[name]!;
+    const { parts = [], marks } = layers[name]!;
     const { container } = show(
-      { marks, brace: true, hinge: { above: 4, behind: 6, label: 'Kneecap, upper edge' } },
+      { parts, marks, reference: { at: { from: 'kneecap-upper-edge' }, named: true } },
       nothingRead,
       ofLeg(side, { build: body }),
     );
@@ -214,13 +209,13 @@ test.each(
       at: ['cx', 'cy'].map((name) => Number(badge.getAttribute(name))) as [number, number],
       r: Number(badge.getAttribute('r')),
     }));
-    expect(badges).toHaveLength(marks.length);
+    expect(badges).toHaveLength(name === 'checks' ? 8 : 6);
     const lines = [...container.querySelectorAll('path.outline, path.inner, path.hidden, path.cut')].flatMap(
       linesOf,
     );
-    const uprights = [...container.querySelectorAll('path.upright')].flatMap(linesOf);
+    const uprights = [...container.querySelectorAll('path.bar')].flatMap(linesOf);
     expect(uprights).toHaveLength(3);
-    const hinges = [...container.querySelectorAll('circle[r="13"]')].map(
+    const hinges = [...container.querySelectorAll('circle.hinge')].map(
       (hinge) => ['cx', 'cy'].map((name) => Number(hinge.getAttribute(name))) as [number, number],
     );
     const [, , wide, high] = container.querySelector('svg')!.getAttribute('viewBox')!.split(' ').map(Number);

@@ -1,34 +1,17 @@
-import {
-  bodyOf,
-  legFormOf,
-  type BodyReadings,
-  type Build,
-  type Region,
-  type Side,
-} from '@estribo/core/anatomy';
-import {
-  drawFigure,
-  type DrawnFigure,
-  type Frame,
-  type LabelWish,
-  type PlacedLabel,
-  type PlacedView,
-} from '@estribo/core/drawing';
+import { bodyOf, type BodyReadings, type Build, type Region, type Side } from '@estribo/core/anatomy';
+import { drawFigure, type DrawnFigure, type Frame } from '@estribo/core/drawing';
 import { RotateCw } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { badgeWishes, isStrong, linesOfMarks } from './mark-places';
-import { Brace, linesOfBrace } from './brace';
+import { BraceShapes } from './brace-shapes';
 import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
-import type { FigureLayer, FigureMark } from './layer';
-import { Mark } from './mark';
+import type { FigureLayer } from './layer';
 import { Goniometer } from './measures';
 import { PersonFigure, type PersonKind } from './person-figure';
-import { kneecapTop, legOn, type LegOn } from './projection';
 import { StepShapes } from './step-shapes';
 import { WholePicture, wholeBox } from './whole-picture';
 
@@ -105,11 +88,7 @@ export function BodyFigure(shown: Shown) {
 
 function useDrawn({ region, side, readings, build, layer, selected }: Shown, frame: Frame, turned: boolean) {
   const body = useMemo(() => bodyOf(region, side, readings, build), [region, side, readings, build]);
-  const { steps, goniometer, hinge } = layer;
-  const leg = useMemo(
-    () => (region === 'leg' ? legFormOf(readings, build) : undefined),
-    [region, readings, build],
-  );
+  const { steps, goniometer, parts, marks, reference } = layer;
   return useMemo(() => {
     const whole = wholeBox(frame);
     const turnButton = { left: 0, right: 190, top: 0, bottom: 44 };
@@ -127,20 +106,11 @@ function useDrawn({ region, side, readings, build, layer, selected }: Shown, fra
           : []),
         ...(body.views.length > 2 ? [turnButton] : []),
       ],
-      lines: (views) => {
-        const on = leg && legOn(leg, views);
-        return [
-          ...(hinge ? [hingeLine(views, body.level('kneecap-upper-edge') ?? 0, frame)] : []),
-          ...(on ? linesOfMarks(on, marksOn(on, layer)) : []),
-          ...(on && layer.brace ? linesOfBrace(on, layer) : []),
-        ];
-      },
-      wishes: (views) => {
-        const on = leg && legOn(leg, views);
-        return [
-          ...(hinge?.label ? hingeWish(views, body.level('kneecap-upper-edge'), hinge.label) : []),
-          ...(on ? badgeWishes(on, marksOn(on, layer), selected) : []),
-        ];
+      parts: parts ?? [],
+      marks,
+      reference: reference && {
+        at: reference.at,
+        ...(reference.named ? { text: named('landmarks', reference.at.from) } : {}),
       },
       words: {
         landmark: (landmark) => named('landmarks', landmark),
@@ -148,38 +118,7 @@ function useDrawn({ region, side, readings, build, layer, selected }: Shown, fra
         held: t('figure.held'),
       },
     });
-  }, [body, frame, steps, goniometer, hinge, layer, leg, selected, turned]);
-}
-
-/** The level from which a hinge's place is counted, across both views. */
-const hingeLine = (
-  views: readonly PlacedView[],
-  level: number,
-  frame: Frame,
-): (readonly [number, number])[] => {
-  const [x, y] = views[0]!.project([0, level]);
-  return [
-    [x - 86, y],
-    [frame.width - 8, y],
-  ];
-};
-
-/** Its name, beside the outer view. */
-function hingeWish(views: readonly PlacedView[], level: number | undefined, text: string): LabelWish[] {
-  const outer = views.find(({ view }) => view.id === 'outer');
-  if (!outer || level === undefined) return [];
-  const right = outer.view.edges(level)?.[1] ?? 0;
-  return [
-    {
-      id: 'hinge',
-      text,
-      at: outer.project([right, level]),
-      weight: 400,
-      towards: [30, -30, 0, 150],
-      away: 8,
-      spare: true,
-    },
-  ];
+  }, [body, frame, steps, goniometer, parts, marks, reference, selected, turned]);
 }
 
 function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: DrawnFigure }) {
@@ -190,10 +129,6 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
         ([kind, read]) => [kind, bodyOf(region, side, read, build).views] as const,
       ),
     [overlays, region, side, build],
-  );
-  const leg = useMemo(
-    () => (region === 'leg' ? legOn(legFormOf(readings, build), drawn.views) : undefined),
-    [region, readings, build, drawn.views],
   );
   return (
     <>
@@ -229,17 +164,11 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
           {text}
         </text>
       ))}
-      {leg && layer.brace && <Brace leg={leg} layer={layer} />}
-      {layer.hinge && leg && (
-        <path
-          className="extension"
-          d={pathOf(hingeLine(drawn.views, kneecapTop(leg.form), frame))}
-          stroke={color('river')}
-          aria-hidden
-        />
+      {drawn.reference && (
+        <path className="extension" d={pathOf(drawn.reference)} stroke={color('river')} aria-hidden />
       )}
+      <BraceShapes brace={drawn.brace} labels={drawn.labels} selected={selected} onSelect={onSelect} />
       <StepShapes steps={drawn.steps} onSelect={onSelect} />
-      {leg && <Marks leg={leg} labels={drawn.labels} layer={layer} selected={selected} onSelect={onSelect} />}
       {drawn.held.map((arrow, i) => (
         <path key={i} className="held" d={pathOf(arrow)} aria-hidden />
       ))}
@@ -248,35 +177,6 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
     </>
   );
 }
-
-function Marks({
-  leg,
-  labels,
-  layer,
-  selected,
-  onSelect,
-}: {
-  leg: LegOn;
-  labels: readonly PlacedLabel[];
-  layer: FigureLayer;
-  selected?: string | undefined;
-  onSelect?: ((id: string) => void) | undefined;
-}) {
-  return marksOn(leg, layer).map((mark) => (
-    <Mark
-      key={mark.id}
-      leg={leg}
-      mark={mark}
-      badge={labels.find(({ id }) => id === `badge-${mark.id}`)}
-      strong={isStrong(mark, selected)}
-      onSelect={onSelect ? () => onSelect(mark.id) : undefined}
-    />
-  ));
-}
-
-/** Marks with the places of the body at their levels; the rest are distances that were measured. */
-const marksOn = ({ form }: LegOn, { marks }: FigureLayer): FigureMark[] =>
-  marks.map((mark) => (mark.kind === 'spot' ? { ...mark, level: form.scaled(mark.level) } : mark));
 
 /** Every text of the drawing where it lies over nothing, with a thin line to what it names where it stands off. */
 function Labels({ drawn, onSelect }: { drawn: DrawnFigure; onSelect?: ((id: string) => void) | undefined }) {

@@ -1,22 +1,7 @@
 import type { Side } from '@estribo/core/anatomy';
-import type { StepToDraw } from '@estribo/core/drawing';
-import type { Millimetres } from '@estribo/core/quantity';
-
-export type Face = 'front' | 'back' | 'medial' | 'lateral';
-
-/** Something drawn on the limb, touched there or in the work. */
-export interface FigureMark {
-  id: string;
-  kind: 'strap' | 'pad' | 'scar' | 'bend' | 'spot';
-  /** middle, from the middle of the kneecap, proximal positive */
-  level: Millimetres;
-  /** for what has a length: its lower and upper end */
-  span?: readonly [Millimetres, Millimetres];
-  face?: Face;
-  /** lettered on it */
-  label?: string;
-  state: 'now' | 'done' | 'ahead' | 'bad';
-}
+import type { Level, Part } from '@estribo/core/brace';
+import { partsOfKind } from '@estribo/core/brace';
+import type { MarkToDraw, PartToDraw, StepToDraw } from '@estribo/core/drawing';
 
 /** A measuring step drawn where it is read. */
 export interface FigureStep extends StepToDraw {
@@ -24,19 +9,30 @@ export interface FigureStep extends StepToDraw {
   value?: number;
 }
 
-/** What a stage shows on the figure besides the limb. */
+/** What a stage shows on the figure besides the body. */
 export interface FigureLayer {
   /** which side is drawn; the braced one when it is not said */
   side?: Side;
-  marks: FigureMark[];
   /** measuring steps: tapes, callipers, marks, lengths */
   steps?: FigureStep[];
-  /** the brace is drawn on */
-  brace?: boolean;
-  /** the hinge as found: mm above the kneecap's upper edge, mm behind the midline */
-  hinge?: { above: Millimetres; behind: Millimetres; label?: string };
+  /** the brace's parts, those beneath first */
+  parts?: PartToDraw[];
+  /** places of checks, bends, scars */
+  marks: MarkToDraw[];
+  /** the level from which something is counted, and whether it is named */
+  reference?: { at: Level; named: boolean };
   /** the goniometer: angle read and angle wanted */
   goniometer?: { angle?: number; wanted?: number };
 }
 
 export const bareLimb: FigureLayer = { marks: [] };
+
+/** The brace as it is worn: what lies inside it is not seen. */
+export const asWorn = (parts: readonly Part[]): PartToDraw[] =>
+  parts.filter(({ kind }) => kind !== 'pad').map((part) => ({ part, state: 'done' }));
+
+/** The level from which hinges are placed, if the brace has any. */
+export const hingeLevel = (parts: readonly Part[]): Level | undefined => {
+  const [hinge] = partsOfKind(parts, 'hinge');
+  return hinge && { from: hinge.at.from };
+};

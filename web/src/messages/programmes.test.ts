@@ -3,6 +3,7 @@ import { findings } from '@estribo/core/screening';
 import { programmes } from '@estribo/core/programmes';
 import { parseNeutralZero } from '@estribo/core/setting';
 import { en } from './en';
+import { checkWords, listName, stepWords } from './fitting';
 
 const words = (group: keyof typeof en) => Object.keys(en[group]);
 
@@ -32,11 +33,24 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     }
     for (const axis of programme.axes)
       for (const group of ['axes', 'axisPlaces'] as const) expect(words(group)).toContain(axis);
-    for (const step of programme.sequence)
-      for (const group of ['sequence', 'sequenceHold'] as const) expect(words(group)).toContain(step.id);
-    for (const check of programme.checks)
-      for (const group of ['checks', 'checkHow', 'checkMinus', 'checkDo'] as const)
-        expect(words(group)).toContain(check.id);
+    for (const { id, steps } of programme.sequences) {
+      expect(listName(programme, id)).not.toBe(id);
+      for (const step of steps) {
+        const { name, hold } = stepWords(programme, step.id);
+        expect([step.id, name, hold]).toEqual([step.id, expect.stringMatching(/^[A-Z]/), expect.any(String)]);
+        expect(name).not.toBe(step.id);
+      }
+    }
+    for (const check of programme.checks) {
+      const { name, how = '', fix, minus, value, reference } = checkWords(programme, check.id);
+      expect(name).not.toBe(check.id);
+      // what fails says what to do, at some length; what is only seen says how it is looked at
+      expect([check.id, fix.length]).toEqual([check.id, expect.any(Number)]);
+      expect(fix.length).toBeGreaterThan(10);
+      if (check.kind === 'seen' || check.kind === 'proximal-to') expect(how.length).toBeGreaterThan(5);
+      if (check.kind === 'proximal-to') expect([value, reference]).not.toContain(undefined);
+      if (minus !== undefined) expect(minus).toContain('{{amount}}');
+    }
   },
 );
 
@@ -54,10 +68,6 @@ test('every qualifying finding says what to do about it', () => {
   for (const [finding, { severity }] of Object.entries(findings))
     if (severity === 'qualifies')
       expect(en.findingAdvice[finding as keyof typeof en.findingAdvice]).not.toBe('');
-});
-
-test('what is said to do needs an answer for each check that can fail by a value', () => {
-  for (const said of Object.values(en.checkDo)) expect(said.length).toBeGreaterThan(10);
 });
 
 test('every kind of entry has its word, for where it waits and could not be sent', () =>

@@ -129,7 +129,7 @@ export function ReadingField({
 }: {
   label: string;
   /** what a number under zero means, in words: a minus sign alone is overlooked */
-  minusSaid?: ((amount: string) => string) | undefined;
+  minusSaid?: ((amount: string) => string | undefined) | undefined;
   /** the side that is read, in words */
   side?: string | undefined;
   kind: Quantity;
@@ -223,7 +223,7 @@ function saidMinus(
   text: string,
   kind: Quantity,
   unit: LengthUnit,
-  said: (amount: string) => string,
+  said: (amount: string) => string | undefined,
 ): string | undefined {
   const read = readQuantity(text, kind, unit);
   if ('problem' in read || read.value >= 0) return undefined;

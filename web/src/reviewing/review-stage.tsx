@@ -24,6 +24,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { asWorn } from '../figure/layer';
 import { color, type Token } from '../app/tokens';
 import { figureTitle, language, named, t } from '../messages';
 import { boundsProblem, readingProblem } from '../parts/bounds';
@@ -65,7 +66,7 @@ export default function ReviewStage() {
   const before = state.reviewing.visits.filter(({ day }) => day < today).at(-1) ?? state.reviewing.first;
   const mayReview = mayNow('reviewing.write');
   useFigureLayer({
-    brace: true,
+    parts: asWorn(state.parts),
     marks: [],
     steps: followed(state).map((step) => ({ step, state: 'ahead' })),
   });

@@ -2,6 +2,7 @@ import { decideStops, stopsFor } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { useState } from 'react';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -18,10 +19,11 @@ export default function SetStage() {
   const { state, today } = useWork();
   const mayNow = useMay('set');
   const [again, setAgain] = useState(false);
+  const reference = hingeLevel(state.parts);
   useFigureLayer({
     marks: [],
-    brace: true,
-    hinge: { above: 0, behind: 6, label: t('figure.kneecapTop') },
+    parts: asWorn(state.parts),
+    ...(reference ? { reference: { at: reference, named: true } } : {}),
   });
   const order = state.order?.order;
   const now = order && windowOn(order, today);

@@ -10,7 +10,10 @@ test('pads lie on a scar: the one that splits straddles it, and all go in as adv
   await user.click(screen.getByRole('button', { name: 'Take the scar' }));
   expect(written[0]!.body).toEqual({ face: 'front', from: -20, to: -160 });
   expect(screen.getByText('lies on the scar: split it and straddle the scar')).toBeTruthy();
-  expect(figure().marks.find(({ kind }) => kind === 'scar')?.span).toEqual([-160, -20]);
+  expect(figure().marks.find(({ kind }) => kind === 'scar')).toMatchObject({
+    at: { from: 'mid-kneecap', offset: -20, face: 'front' },
+    to: { from: 'mid-kneecap', offset: -160 },
+  });
   await user.click(screen.getByRole('button', { name: 'All pads as advised' }));
   expect(written.slice(1).map(({ body }) => body)).toEqual([
     { pad: 'thigh-front', done: 'placed' },

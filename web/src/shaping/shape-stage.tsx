@@ -1,4 +1,5 @@
-import { buildOf, landmarkLevel, templateStature } from '@estribo/core/anatomy';
+import { datumOf } from '@estribo/core/anatomy';
+import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
 import { boundsOf, type Bounds } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
@@ -7,7 +8,7 @@ import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { color } from '../app/tokens';
-import type { FigureMark } from '../figure/layer';
+import { hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -40,35 +41,40 @@ export default function ShapeStage() {
   const { pads, scars, bends } = state.shaping;
   const [saving, save] = useSaving();
   const mayShape = mayNow('shaping.write');
-  const kneecapTop = landmarkLevel('leg', 'kneecap-upper-edge', buildOf(templateStature))!;
-  const marks: FigureMark[] = [
-    ...pads.map(({ pad, advice, done }): FigureMark => ({
-      id: pad.id,
-      kind: 'pad',
-      level: (pad.from + pad.to) / 2,
-      span: [Math.min(pad.from, pad.to), Math.max(pad.from, pad.to)],
-      face: pad.face,
-      state: done ? 'done' : 'ahead',
-      ...(done === 'split' || (!done && advice === 'split-around') ? { label: 'split' } : {}),
-    })),
-    ...scars.map((scar, i): FigureMark => ({
-      id: `scar-${i}`,
-      kind: 'scar',
-      level: (scar.from + scar.to) / 2,
-      span: [Math.min(scar.from, scar.to), Math.max(scar.from, scar.to)],
-      face: scar.face,
-      state: 'now',
-    })),
-    ...bends.map((bend, i): FigureMark => ({
-      id: bend.entry,
-      kind: 'bend',
-      level: kneecapTop + bend.place,
-      face: bend.upright,
-      label: String(i + 1),
-      state: 'done',
-    })),
-  ];
-  useFigureLayer({ marks, brace: true, hinge: { above: 0, behind: 6 } });
+  const reference = hingeLevel(state.parts);
+  const datum = datumOf[state.programme.region];
+  useFigureLayer({
+    // what is padded is seen through what is strapped over it
+    parts: state.parts
+      .filter(({ kind }) => kind !== 'strap')
+      .map((part): PartToDraw => {
+        const pad = pads.find((one) => one.pad.id === part.id);
+        return pad
+          ? {
+              part,
+              state: pad.done ? 'done' : 'ahead',
+              split: pad.done === 'split' || (!pad.done && pad.advice === 'split-around'),
+            }
+          : { part, state: 'done' };
+      }),
+    ...(reference ? { reference: { at: reference, named: false } } : {}),
+    marks: [
+      ...scars.map((scar, i): MarkToDraw => ({
+        id: `scar-${i}`,
+        kind: 'scar',
+        at: { from: datum, offset: Math.max(scar.from, scar.to), face: scar.face },
+        to: { from: datum, offset: Math.min(scar.from, scar.to) },
+        state: 'now',
+      })),
+      ...bends.map((bend, i): MarkToDraw => ({
+        id: bend.entry,
+        kind: 'bend',
+        at: { from: reference?.from ?? datum, offset: bend.place, face: bend.upright },
+        label: String(i + 1),
+        state: 'done',
+      })),
+    ],
+  });
   const left = pads.filter(({ done }) => !done);
 
   return (

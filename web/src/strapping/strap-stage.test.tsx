@@ -28,8 +28,13 @@ test('one strap at a time: posture and what to hold stand large, and the figure 
   const { user, written, figure } = await showStage(StrapStage, strappedTo('strap-2'));
   expect(screen.getByText('Knee 45°')).toBeTruthy();
   expect(screen.getByText('Hold the frame level; close strap 2.')).toBeTruthy();
-  expect(figure().marks.find(({ state }) => state === 'now')).toMatchObject({ id: 'strap-2', label: '2' });
-  expect(figure().marks.find(({ id }) => id === 'strap-1')?.state).toBe('done');
+  const drawn = (state: string) =>
+    figure().parts!.flatMap((one) =>
+      one.part.kind === 'strap' && one.state === state ? [one.part.mark] : [],
+    );
+  expect(drawn('now')).toEqual(['2']);
+  expect(drawn('done')).toEqual(['1']);
+  expect(drawn('ahead')).toEqual(['3', '4', '5', '6']);
   await user.keyboard('{Enter}');
   expect(written).toEqual([{ kind: 'strap.done', stage: 'strap', body: { step: 'strap-2', pass: 1 } }]);
   expect(screen.getByText('Press both hinges back')).toBeTruthy();

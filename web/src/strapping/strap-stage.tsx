@@ -1,5 +1,9 @@
 import { boundsOf } from '@estribo/core/logbook';
-import type { RunnerStep } from '@estribo/core/strapping';
+import { partNamed, type Part } from '@estribo/core/brace';
+import type { PartToDraw } from '@estribo/core/drawing';
+import type { Posture, RunnerStep, Sequence } from '@estribo/core/strapping';
+import { asWorn, hingeLevel } from '../figure/layer';
+import { listName, stepWords } from '../messages/fitting';
 import { useEffect, useState } from 'react';
 import { useDraft } from '../api/draft';
 import styled from 'styled-components';
@@ -11,7 +15,7 @@ import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Big, Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { printReading, signed } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { Steps } from '../parts/steps';
 import { useSaving } from '../parts/use-saving';
@@ -41,28 +45,30 @@ const Lead = styled.p`
 export default function StrapStage() {
   const { state, unit, write } = useWork();
   const mayNow = useMay('strap');
-  const { now, steps, done } = state.strapping;
+  const { now, steps, done, list, lists } = state.strapping;
+  const { programme } = state;
   const [saving, save] = useSaving();
   const mayStrap = mayNow('strapping.write');
-  const strapState = (strap: number): 'now' | 'done' | 'ahead' => {
-    if (now?.strap === strap) return 'now';
-    const of = steps.filter((step) => step.strap === strap && (now?.pass ?? 2) >= step.pass);
-    return of.length > 0 && of.every((step) => step.state === 'done') ? 'done' : 'ahead';
+  /** A part as it stands: the one in hand, closed in this round, or still to come. */
+  const stateOf = (part: string): PartToDraw['state'] => {
+    if (now && 'part' in now && now.part === part) return 'now';
+    const of = steps.filter(
+      (step) => step.kind === 'strap' && step.part === part && (now?.pass ?? Infinity) >= step.pass,
+    );
+    return of.length === 0 || of.every((step) => step.state === 'done') ? 'done' : 'ahead';
   };
+  const reference = hingeLevel(state.parts);
   useFigureLayer({
-    brace: true,
-    hinge: { above: 0, behind: 6 },
-    marks: state.model.straps.map(({ strap, level, face }) => ({
-      id: `strap-${strap}`,
-      kind: 'strap',
-      level,
-      face,
-      label: String(strap),
-      state: strapState(strap),
-    })),
+    parts: asWorn(state.parts).map(({ part }) => ({ part, state: stateOf(part.id), numbered: true })),
+    ...(reference ? { reference: { at: reference, named: false } } : {}),
+    marks: [],
   });
   const take = (more: { minutes?: number; dropped?: number } = {}) =>
     now && save(() => write('strap.done', 'strap', { step: now.id, pass: now.pass, ...more }));
+
+  const begin = (id: string | undefined) =>
+    save(() => write('strap.begun', 'strap', id === undefined ? {} : { list: id }));
+  const another = lists.filter(({ id }) => id !== list?.id);
 
   return (
     <>
@@ -74,8 +80,8 @@ export default function StrapStage() {
         label={t('strapping.sequence')}
         steps={steps.map((step, i) => ({
           id: `${step.id}-${step.pass}`,
-          mark: step.strap ? String(step.strap) : step.kind === 'settle' ? t('strapping.walk') : '·',
-          name: `${i + 1}. ${named('sequence', step.id)}${step.pass === 2 ? ` (${t('strapping.secondPass')})` : ''}`,
+          mark: markOf(step, state.parts) ?? (step.kind === 'settle' ? named('settle', step.how) : '·'),
+          name: `${i + 1}. ${stepWords(programme, step.id).name}${step.pass === 2 ? ` (${t('strapping.secondPass')})` : ''}`,
           state: step.state,
         }))}
       />
@@ -90,7 +96,6 @@ export default function StrapStage() {
           />
         ) : (
           <StepCard
-            level={state.model.straps.find(({ strap }) => strap === now.strap)?.level}
             key={`${now.id}-${now.pass}`}
             step={now}
             saving={saving}
@@ -98,8 +103,10 @@ export default function StrapStage() {
             onDone={() => void take()}
           />
         )
+      ) : list ? (
+        <Notice tone="good">{t(list.passes ? 'strapping.allDone' : 'strapping.allDoneOnce')}</Notice>
       ) : (
-        <Notice tone="good">{t('strapping.allDone')}</Notice>
+        <WhichList lists={lists} saving={saving} onChoose={(id) => void begin(id)} mayStrap={mayStrap} />
       )}
       {state.strapping.settled && (
         <Soft>
@@ -110,55 +117,158 @@ export default function StrapStage() {
       )}
       {done > 0 && mayStrap && (
         <Row>
-          <Button look="quiet" onPress={() => void save(() => write('strap.begun', 'strap', {}))}>
+          <Button look="quiet" onPress={() => void begin(lists.length > 1 ? list?.id : undefined)}>
             {t('strapping.again')}
           </Button>
           <Soft>{t('strapping.againHow')}</Soft>
         </Row>
       )}
+      {list && mayStrap && another.length > 0 && (
+        <Row>
+          {another.map(({ id }) => (
+            <Button key={id} look="quiet" isDisabled={saving} onPress={() => void begin(id)}>
+              {t('strapping.instead', { list: listName(programme, id) })}
+            </Button>
+          ))}
+        </Row>
+      )}
+      {programme.sequences
+        .filter(({ purpose }) => purpose !== 'first-donning')
+        .map((other) => (
+          <OtherList key={other.id} list={other} />
+        ))}
     </>
+  );
+}
+
+/** What stands printed on the part that a step closes. */
+const markOf = (step: RunnerStep, parts: readonly Part[]): string | undefined =>
+  'part' in step && step.part !== undefined ? partNamed(parts, step.part)?.mark : undefined;
+
+/** A posture in words: how the patient is, and the joints' angles. */
+function saidPosture(posture: Posture | undefined): string {
+  const said = [
+    ...(posture?.stance ? [named('steps', posture.stance)] : []),
+    ...Object.entries(posture?.joints ?? {}).map(([joint, angle]) =>
+      angle === 'as-ordered'
+        ? t('strapping.jointAsOrdered', { joint: named('joints', joint) })
+        : t('strapping.jointAt', { joint: named('joints', joint), angle: signed(angle) }),
+    ),
+  ];
+  return said.length > 0 ? said.join(', ') : t('strapping.anyPosture');
+}
+
+/** Several lists by which it may be put on: it is asked, never guessed. */
+function WhichList({
+  lists,
+  saving,
+  mayStrap,
+  onChoose,
+}: {
+  lists: readonly Sequence[];
+  saving: boolean;
+  mayStrap: boolean;
+  onChoose: (id: string) => void;
+}) {
+  const { state } = useWork();
+  if (!mayStrap) return <RoleReads permission="strapping.write" />;
+  return (
+    <Stack $gap={10}>
+      <h2>{t('strapping.which')}</h2>
+      <Row>
+        {lists.map(({ id, people }, i) => (
+          <Button
+            key={id}
+            look={i === 0 ? 'main' : 'second'}
+            isDisabled={saving}
+            onPress={() => onChoose(id)}
+          >
+            {t('strapping.withPeople', {
+              list: listName(state.programme, id),
+              people: people.map((who) => named('people', who)).join(', '),
+            })}
+          </Button>
+        ))}
+      </Row>
+    </Stack>
+  );
+}
+
+/** A list that is not run here: taking off, setting anew. */
+function OtherList({ list: { id, steps } }: { list: Sequence }) {
+  const { state } = useWork();
+  return (
+    <Stack $gap={6}>
+      <h2>{listName(state.programme, id)}</h2>
+      <ol>
+        {steps.map((step, i) => {
+          const { name, hold, caution } = stepWords(state.programme, step.id);
+          return (
+            <li key={step.id}>
+              <b>
+                {i + 1}. {name}.
+              </b>{' '}
+              {[hold, caution].filter(Boolean).join(' ')}
+            </li>
+          );
+        })}
+      </ol>
+    </Stack>
   );
 }
 
 function StepCard({
   step,
-  level,
   saving,
   mayStrap,
   onDone,
 }: {
   step: RunnerStep;
-  /** of its strap, from the middle of the kneecap */
-  level: number | undefined;
   saving: boolean;
   mayStrap: boolean;
   onDone: () => void;
 }) {
+  const { state } = useWork();
+  const { name, hold, caution } = stepWords(state.programme, step.id);
+  const mark = markOf(step, state.parts);
   return (
     <>
       <Card aria-live="polite">
-        <Big style={{ minWidth: 64, textAlign: 'center', color: color('saddle') }}>
-          {step.strap ?? (step.kind === 'press' ? '⇤' : '○')}
-        </Big>
+        <Big style={{ minWidth: 64, textAlign: 'center', color: color('saddle') }}>{mark ?? '○'}</Big>
         <div>
-          <Large>{named('sequence', step.id)}</Large>
-          {step.pass === 2 && <Soft>{t('strapping.secondPassHow')}</Soft>}
+          <Large>{name}</Large>
+          {step.pass > 1 && <Soft>{t('strapping.secondPassHow')}</Soft>}
         </div>
         <Soft>{t('strapping.posture')}</Soft>
-        <Large>
-          {step.knee === undefined ? t('strapping.anyPosture') : t('strapping.knee', { angle: step.knee })}
-        </Large>
-        <Soft>{t('strapping.hold')}</Soft>
-        <Lead>{named('sequenceHold', step.id)}</Lead>
+        <Large>{saidPosture(step.posture)}</Large>
+        {step.who && (
+          <>
+            <Soft>{t('strapping.who')}</Soft>
+            <Lead>{named('people', step.who)}</Lead>
+          </>
+        )}
+        {step.kind === 'strap' && step.pull && (
+          <>
+            <Soft>{t('strapping.pull')}</Soft>
+            <Lead>{named('pulls', step.pull)}</Lead>
+          </>
+        )}
+        {hold && (
+          <>
+            <Soft>{t(step.kind === 'look' ? 'strapping.look' : 'strapping.hold')}</Soft>
+            <Lead>{hold}</Lead>
+          </>
+        )}
       </Card>
-      {step.strap !== undefined && (
-        // below the knee a strap lies near the neck of the fibula
-        <Notice tone="caution">{named('sequenceCaution', (level ?? 0) < 0 ? 'calf' : 'snug')}</Notice>
-      )}
+      {caution && <Notice tone="caution">{caution}</Notice>}
       {mayStrap ? (
         <Row>
           <Button look="main" onPress={onDone} isDisabled={saving} autoFocus keycap="⏎">
-            {step.strap ? t('strapping.closed', { strap: step.strap }) : t('strapping.doneStep')}
+            {step.kind !== 'strap'
+              ? t('strapping.doneStep')
+              : mark
+                ? t('strapping.closed', { strap: mark })
+                : t('strapping.closedPart', { part: name })}
           </Button>
         </Row>
       ) : (
@@ -175,7 +285,7 @@ function Settle({
   mayStrap,
   onDone,
 }: {
-  step: RunnerStep;
+  step: Extract<RunnerStep, { kind: 'settle' }>;
   saving: boolean;
   mayStrap: boolean;
   onDone: (more: { minutes: number; dropped?: number }) => void;
@@ -193,7 +303,7 @@ function Settle({
     const timer = setInterval(() => setNow(Date.now()), 500);
     return () => clearInterval(timer);
   }, [began]);
-  const wanted = (step.minutes ?? 5) * 60;
+  const wanted = step.minutes * 60;
   const passed = began === undefined ? 0 : Math.max(0, Math.floor((now - began) / 1000));
   const left = Math.max(0, wanted - passed);
   const clock = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
@@ -223,8 +333,8 @@ function Settle({
           {clock}
         </Big>
         <div>
-          <Large>{named('sequence', step.id)}</Large>
-          <Lead>{named('sequenceHold', step.id)}</Lead>
+          <Large>{stepWords(state.programme, step.id).name}</Large>
+          <Lead>{stepWords(state.programme, step.id).hold}</Lead>
         </div>
       </Card>
       {mayStrap ? (
@@ -241,13 +351,13 @@ function Settle({
                 setBegan(at);
               }}
             >
-              {t('strapping.startWalk')}
+              {t(`strapping.start.${step.how}`)}
             </Button>
           </Row>
         ) : (
           <>
             {left > 0 && (
-              <Notice tone="caution">{t('strapping.walkShort', { count: step.minutes ?? 5 })}</Notice>
+              <Notice tone="caution">{t(`strapping.short.${step.how}`, { count: step.minutes })}</Notice>
             )}
             <Row $align="flex-end">
               <ReadingField
@@ -266,7 +376,7 @@ function Settle({
                 problem={problem}
               />
               <Button look="main" onPress={done} isDisabled={saving}>
-                {t('strapping.walked')}
+                {t(`strapping.ended.${step.how}`)}
               </Button>
             </Row>
           </>

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { asWorn } from '../figure/layer';
 import type { Token } from '../app/tokens';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
@@ -31,7 +32,7 @@ export default function WearStage() {
   const { state } = useWork();
   const mayNow = useMay('wear');
   const [changing, setChanging] = useDraft(`${state.case}-plan-changing`, false);
-  useFigureLayer({ marks: [], brace: true });
+  useFigureLayer({ marks: [], parts: asWorn(state.parts) });
   const order = state.order?.order;
   const { plan, taught } = state.wearing;
   const mayPlan = mayNow('wearing.write');

@@ -1,7 +1,7 @@
 import type { Side } from '../../anatomy';
 import type { UnsafeCheck } from '../../checking';
 import type { Order } from '../../order';
-import type { BraceModel, Programme } from '../../programmes';
+import { currentModel, currentProgramme, partsOf, type BraceModel, type Programme } from '../../programmes';
 import { calfPrompt } from '../../measuring';
 import {
   askedFindings,
@@ -25,7 +25,7 @@ import { settle } from './settle';
 import { stageStates } from './stage-states';
 import type { CaseState } from './state';
 
-/** What a case holds on to: the content its pins name. */
+/** What a case holds on to: the content its pins name, as it was registered. */
 export interface FoldContext {
   programme: Programme;
   model: BraceModel;
@@ -66,7 +66,9 @@ function foldReadable(
   unreadable: ReadonlySet<string>,
   context: FoldContext,
 ): CaseState | undefined {
-  const { programme, model, zone } = context;
+  const { zone } = context;
+  const [programme, model] = [currentProgramme(context.programme), currentModel(context.model)];
+  const parts = partsOf(programme, model);
   const settled = settle(
     recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry))),
     unreadable,
@@ -101,6 +103,7 @@ function foldReadable(
     modelPin: opened.body.model,
     programme,
     model,
+    parts,
     lines: lines.map((line) =>
       line.status === 'unreadable'
         ? line
@@ -118,7 +121,7 @@ function foldReadable(
     motion: motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body },
     sizing: foldSizing(record, side, programme, model, measuring, order?.order),
     setting,
-    shaping: foldShaping(record, model),
+    shaping: foldShaping(record, programme, parts),
     strapping: foldStrapping(record, programme),
     checking,
     wearing: foldWearing(record, record.last('order.given'), checking.unsafe),

@@ -1,3 +1,5 @@
+import { buildOf, templateStature } from '../../anatomy';
+import { levelIn, partsOfKind, type Level, type Part } from '../../brace';
 import { checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import { checksOf, type BraceModel, type Programme } from '../../programmes';
@@ -8,20 +10,29 @@ import type { LiveRecord } from './live-record';
 import type { CaseState } from './state';
 
 /** Scars, pads and bends. */
-export function foldShaping(record: LiveRecord, model: BraceModel): CaseState['shaping'] {
+export function foldShaping(
+  record: LiveRecord,
+  { region }: Programme,
+  parts: readonly Part[],
+): CaseState['shaping'] {
   const scars = record.of('shape.scar').map(({ body }) => body);
+  // nothing is known of the body's build here: pads that go by a mark on it are where they would be on an average one
+  const level = (at: Level) => levelIn(region, buildOf(templateStature), at) ?? 0;
   return {
     scars,
-    pads: model.pads.map((pad) => ({
+    pads: partsOfKind(parts, 'pad').map((pad) => ({
       pad,
-      advice: padAdvice(pad, scars),
+      advice: padAdvice(
+        { from: level(pad.from), to: level(pad.to), face: pad.face, splits: pad.splits === true },
+        scars,
+      ),
       done: record.of('shape.pad').findLast(({ body }) => body.pad === pad.id)?.body.done,
     })),
     bends: record.of('shape.bent').map(({ id, body }) => ({ ...body, entry: id })),
   };
 }
 
-/** The sequence since the brace was last put on anew. */
+/** The list in use, since the brace was last put on anew. */
 export function foldStrapping(record: LiveRecord, programme: Programme): CaseState['strapping'] {
   const begun = record.last('strap.begun');
   const done = record
@@ -29,11 +40,12 @@ export function foldStrapping(record: LiveRecord, programme: Programme): CaseSta
     .filter((entry) => record.isAfter(entry, begun))
     .map(({ body }) => body);
   const walk = done.findLast(({ minutes }) => minutes !== undefined);
+  const lists = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
+  const list = lists.length === 1 ? lists[0] : lists.find(({ id }) => id === begun?.body.list);
   return {
-    ...runSequence(
-      programme.sequence,
-      done.map(({ step, pass }) => ({ step, pass: pass as 1 | 2 })),
-    ),
+    ...runSequence(list ?? { steps: [] }, done),
+    list,
+    lists,
     settled: walk && {
       minutes: walk.minutes!,
       ...(walk.dropped === undefined ? {} : { dropped: walk.dropped }),

@@ -1,4 +1,5 @@
-import { stages, type Stage } from '../../programmes';
+import { partsOfKind } from '../../brace';
+import { partsOf, stages, type Stage } from '../../programmes';
 import type { CaseState, StageState, StageStatus } from './state';
 
 /**
@@ -20,7 +21,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
       state.setting.fitted !== undefined &&
       state.setting.look.length === 0,
     shape: state.shaping.pads.length > 0 && state.shaping.pads.every((pad) => pad.done !== undefined),
-    strap: state.strapping.now === undefined,
+    strap: state.strapping.list !== undefined && state.strapping.now === undefined,
     check:
       (state.programme.limbs === undefined || state.limbs.after !== undefined) &&
       (state.programme.checks.length === 0 || isSignedPass(state)),
@@ -51,8 +52,10 @@ const stagesWithoutWork = ({
 }: Pick<CaseState, 'programme' | 'model' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
   ...(programme.stops === undefined ? { set: 'not-covered' } : {}),
-  ...(model.pads.length === 0 ? { shape: 'not-covered' } : {}),
-  ...(programme.sequence.length === 0 ? { strap: 'not-covered' } : {}),
+  ...(partsOfKind(partsOf(programme, model), 'pad').length === 0 ? { shape: 'not-covered' } : {}),
+  ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
+    ? { strap: 'not-covered' }
+    : {}),
   ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
 });
 

@@ -1,4 +1,5 @@
 import type { Side } from '../../anatomy';
+import type { Part, PartOf } from '../../brace';
 import type { ClinicDay } from '../../calendar';
 import type { FitCheck, Judged, UnsafeCheck } from '../../checking';
 import type { MeasuringProgress, MeasuringStep } from '../../measuring';
@@ -7,9 +8,9 @@ import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
 import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { LimbsState, Referral, ScreeningState } from '../../screening';
 import type { HingeStops } from '../../setting';
-import type { Bend, Pad, PadAdvice, Scar } from '../../shaping';
+import type { Bend, PadAdvice, Scar } from '../../shaping';
 import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
-import type { RunnerState } from '../../strapping';
+import type { RunnerState, Sequence } from '../../strapping';
 import type { WearPlan } from '../../wearing';
 import type { BodyOf } from '../kinds/all';
 import type { RecordLine } from './settle';
@@ -76,6 +77,8 @@ export interface CaseState {
   modelPin: Pin;
   programme: Programme;
   model: BraceModel;
+  /** the brace's parts: the family's and the model's own */
+  parts: Part[];
   lines: RecordLine[];
   conflicts: RecordLine[];
   screening: ScreeningState;
@@ -106,10 +109,16 @@ export interface CaseState {
   };
   shaping: {
     scars: Scar[];
-    pads: { pad: Pad; advice: PadAdvice; done: 'placed' | 'split' | 'left-out' | undefined }[];
+    pads: { pad: PartOf<'pad'>; advice: PadAdvice; done: 'placed' | 'split' | 'left-out' | undefined }[];
     bends: (Bend & { entry: string })[];
   };
-  strapping: RunnerState & { settled: { minutes: number; dropped?: number } | undefined };
+  strapping: RunnerState & {
+    /** the list in use; undefined while it is asked which of several */
+    list: Sequence | undefined;
+    /** the lists by which it may be put on for the first time */
+    lists: Sequence[];
+    settled: { minutes: number; dropped?: number } | undefined;
+  };
   checking: {
     checks: {
       check: FitCheck;

@@ -1,12 +1,12 @@
 import { body, finite, name, whole } from '../fields';
 import { kind } from './kind';
 
-/** The brace goes on anew: the sequence starts from its first step. */
+/** The brace goes on anew: the list, where there are several the one that is named, starts from its first step. */
 export const donningBegun = kind('strap.begun', {
   nature: 'fact',
   stages: ['strap'],
   permission: 'strapping.write',
-  body: body({}),
+  body: body({ list: name() }),
 });
 
 export const strapDone = kind('strap.done', {
@@ -15,7 +15,7 @@ export const strapDone = kind('strap.done', {
   permission: 'strapping.write',
   body: body({
     step: name().required(),
-    pass: whole().min(1).max(2).required(),
+    pass: whole().min(1).max(9).required(),
     /** the settling walk: how long it was and how far the brace dropped */
     minutes: finite().min(0).max(240),
     dropped: finite().min(-50).max(200),

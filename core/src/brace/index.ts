@@ -1,0 +1,3 @@
+export { oneOfKinds, type Kinds, type OneOfKinds } from './union';
+export { finite, levelIn, levelOn, levelSchema, placeSchema, type Level, type Place } from './place';
+export { partNamed, partSchema, partsOfKind, type Part, type PartKind, type PartOf } from './part';

@@ -1,0 +1,68 @@
+import { array, boolean, object, string } from 'yup';
+import { faces } from '../anatomy';
+import { oneOfKinds, type OneOfKinds } from './union';
+import { finite, levelSchema, placeSchema } from './place';
+
+const id = () => string().strict().required().min(1).max(80);
+/** what stands printed on it, on the brace and in the work */
+const mark = () => string().strict().max(12);
+const face = () => string().oneOf(faces).required();
+const course = () => array().of(placeSchema).min(2).max(12).required();
+
+/** What goes round some faces between two levels. */
+const round = () =>
+  object({
+    id: id(),
+    mark: mark(),
+    from: levelSchema,
+    to: levelSchema,
+    faces: array().of(face()).min(1).required(),
+  });
+/** What lies on one face between two levels. */
+const patch = () =>
+  object({
+    id: id(),
+    mark: mark(),
+    from: levelSchema,
+    to: levelSchema,
+    face: face(),
+    width: finite().positive().required(),
+    /** in two halves that can straddle a scar */
+    splits: boolean().strict(),
+    /** it may be left out */
+    optional: boolean().strict(),
+  });
+
+/** What each kind of part states. */
+export const partKinds = {
+  /** an upright or a back bar: along its face from place to place, straight between them where it is seen from its face */
+  bar: object({ id: id(), mark: mark(), course: course() }),
+  hinge: object({ id: id(), mark: mark(), at: placeSchema }),
+  dial: object({ id: id(), mark: mark(), at: placeSchema }),
+  cuff: round(),
+  shell: round(),
+  wing: round(),
+  liner: round(),
+  panel: patch(),
+  pad: patch(),
+  bladder: patch(),
+  /** a strap's way over the body, from end to end */
+  strap: object({ id: id(), mark: mark(), course: course(), width: finite().positive().required() }),
+};
+
+/** A part of a brace: where it lies and how far it reaches. The brace is drawn from its parts. */
+export type Part = OneOfKinds<typeof partKinds>;
+export type PartKind = Part['kind'];
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+
+export const partSchema = oneOfKinds(partKinds);
+
+/** Parts of one kind, or of one of several. */
+export const partsOfKind = <K extends PartKind>(
+  parts: readonly Part[],
+  ...kinds: readonly K[]
+): PartOf<K>[] => parts.filter((part): part is PartOf<K> => (kinds as readonly string[]).includes(part.kind));
+
+/** A part's name where it stands printed on the brace; its id is what the record says. */
+export const partNamed = (parts: readonly Part[], id: string): Part | undefined =>
+  parts.find((part) => part.id === id);

@@ -1,0 +1,183 @@
+import {
+  barHalf,
+  roundRadius,
+  type BraceShape,
+  type DrawnBrace,
+  type PlacedLabel,
+} from '@estribo/core/drawing';
+import { color } from '../app/tokens';
+import { pathOf } from './drawing';
+
+const ink = { now: 'river', done: 'saddle', ahead: 'edge', bad: 'madder' } as const;
+
+type Touch = ((id: string) => void) | undefined;
+const touchOf = (onSelect: Touch, id: string) =>
+  onSelect ? { 'data-touch': true, onClick: () => onSelect(id) } : {};
+
+/** The brace from its parts and what is marked on the body, then a numbered badge beside each that has one. */
+export function BraceShapes({
+  brace: { shapes, anchors },
+  labels,
+  selected,
+  onSelect,
+}: {
+  brace: DrawnBrace;
+  labels: readonly PlacedLabel[];
+  selected: string | undefined;
+  onSelect: Touch;
+}) {
+  return (
+    <>
+      {shapes.map((shape, i) => (
+        <g key={i} data-part={shape.id} aria-hidden {...touchOf(onSelect, shape.id)}>
+          <Shape shape={shape} strong={shape.state === 'now' || shape.id === selected} />
+        </g>
+      ))}
+      {Object.entries(anchors).map(([id, at]) => {
+        const label = labels.find((one) => one.id === `badge-${id}`);
+        const shape = shapes.find((one) => one.id === id);
+        return (
+          label &&
+          shape && (
+            <g key={id} aria-hidden {...touchOf(onSelect, id)}>
+              <Badge shape={shape} at={at} label={label} strong={shape.state === 'now' || id === selected} />
+            </g>
+          )
+        );
+      })}
+    </>
+  );
+}
+
+/** One piece of a part as leather, metal or padding; a scar as a sewn line. */
+function Shape({ shape: { kind, points, state, parted }, strong }: { shape: BraceShape; strong: boolean }) {
+  const [x, y] = points[0]!;
+  switch (kind) {
+    case 'bar':
+      return (
+        <path
+          className="bar"
+          d={pathOf(points)}
+          fill="none"
+          stroke={color('saddle')}
+          strokeWidth={2 * barHalf}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      );
+    case 'hinge':
+    case 'dial':
+      return (
+        <>
+          <circle
+            className="hinge"
+            cx={x}
+            cy={y}
+            r={roundRadius}
+            fill={color('sheet')}
+            stroke={color('saddle')}
+            strokeWidth={4.5}
+          />
+          <circle cx={x} cy={y} r={3.2} fill={color('ink')} />
+          {kind === 'dial' && <path d={`M${x} ${y}v${-roundRadius}`} stroke={color('ink')} strokeWidth={2} />}
+        </>
+      );
+    case 'scar': {
+      const length = points.at(-1)![1] - y;
+      const stitches = Math.max(2, Math.round(Math.abs(length) / 12));
+      return (
+        <g stroke={color('madder')} fill="none" strokeWidth={1.8}>
+          <path d={pathOf(points)} />
+          {Array.from({ length: stitches }, (_, i) => (
+            <path key={i} d={`M${x - 4} ${y + ((i + 0.5) * length) / stitches}h8`} />
+          ))}
+        </g>
+      );
+    }
+    case 'spot':
+    case 'bend':
+      return null;
+    case 'pad':
+    case 'bladder':
+      return (
+        <>
+          <path
+            d={pathOf(points, true)}
+            fill={color('thread')}
+            stroke={color(ink[state])}
+            strokeWidth={strong ? 3 : 1.6}
+            strokeLinejoin="round"
+            opacity={0.92}
+          />
+          {parted && <path d={pathOf(parted)} stroke={color('skin')} strokeWidth={7} fill="none" />}
+        </>
+      );
+    case 'liner':
+      return (
+        <path
+          d={pathOf(points, true)}
+          fill={color('thread')}
+          stroke={color('saddle')}
+          strokeDasharray="2 3"
+          opacity={0.6}
+        />
+      );
+    case 'shell':
+    case 'cuff':
+      return <path d={pathOf(points, true)} fill={color('saddle')} opacity={0.9} />;
+    case 'wing':
+    case 'panel':
+    case 'strap':
+      // stitched along its edges, so that it stands out from what lies beneath
+      return (
+        <path
+          d={pathOf(points, true)}
+          fill={color('saddle')}
+          stroke={color('thread')}
+          strokeDasharray="4 3"
+          opacity={state === 'ahead' ? 0.4 : kind === 'wing' ? 0.86 : 1}
+        />
+      );
+  }
+}
+
+/** A number beside what it means, tied to it with a thread. */
+function Badge({
+  shape: { kind, state },
+  at: [x, y],
+  label,
+  strong,
+}: {
+  shape: BraceShape;
+  at: readonly [number, number];
+  label: PlacedLabel;
+  strong: boolean;
+}) {
+  const { left, right, top, bottom } = label.box;
+  const [cx, cy] = [(left + right) / 2, (top + bottom) / 2];
+  const line = color(ink[state]);
+  const isPlace = kind === 'spot' || kind === 'bend';
+  return (
+    <>
+      <path d={`M${x} ${y}L${cx} ${cy}`} stroke={line} strokeWidth={1.4} />
+      {isPlace && <circle cx={x} cy={y} r={4} fill={color('sheet')} stroke={line} strokeWidth={2} />}
+      <circle
+        className="badge"
+        cx={cx}
+        cy={cy}
+        r={(right - left) / 2 - 1}
+        fill={strong ? line : color('sheet')}
+        stroke={line}
+        strokeWidth={2}
+      />
+      <text
+        x={cx}
+        y={cy + 5}
+        textAnchor="middle"
+        style={{ fontWeight: 700, fill: strong ? color('onRiver') : color('ink') }}
+      >
+        {!isPlace && state === 'done' && !strong ? '✓' : label.text}
+      </text>
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+/* What a family says from putting on to checking: a file a family, each keyed by the id it is about. */
+import type { FamilyWords, Programme } from '@estribo/core/programmes';
+import { kneeLigamentFrame } from './knee-ligament-frame';
+
+const families: Record<string, FamilyWords> = {
+  'knee-ligament-frame': kneeLigamentFrame,
+};
+
+type Named = Pick<Programme, 'id' | 'base' | 'words'>;
+
+/** A family's words: those it carries itself, then those of the family it is or was copied from. */
+const wordsOf = <G extends keyof FamilyWords>(
+  { id, base, words }: Named,
+  group: G,
+  of: string,
+): NonNullable<FamilyWords[G]>[string] | undefined =>
+  (words?.[group]?.[of] ?? families[base ?? id]?.[group]?.[of]) as
+    NonNullable<FamilyWords[G]>[string] | undefined;
+
+/** A step's name, what to hold or press, and a caution where it has one. */
+export const stepWords = (programme: Named, step: string): NonNullable<FamilyWords['steps']>[string] =>
+  wordsOf(programme, 'steps', step) ?? { name: step, hold: '' };
+
+/** A check's name, how it is looked at, and what mends it. */
+export const checkWords = (programme: Named, check: string): NonNullable<FamilyWords['checks']>[string] =>
+  wordsOf(programme, 'checks', check) ?? { name: check, fix: '' };
+
+export const listName = (programme: Named, list: string): string => wordsOf(programme, 'lists', list) ?? list;
+
+/** A check's name where its family is not at hand: one id means one thing, whatever the family. */
+export const checkName = (check: string): string =>
+  Object.values(families).flatMap(({ checks }) => checks?.[check]?.name ?? [])[0] ?? check;

@@ -1,0 +1,96 @@
+import type { FamilyWords } from '@estribo/core/programmes';
+
+const snug = 'Snug, not over-tight at the thigh; the same pull as the others.';
+const calf = 'Stay clear of the neck of the fibula: the nerve lies bare there.';
+
+export const kneeLigamentFrame: FamilyWords = {
+  lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  steps: {
+    'open-all': {
+      name: 'Open all straps',
+      hold: 'Every hook folded back on its own strap. On the skin, nothing beneath.',
+    },
+    'draw-on': {
+      name: 'Draw the brace on',
+      hold: 'Seated well forward. Draw the frame on over the foot; hold it against turning.',
+    },
+    'level-hinges': {
+      name: 'Level the hinges',
+      hold: 'Hinge middles level with the kneecap’s upper edge. Not twisted.',
+    },
+    'strap-1': { name: 'Strap 1', hold: 'Hold the frame level; close strap 1.', caution: calf },
+    'strap-2': { name: 'Strap 2', hold: 'Hold the frame level; close strap 2.', caution: snug },
+    'press-hinges': {
+      name: 'Press both hinges back',
+      hold: 'Both thumbs on the hinges: press them back, behind the side midline, and hold.',
+    },
+    'strap-3': { name: 'Strap 3', hold: 'Keep the hinges back while it closes.', caution: snug },
+    'strap-4': {
+      name: 'Strap 4',
+      hold: 'Split pads on either side of the shin’s crest or a scar.',
+      caution: calf,
+    },
+    'strap-5': { name: 'Strap 5', hold: 'Above the calf’s largest girth.', caution: calf },
+    'strap-6': { name: 'Strap 6', hold: 'Last one; all with the same pull.', caution: snug },
+    'settling-walk': {
+      name: 'Walk, then look again',
+      hold: 'A brace settles. Look where the hinges are and note how far it dropped.',
+    },
+    'open-straps-fold-hooks': {
+      name: 'Open all straps',
+      hold: 'Each hook folded back on its own strap.',
+    },
+    'draw-off': { name: 'Draw the brace off', hold: 'Over the foot, the leg relaxed.' },
+    'look-at-the-skin': {
+      name: 'Look at the skin',
+      hold: 'Red that is still there after a quarter of an hour: call before it goes on again.',
+    },
+  },
+  checks: {
+    'hinge-height': {
+      name: 'Hinge height against the kneecap’s upper edge',
+      fix: 'Open, set the height, close in order again.',
+      minus: '{{amount}} too low',
+    },
+    'hinge-behind-midline': {
+      name: 'Hinge behind the side midline',
+      fix: 'Open strap 3 on, press the hinges back, close again.',
+      minus: '{{amount}} in front',
+    },
+    'not-twisted': {
+      name: 'Alignment',
+      how: 'Shells square to the shin, seen from the front.',
+      fix: 'Open all, turn the frame, start the sequence anew.',
+      yes: 'Square',
+      no: 'Twisted',
+    },
+    'strap-above-calf': {
+      name: 'Strap 5 above the calf’s largest girth',
+      how: 'both below the middle of the kneecap',
+      fix: 'Draw strap 5 up, then look at the hinge height.',
+      minus: '{{amount}} above the kneecap’s middle',
+      value: 'strap',
+      reference: 'calf',
+    },
+    'knee-at-extension-stop': {
+      name: 'Knee at the extension stop',
+      fix: 'Tighten and measure again; if it stays, a higher extension stop.',
+      minus: '{{amount}} beyond straight',
+    },
+    'knee-at-flexion-stop': {
+      name: 'Knee at the flexion stop',
+      fix: 'Tighten and measure again; if it stays, a lower flexion stop.',
+      minus: '{{amount}} beyond straight',
+    },
+    'fibular-neck-clear': {
+      name: 'Clear of the neck of the fibula',
+      how: 'A finger between edge and neck, outer side.',
+      fix: 'Move cuff or strap before the patient stands up.',
+    },
+    'toes-warm-moving-felt': {
+      name: 'Toes warm, moving, felt',
+      how: 'Colour, warmth, movement, touch.',
+      fix: 'Open the straps now and look again; call a physician if it stays.',
+    },
+  },
+};

@@ -125,36 +125,55 @@ function sidesOf(
   left: (level: number) => Point | undefined,
   right: (level: number) => Point | undefined,
 ): Sides | undefined {
-  const points = levels.map((level) => [left(level), right(level)] as const);
-  if (points.length === 0 || points.some(([a, b]) => !a || !b)) return undefined;
-  return { left: points.map(([a]) => a!), right: points.map(([, b]) => b!) };
+  // beyond the last of the body there is no edge: what lies there is not drawn
+  const points = levels.flatMap((level) => {
+    const [a, b] = [left(level), right(level)];
+    return a && b ? [[a, b] as const] : [];
+  });
+  return points.length > 1 ? { left: points.map(([a]) => a), right: points.map(([, b]) => b) } : undefined;
 }
 
 type Round = PartOf<'cuff' | 'shell' | 'wing' | 'liner'>;
 type Patch = PartOf<'panel' | 'pad' | 'bladder'>;
 
-/** What goes round some faces, where they are seen: from the outermost of them to the other. */
-function roundIn(on: OnBody, part: Round): Sides | undefined {
+/** how much of the width is seen of what goes round behind, or of one face from beside it */
+const strip = 0.14;
+
+/** Which stretches across the body are seen of what goes round some faces, each from one share to another. */
+function stretchesOf(shares: readonly number[]): (readonly [number, number])[] {
+  const [low, high] = [Math.min(...shares), Math.max(...shares)];
+  if (low < high && (shares.includes(0.5) || high - low < 1)) return [[low, high]];
+  // both edges and not what lies between them: it goes round behind
+  if (low < high)
+    return [
+      [0, strip],
+      [1 - strip, 1],
+    ];
+  return low === 0.5 ? [[0, 1]] : low === 0 ? [[0, strip]] : [[1 - strip, 1]];
+}
+
+/** What goes round some faces, where they are seen. */
+function roundIn(on: OnBody, part: Round): Sides[] {
   const { view } = on.placed;
   const shares = part.faces.flatMap((face) => view.faces[face] ?? []);
-  if (shares.length === 0) return undefined;
-  const [low, high] = [Math.min(...shares), Math.max(...shares)];
-  // one face alone: seen from it the whole width, from beside it a strip
-  const [from, to] =
-    low < high ? [low, high] : low === 0.5 ? [0, 1] : low === 0 ? ([0, 0.14] as const) : ([0.86, 1] as const);
+  if (shares.length === 0) return [];
   const out = part.kind === 'liner' ? 0 : clearance;
-  return sidesOf(
-    levelsOf(on, part.from, part.to),
-    (level) => across(on, level, part.from, from, out),
-    (level) => across(on, level, part.from, to, out),
+  const levels = levelsOf(on, part.from, part.to);
+  return stretchesOf(shares).flatMap(
+    ([from, to]) =>
+      sidesOf(
+        levels,
+        (level) => across(on, level, part.from, from, out),
+        (level) => across(on, level, part.from, to, out),
+      ) ?? [],
   );
 }
 
 /** What lies on one face: as wide as it is from there, thin from beside. */
-function patchIn(on: OnBody, part: Patch): Sides | undefined {
+function patchIn(on: OnBody, part: Patch): Sides[] {
   const { view, perMm } = on.placed;
   const share = view.faces[part.face];
-  if (share === undefined) return undefined;
+  if (share === undefined) return [];
   const half = (part.width / 2) * perMm;
   const [left, right] =
     share === 0.5 ? [-half, half] : share === 0 ? [-flat.without, flat.within] : [-flat.within, flat.without];
@@ -162,7 +181,7 @@ function patchIn(on: OnBody, part: Patch): Sides | undefined {
     const point = across(on, level, part.from, share);
     return point && ([point[0] + by, point[1]] as const);
   };
-  return sidesOf(levelsOf(on, part.from, part.to), at(left), at(right));
+  return [sidesOf(levelsOf(on, part.from, part.to), at(left), at(right)) ?? []].flat();
 }
 
 /** A bar: straight between its places from its face, along the skin from beside. */
@@ -274,18 +293,17 @@ function piecesOf(on: OnBody, { part, moved, split }: PartToDraw): Piece[] {
         };
       });
     default: {
-      const sides = 'faces' in part ? roundIn(on, part) : patchIn(on, part);
-      if (!sides) return [];
-      const half = Math.floor(sides.left.length / 2);
-      const centre = sides.left.map(([x, y], i): Point => [(x + sides.right[i]![0]) / 2, y]);
-      return [
-        {
+      const all = 'faces' in part ? roundIn(on, part) : patchIn(on, part);
+      return all.map((sides) => {
+        const half = Math.floor(sides.left.length / 2);
+        const centre = sides.left.map(([x, y], i): Point => [(x + sides.right[i]![0]) / 2, y]);
+        return {
           points: outlineOf(sides),
           lines: filling(sides),
           anchor: outermost([sides.left[half]!, sides.right[half]!], middle),
           ...(split && 'face' in part && placed.view.faces[part.face] === 0.5 ? { parted: centre } : {}),
-        },
-      ];
+        };
+      });
     }
   }
 }

@@ -1,5 +1,30 @@
+import type { Face } from '../anatomy';
+import type { Level, Part } from '../brace';
 import type { Programme } from './programme';
 import { anklePosture, girth, legFindings, modelsOwn, motion, stance } from './steps';
+
+const all = ['medial', 'front', 'lateral', 'back'] as const satisfies readonly Face[];
+const calf = (share: number): Level => ({ from: 'malleoli', to: 'calf-greatest-girth', share });
+const atTheOrderedAngle = { stance: 'seated', joints: { ankle: 'as-ordered' } } as const;
+
+const strapOver = (id: string, front: Level, side: Level & { aside?: number }): Part => ({
+  kind: 'strap',
+  id: `strap-${id}`,
+  width: 28,
+  course: [
+    { ...side, face: 'medial' },
+    { ...front, face: 'front' },
+    { ...side, face: 'lateral' },
+  ],
+});
+/** From the toes up. Places are the drawing's own: an estimate. */
+const straps = [
+  strapOver('toes', { from: 'sole', offset: 36 }, { from: 'sole', offset: 8, aside: 48 }),
+  strapOver('instep', { from: 'malleoli', offset: -10 }, { from: 'sole', offset: 10, aside: -4 }),
+  strapOver('ankle', { from: 'malleoli', offset: 36 }, { from: 'malleoli', offset: 26 }),
+  strapOver('shin', calf(0.42), calf(0.42)),
+  strapOver('calf', calf(0.72), calf(0.72)),
+];
 
 /**
  * Walker boot with air cells, short or tall: size by the model's chart, height by the order. Ankle at the
@@ -29,7 +54,102 @@ export const ankleWalker: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
   ],
   axes: ['foot-length', 'girth-calf'],
-  parts: [],
-  sequences: [],
-  checks: [],
+  parts: [
+    { kind: 'liner', id: 'liner', from: { from: 'sole', offset: 4 }, to: calf(0.92), faces: [...all] },
+    {
+      kind: 'shell',
+      id: 'boot',
+      from: { from: 'sole' },
+      to: calf(0.78),
+      faces: ['medial', 'back', 'lateral'],
+    },
+    {
+      kind: 'bladder',
+      id: 'cell-lateral',
+      from: { from: 'malleoli', offset: 14 },
+      to: calf(0.5),
+      face: 'lateral',
+      width: 44,
+    },
+    ...(['medial', 'lateral'] as const).map((face): Part => ({
+      kind: 'bar',
+      id: `strut-${face}`,
+      course: [
+        { ...calf(0.78), face },
+        { from: 'malleoli', face },
+        { from: 'malleoli', offset: -22, face, aside: -18 },
+      ],
+    })),
+    ...straps,
+    { kind: 'dial', id: 'valve', at: { ...calf(0.7), face: 'lateral' } },
+  ],
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'long-sock', on: 'patient' },
+        { kind: 'act', id: 'air-out', on: 'brace', part: 'cell-lateral' },
+        { kind: 'act', id: 'into-the-liner', on: 'patient', part: 'liner', posture: atTheOrderedAngle },
+        { kind: 'act', id: 'into-the-boot', on: 'patient', part: 'boot', posture: atTheOrderedAngle },
+        { kind: 'act', id: 'load-the-heel', on: 'patient', posture: atTheOrderedAngle },
+        { kind: 'act', id: 'strut-strips', on: 'brace', posture: atTheOrderedAngle },
+        { kind: 'strap', id: 'strap-toes', part: 'strap-toes', pull: 'light' },
+        { kind: 'strap', id: 'strap-instep', part: 'strap-instep', pull: 'snug' },
+        { kind: 'strap', id: 'strap-ankle', part: 'strap-ankle', pull: 'snug' },
+        { kind: 'strap', id: 'strap-shin', part: 'strap-shin', pull: 'snug' },
+        { kind: 'strap', id: 'strap-calf', part: 'strap-calf', pull: 'snug' },
+        { kind: 'look', id: 'toes-first' },
+        { kind: 'act', id: 'air-in', on: 'brace', part: 'cell-lateral' },
+        { kind: 'settle', id: 'sit-and-look', how: 'sit', minutes: 5 },
+      ],
+      passes: [{ after: 'sit-and-look' }],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'straps-off', on: 'brace' },
+        { kind: 'act', id: 'foot-out', on: 'patient' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+  ],
+  checks: [
+    {
+      kind: 'seen',
+      id: 'ankle-as-ordered',
+      at: { from: 'malleoli', face: 'lateral' },
+      cures: [{ stage: 'strap', thing: 'into-the-liner' }],
+    },
+    {
+      kind: 'seen',
+      id: 'heel-flush',
+      parts: ['boot'],
+      at: { from: 'heel', face: 'back' },
+      cures: [{ stage: 'strap', thing: 'load-the-heel' }],
+    },
+    {
+      kind: 'seen',
+      id: 'nothing-digs',
+      parts: ['strap-shin', 'strap-calf'],
+      at: { ...calf(0.6), face: 'front' },
+      cures: [{ stage: 'strap' }],
+    },
+    {
+      kind: 'seen',
+      id: 'soles-level',
+      at: { from: 'sole', offset: 8, face: 'lateral' },
+      cures: [{ stage: 'wear' }],
+    },
+    {
+      kind: 'seen',
+      id: 'toes-warm-moving-felt',
+      limbSafety: true,
+      at: { from: 'sole', offset: 12, face: 'front' },
+      cures: [{ stage: 'strap' }],
+    },
+  ],
 };

@@ -1,3 +1,4 @@
+import type { Level, Part, Place } from '../brace';
 import type { Programme } from './programme';
 import {
   calfSign,
@@ -11,6 +12,35 @@ import {
   overDressing,
   stance,
 } from './steps';
+
+const thigh = (share: number): Level => ({ from: 'mid-kneecap', to: 'trochanter', share });
+const shin = (share: number): Level => ({ from: 'mid-kneecap', to: 'malleoli', share });
+const along = (face: 'medial' | 'lateral'): Place[] => [
+  { ...thigh(0.7), face },
+  { from: 'knee-joint-space', face },
+  { ...shin(0.82), face },
+];
+
+/** Where each of the four cuffs and its strap lie. Places are the drawing's own: an estimate. */
+const bands = {
+  'upper-thigh': thigh(0.58),
+  'lower-thigh': thigh(0.26),
+  'upper-calf': shin(0.24),
+  'lower-calf': shin(0.62),
+};
+const cuffs = Object.entries(bands).map(([id, at]): Part => ({
+  kind: 'cuff',
+  id: `cuff-${id}`,
+  from: { ...at, offset: -24 },
+  to: { ...at, offset: 24 },
+  faces: ['medial', 'back', 'lateral'],
+}));
+const straps = Object.entries(bands).map(([id, at]): Part => ({
+  kind: 'strap',
+  id: `strap-${id}`,
+  width: 32,
+  course: (['medial', 'front', 'lateral'] as const).map((face) => ({ ...at, face })),
+}));
 
 /**
  * Post-operative range-of-motion brace: telescoping uprights, dial hinge on the side midline. Best measured
@@ -47,7 +77,87 @@ export const kneePostop: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
-  parts: [],
-  sequences: [],
-  checks: [],
+  parts: [
+    ...cuffs,
+    { kind: 'bar', id: 'upright-medial', course: along('medial') },
+    { kind: 'bar', id: 'upright-lateral', course: along('lateral') },
+    { kind: 'hinge', id: 'hinge-medial', at: { from: 'knee-joint-space', face: 'medial' } },
+    { kind: 'hinge', id: 'hinge-lateral', at: { from: 'knee-joint-space', face: 'lateral' } },
+    ...straps,
+  ],
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'lay-flat', on: 'brace' },
+        { kind: 'act', id: 'lay-leg-in', on: 'patient', posture: { stance: 'supine' } },
+        { kind: 'act', id: 'uprights-alike', on: 'brace' },
+        { kind: 'act', id: 'uprights-on-midline', on: 'brace', posture: { stance: 'supine' } },
+        { kind: 'act', id: 'slack-behind', on: 'brace' },
+        // practice names the upper calf first; the rest of the order is this family's own here
+        { kind: 'strap', id: 'buckle-upper-calf', part: 'strap-upper-calf', pull: 'snug' },
+        { kind: 'strap', id: 'buckle-lower-thigh', part: 'strap-lower-thigh', pull: 'snug' },
+        { kind: 'strap', id: 'buckle-lower-calf', part: 'strap-lower-calf', pull: 'snug' },
+        { kind: 'strap', id: 'buckle-upper-thigh', part: 'strap-upper-thigh', pull: 'snug' },
+        { kind: 'act', id: 'closure-tabs', on: 'brace' },
+        { kind: 'look', id: 'locked-still' },
+      ],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'open-buckles', on: 'brace' },
+        { kind: 'act', id: 'lift-leg-out', on: 'patient' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+  ],
+  checks: [
+    {
+      kind: 'seen',
+      id: 'on-the-midline',
+      parts: ['hinge-medial', 'hinge-lateral'],
+      at: { from: 'knee-joint-space', face: 'lateral' },
+      cures: [{ stage: 'strap', thing: 'uprights-on-midline' }],
+    },
+    {
+      // equal, and a reading is no better than this: an estimate
+      kind: 'alike',
+      id: 'uprights-alike',
+      within: 2,
+      parts: ['upright-medial', 'upright-lateral'],
+      at: { ...thigh(0.62), face: 'medial' },
+      cures: [{ stage: 'strap', thing: 'uprights-alike' }],
+    },
+    {
+      kind: 'seen',
+      id: 'hinge-on-the-knee',
+      at: { from: 'knee-joint-space', face: 'medial' },
+      cures: [{ stage: 'strap', thing: 'slack-behind' }],
+    },
+    {
+      kind: 'seen',
+      id: 'wound-clear',
+      at: { from: 'mid-kneecap', face: 'front' },
+      cures: [{ stage: 'strap' }],
+    },
+    {
+      kind: 'seen',
+      id: 'fibular-neck-clear',
+      limbSafety: true,
+      at: { from: 'fibular-neck', face: 'lateral' },
+      cures: [{ stage: 'strap' }],
+    },
+    {
+      kind: 'seen',
+      id: 'toes-warm-moving-felt',
+      limbSafety: true,
+      at: { from: 'malleoli', offset: -40, face: 'front' },
+      cures: [{ stage: 'strap' }],
+    },
+  ],
 };

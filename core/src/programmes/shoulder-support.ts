@@ -1,5 +1,15 @@
+import type { SequenceStep } from '../strapping';
 import type { Programme } from './programme';
 import { armFindings, elbowPosture, girth, mark, modelsOwn, motion } from './steps';
+
+/** Loose first, a look, then tight: the same whoever puts it on. */
+const wrap: SequenceStep[] = [
+  { kind: 'strap', id: 'upper-loose', part: 'upper-strap', pull: 'loose' },
+  { kind: 'strap', id: 'lower-loose', part: 'lower-strap', pull: 'loose' },
+  { kind: 'look', id: 'under-the-arm' },
+  { kind: 'strap', id: 'upper-tight', part: 'upper-strap', pull: 'snug' },
+  { kind: 'strap', id: 'lower-tight', part: 'lower-strap', pull: 'snug' },
+];
 
 /**
  * Shoulder support with wrap straps. Abduction and adduction, rotation first, neutral zero: the yardstick
@@ -36,7 +46,112 @@ export const shoulderSupport: Programme = {
     ),
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
-  parts: [],
-  sequences: [],
-  checks: [],
+  parts: [
+    {
+      kind: 'wing',
+      id: 'sleeve',
+      from: { from: 'upper-arm-greatest-girth', offset: -70 },
+      to: { from: 'shoulder-joint-space', offset: -12 },
+      faces: ['medial', 'front', 'lateral', 'back'],
+    },
+    {
+      kind: 'panel',
+      id: 'joint-pad',
+      from: { from: 'upper-arm-greatest-girth', offset: 40 },
+      to: { from: 'acromion', offset: -22 },
+      face: 'lateral',
+      width: 60,
+    },
+    {
+      kind: 'strap',
+      id: 'upper-strap',
+      width: 40,
+      course: [
+        { from: 'shoulder-joint-space', offset: -20, face: 'back' },
+        { from: 'chest', to: 'acromion', share: 1, offset: 26, face: 'back' },
+      ],
+    },
+    {
+      kind: 'strap',
+      id: 'lower-strap',
+      width: 40,
+      course: [
+        { from: 'upper-arm-greatest-girth', offset: 20, face: 'back' },
+        { from: 'chest', offset: -30, face: 'back' },
+      ],
+    },
+    {
+      kind: 'strap',
+      id: 'belt',
+      width: 46,
+      course: [
+        { from: 'chest', offset: -120, face: 'lateral' },
+        { from: 'chest', offset: -120, face: 'front' },
+      ],
+    },
+  ],
+  sequences: [
+    {
+      id: 'with-help',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'arrow-up', on: 'brace', posture: { joints: { elbow: 20 } } },
+        { kind: 'act', id: 'pad-on-the-joint', on: 'brace', part: 'joint-pad' },
+        ...wrap,
+      ],
+    },
+    {
+      id: 'alone',
+      purpose: 'first-donning',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'edge-out', on: 'brace' },
+        { kind: 'act', id: 'arm-through', on: 'patient', part: 'sleeve' },
+        { kind: 'act', id: 'straps-over-head', on: 'brace' },
+        { kind: 'act', id: 'pad-on-the-joint', on: 'brace', part: 'joint-pad' },
+        ...wrap,
+      ],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'open-at-the-abdomen', on: 'brace' },
+        { kind: 'act', id: 'arm-out', on: 'patient' },
+        { kind: 'act', id: 'down-by-the-hem', on: 'brace' },
+      ],
+    },
+  ],
+  checks: [
+    {
+      kind: 'seen',
+      id: 'pad-level',
+      parts: ['joint-pad'],
+      at: { from: 'acromion', face: 'lateral' },
+      cures: [{ stage: 'strap', thing: 'pad-on-the-joint' }],
+    },
+    {
+      kind: 'seen',
+      id: 'ridge-at-the-joint',
+      parts: ['joint-pad'],
+      at: { from: 'shoulder-joint-space', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'pad-on-the-joint' }],
+    },
+    {
+      kind: 'seen',
+      id: 'armpit-free',
+      limbSafety: true,
+      at: { from: 'axilla', face: 'medial' },
+      cures: [{ stage: 'strap', thing: 'lower-loose' }],
+    },
+    {
+      kind: 'seen',
+      id: 'hand-warm-moving-felt',
+      limbSafety: true,
+      at: { from: 'olecranon', face: 'lateral' },
+      cures: [{ stage: 'strap' }],
+    },
+  ],
 };

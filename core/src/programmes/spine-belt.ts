@@ -1,3 +1,4 @@
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, mark, stance, trunkFindings } from './steps';
 
@@ -41,7 +42,119 @@ export const spineBelt: Programme = {
     }),
   ],
   axes: ['girth-waist'],
-  parts: [],
-  sequences: [],
-  checks: [],
+  parts: [
+    {
+      kind: 'wing',
+      id: 'belt',
+      from: { from: 'sacrococcygeal-junction', offset: 20 },
+      to: { from: 'lower-ribs', offset: 20 },
+      faces: ['right', 'front', 'left', 'back'],
+    },
+    {
+      kind: 'panel',
+      id: 'back-panel',
+      from: { from: 'sacrum', offset: -12 },
+      to: { from: 'l1' },
+      face: 'back',
+      width: 150,
+    },
+    {
+      kind: 'panel',
+      id: 'front-panel',
+      from: { from: 'waist', offset: -84 },
+      to: { from: 'waist', offset: 20 },
+      face: 'front',
+      width: 170,
+      optional: true,
+    },
+    ...(['right', 'left'] as const).map((face): Part => ({
+      kind: 'strap',
+      id: `pull-${face}`,
+      width: 34,
+      course: [
+        { from: 'waist', offset: -26, face: 'back' },
+        { from: 'waist', offset: -26, face },
+        { from: 'waist', offset: -26, face: 'front' },
+      ],
+    })),
+  ],
+  sequences: [
+    {
+      id: 'lying',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist', 'helper'],
+      steps: [
+        { kind: 'act', id: 'lay-out', on: 'brace' },
+        { kind: 'act', id: 'roll-away', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
+        { kind: 'act', id: 'tuck-near-wing', on: 'brace', part: 'back-panel' },
+        { kind: 'act', id: 'roll-back', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
+        { kind: 'act', id: 'unfold-wing', on: 'brace' },
+        { kind: 'look', id: 'panel-centred-lying', part: 'back-panel' },
+        { kind: 'strap', id: 'close-belt', part: 'belt', posture: { stance: 'supine' }, pull: 'snug' },
+        { kind: 'act', id: 'both-pulls', on: 'brace', posture: { stance: 'supine' } },
+      ],
+    },
+    {
+      id: 'seated-alone',
+      purpose: 'first-donning',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'lay-out', on: 'brace' },
+        { kind: 'act', id: 'round-the-waist', on: 'brace', posture: { stance: 'seated' } },
+        { kind: 'look', id: 'panel-centred', part: 'back-panel' },
+        { kind: 'strap', id: 'close-belt', part: 'belt', posture: { stance: 'seated' }, pull: 'snug' },
+        { kind: 'act', id: 'both-pulls', on: 'brace', posture: { stance: 'seated' } },
+      ],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'park-pulls', on: 'brace' },
+        { kind: 'act', id: 'open-belt', on: 'brace' },
+        { kind: 'act', id: 'pull-apart', on: 'brace' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+    {
+      id: 'make-ready',
+      purpose: 'reset',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'pulls-to-centres', on: 'brace' },
+        { kind: 'act', id: 'wings-out', on: 'brace' },
+        { kind: 'look', id: 'laces-even' },
+      ],
+    },
+  ],
+  checks: [
+    {
+      kind: 'seen',
+      id: 'ends-at-one-mark',
+      parts: ['belt'],
+      at: { from: 'waist', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'lay-out' }],
+    },
+    {
+      kind: 'seen',
+      id: 'panel-in-the-middle',
+      parts: ['back-panel'],
+      at: { from: 'l5', face: 'back' },
+      cures: [{ stage: 'strap' }],
+    },
+    {
+      kind: 'seen',
+      id: 'lower-edge-low',
+      parts: ['back-panel'],
+      at: { from: 'sacrum', face: 'back' },
+      cures: [{ stage: 'strap' }],
+    },
+    {
+      kind: 'seen',
+      id: 'breathes-and-sits',
+      at: { from: 'lower-ribs', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'both-pulls' }],
+    },
+  ],
 };

@@ -101,7 +101,7 @@ export default function CheckStage() {
     <>
       <Stack $gap={4}>
         <h1>{t('checking.question')}</h1>
-        <Soft>{t('checking.how')}</Soft>
+        <Soft>{t(state.strapping.list?.passes ? 'checking.how' : 'checking.howOnce')}</Soft>
       </Stack>
       {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
       {state.programme.limbs && stillNeeded(state, 'check').length === 0 && <LimbsFeltNote moment="after" />}
@@ -202,7 +202,8 @@ function movedBy({ checking: { checks }, parts }: CaseState): Record<string, Par
   return moved;
 }
 
-function hint({ programme }: CaseState, check: FitCheck, window: string, unit: LengthUnit): string {
+function hint(state: CaseState, check: FitCheck, window: string, unit: LengthUnit): string {
+  const { programme } = state;
   const { how } = checkWords(programme, check.id);
   switch (check.kind) {
     case 'distance':
@@ -215,9 +216,12 @@ function hint({ programme }: CaseState, check: FitCheck, window: string, unit: L
     case 'proximal-to':
       return `${how} (${unit})`;
     case 'alike':
-      return [how, t('checking.alike', { within: printAmount(check, check.within, unit) })]
+      return [
+        how,
+        t('checking.alike', { ...pairNames(state, check), within: printAmount(check, check.within, unit) }),
+      ]
         .filter(Boolean)
-        .join('. ');
+        .join(': ');
     case 'fingers':
       return [how, t('checking.fingers', { least: check.least, most: check.most })]
         .filter(Boolean)

@@ -133,9 +133,10 @@ function Shape({ shape: { kind, points, state, parted }, strong }: { shape: Brac
         <path
           d={pathOf(points, true)}
           fill={color('saddle')}
-          stroke={color('thread')}
-          strokeDasharray="4 3"
           opacity={state === 'ahead' ? 0.4 : kind === 'wing' ? 0.86 : 1}
+          {...(strong
+            ? { stroke: color('river'), strokeWidth: 3 }
+            : { stroke: color('thread'), strokeDasharray: '4 3' })}
         />
       );
   }

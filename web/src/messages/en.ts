@@ -1204,7 +1204,7 @@ export const en = {
   settle: { walk: 'walk', sit: 'sit', lie: 'lie' },
   strapping: {
     question: 'One strap at a time',
-    how: 'In this order, each with the same pull.',
+    how: 'In this order, one thing after the other.',
     sequence: 'Sequence',
     secondPass: 'second tightening',
     secondPassHow: 'Second tightening: re-tighten in the same order.',
@@ -1265,10 +1265,11 @@ export const en = {
   checking: {
     question: 'Is it where it should be, and is the limb safe?',
     how: 'Brace on and tightened, after the second tightening.',
+    howOnce: 'Brace on, as it is worn.',
     allowed: '{{from}} to {{to}} allowed, the model’s own',
     allowedWindow: 'by goniometer, brace tightened; order {{window}}',
     between: '{{from}} to {{to}}',
-    alike: 'Left and right alike within {{within}}',
+    alike: '{{value}} and {{reference}} alike within {{within}}',
     fingers: '{{least}} to {{most}} fingers',
     fingersSign: 'fingers',
     left: 'left',

@@ -68,6 +68,8 @@ export default function StrapStage() {
 
   const begin = (id: string | undefined) =>
     save(() => write('strap.begun', 'strap', id === undefined ? {} : { list: id }));
+  // numbers that stand on the brace are not mixed with others
+  const marked = steps.some((step) => markOf(step, state.parts) !== undefined);
   const another = lists.filter(({ id }) => id !== list?.id);
 
   return (
@@ -80,7 +82,9 @@ export default function StrapStage() {
         label={t('strapping.sequence')}
         steps={steps.map((step, i) => ({
           id: `${step.id}-${step.pass}`,
-          mark: markOf(step, state.parts) ?? (step.kind === 'settle' ? named('settle', step.how) : '·'),
+          mark:
+            markOf(step, state.parts) ??
+            (step.kind === 'settle' ? named('settle', step.how) : marked ? '·' : String(i + 1)),
           name: `${i + 1}. ${stepWords(programme, step.id).name}${step.pass === 2 ? ` (${t('strapping.secondPass')})` : ''}`,
           state: step.state,
         }))}
@@ -171,7 +175,6 @@ function WhichList({
   onChoose: (id: string) => void;
 }) {
   const { state } = useWork();
-  if (!mayStrap) return <RoleReads permission="strapping.write" />;
   return (
     <Stack $gap={10}>
       <h2>{t('strapping.which')}</h2>
@@ -180,7 +183,7 @@ function WhichList({
           <Button
             key={id}
             look={i === 0 ? 'main' : 'second'}
-            isDisabled={saving}
+            isDisabled={saving || !mayStrap}
             onPress={() => onChoose(id)}
           >
             {t('strapping.withPeople', {
@@ -190,6 +193,7 @@ function WhichList({
           </Button>
         ))}
       </Row>
+      {!mayStrap && <RoleReads permission="strapping.write" />}
     </Stack>
   );
 }

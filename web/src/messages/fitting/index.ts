@@ -1,9 +1,17 @@
 /* What a family says from putting on to checking: a file a family, each keyed by the id it is about. */
 import type { FamilyWords, Programme } from '@estribo/core/programmes';
+import { ankleWalker } from './ankle-walker';
 import { kneeLigamentFrame } from './knee-ligament-frame';
+import { kneePostop } from './knee-postop';
+import { shoulderSupport } from './shoulder-support';
+import { spineBelt } from './spine-belt';
 
 const families: Record<string, FamilyWords> = {
+  'knee-postop': kneePostop,
   'knee-ligament-frame': kneeLigamentFrame,
+  'spine-belt': spineBelt,
+  'shoulder-support': shoulderSupport,
+  'ankle-walker': ankleWalker,
 };
 
 type Named = Pick<Programme, 'id' | 'base' | 'words'>;

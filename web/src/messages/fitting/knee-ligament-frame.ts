@@ -1,7 +1,7 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import { calfNerve, fibularNeck, skin, toes } from './shared';
 
 const snug = 'Snug, not over-tight at the thigh; the same pull as the others.';
-const calf = 'Stay clear of the neck of the fibula: the nerve lies bare there.';
 
 export const kneeLigamentFrame: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
@@ -18,7 +18,7 @@ export const kneeLigamentFrame: FamilyWords = {
       name: 'Level the hinges',
       hold: 'Hinge middles level with the kneecap’s upper edge. Not twisted.',
     },
-    'strap-1': { name: 'Strap 1', hold: 'Hold the frame level; close strap 1.', caution: calf },
+    'strap-1': { name: 'Strap 1', hold: 'Hold the frame level; close strap 1.', caution: calfNerve },
     'strap-2': { name: 'Strap 2', hold: 'Hold the frame level; close strap 2.', caution: snug },
     'press-hinges': {
       name: 'Press both hinges back',
@@ -28,9 +28,9 @@ export const kneeLigamentFrame: FamilyWords = {
     'strap-4': {
       name: 'Strap 4',
       hold: 'Split pads on either side of the shin’s crest or a scar.',
-      caution: calf,
+      caution: calfNerve,
     },
-    'strap-5': { name: 'Strap 5', hold: 'Above the calf’s largest girth.', caution: calf },
+    'strap-5': { name: 'Strap 5', hold: 'Above the calf’s largest girth.', caution: calfNerve },
     'strap-6': { name: 'Strap 6', hold: 'Last one; all with the same pull.', caution: snug },
     'settling-walk': {
       name: 'Walk, then look again',
@@ -41,10 +41,7 @@ export const kneeLigamentFrame: FamilyWords = {
       hold: 'Each hook folded back on its own strap.',
     },
     'draw-off': { name: 'Draw the brace off', hold: 'Over the foot, the leg relaxed.' },
-    'look-at-the-skin': {
-      name: 'Look at the skin',
-      hold: 'Red that is still there after a quarter of an hour: call before it goes on again.',
-    },
+    'look-at-the-skin': skin,
   },
   checks: {
     'hinge-height': {
@@ -82,15 +79,7 @@ export const kneeLigamentFrame: FamilyWords = {
       fix: 'Tighten and measure again; if it stays, a lower flexion stop.',
       minus: '{{amount}} beyond straight',
     },
-    'fibular-neck-clear': {
-      name: 'Clear of the neck of the fibula',
-      how: 'A finger between edge and neck, outer side.',
-      fix: 'Move cuff or strap before the patient stands up.',
-    },
-    'toes-warm-moving-felt': {
-      name: 'Toes warm, moving, felt',
-      how: 'Colour, warmth, movement, touch.',
-      fix: 'Open the straps now and look again; call a physician if it stays.',
-    },
+    'fibular-neck-clear': fibularNeck,
+    'toes-warm-moving-felt': toes,
   },
 };

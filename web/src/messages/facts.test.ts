@@ -1,0 +1,121 @@
+import { readFileSync } from 'node:fs';
+import { programmes, type Programme } from '@estribo/core/programmes';
+import Papa from 'papaparse';
+import { checkWords, listName, stepWords } from './fitting';
+
+// common practice, no source: facts of the trade written apart from the programmes, brought in as they stand
+const { data: facts } = Papa.parse<{ family: string; stage: string; fact: string; value: string }>(
+  readFileSync('core/src/programmes/facts.csv', 'utf8'),
+  { header: true, skipEmptyLines: true },
+);
+
+const families: Record<string, string> = {
+  K2: 'knee-postop',
+  K3: 'knee-ligament-frame',
+  S2: 'spine-belt',
+  H1: 'shoulder-support',
+  A2: 'ankle-walker',
+};
+const programmeOf = (family: string): Programme => programmes.find(({ id }) => id === families[family])!;
+
+const listOf = (programme: Programme, id?: string) =>
+  programme.sequences.find((list) => (id === undefined ? list.purpose === 'first-donning' : list.id === id))!;
+/** The steps of a list in their order. */
+const order = (programme: Programme, id?: string) => listOf(programme, id).steps.map((step) => step.id);
+/** Whether steps come in this order in the list, whatever stands between. */
+const inOrder = (programme: Programme, ids: readonly string[], list?: string) => {
+  const at = ids.map((id) => order(programme, list).indexOf(id));
+  return at.every((place, i) => place >= 0 && (i === 0 || place > at[i - 1]!));
+};
+const step = (programme: Programme, id: string) => {
+  const { name, hold, caution = '' } = stepWords(programme, id);
+  return `${name}. ${hold} ${caution}`;
+};
+const check = (programme: Programme, id: string) => {
+  const found = programme.checks.find((one) => one.id === id);
+  const { name, how = '' } = checkWords(programme, id);
+  return found ? `${name}. ${how}` : '';
+};
+const partAt = (programme: Programme, id: string) => programme.parts.find((part) => part.id === id);
+
+/** Each fact with the data or the words that state it: a row without a line here fails. */
+const stated: Record<string, (programme: Programme) => boolean> = {
+  'K2 strap brace opened flat before the leg is laid on it': (k2) =>
+    inOrder(k2, ['lay-flat', 'lay-leg-in']) && order(k2)[0] === 'lay-flat',
+  'K2 strap shorter part': (k2) => /shorter part goes to the thigh/.test(step(k2, 'lay-leg-in')),
+  'K2 strap uprights against the side midline': (k2) => {
+    const hinge = partAt(k2, 'hinge-lateral');
+    return hinge?.kind === 'hinge' && hinge.at.aside === undefined && check(k2, 'on-the-midline') !== '';
+  },
+  'K2 strap slack behind taken out': (k2) =>
+    inOrder(k2, ['slack-behind', 'buckle-upper-calf']) && /Strap by strap/.test(step(k2, 'slack-behind')),
+  'K2 strap first buckle': (k2) =>
+    listOf(k2).steps.find(({ kind }) => kind === 'strap')?.id === 'buckle-upper-calf',
+  'K2 strap buckle closed is known by': (k2) =>
+    listOf(k2)
+      .steps.filter(({ kind }) => kind === 'strap')
+      .every(({ id }) => /click/.test(step(k2, id))),
+  'K2 strap surplus': (k2) => /Fold or cut/.test(step(k2, 'closure-tabs')),
+  'K2 strap closure tab ends': (k2) => /closure tab ends at the front/.test(step(k2, 'closure-tabs')),
+  'K3 strap worn over': (k3) => /On the skin, nothing beneath/.test(step(k3, 'open-all')),
+  'K3 strap knee angle while donning': (k3) =>
+    listOf(k3).steps.find(({ id }) => id === 'draw-on')?.posture?.joints?.knee === 45,
+  'K3 strap order of straps': (k3) =>
+    inOrder(k3, ['strap-1', 'strap-2', 'press-hinges', 'strap-3', 'strap-4', 'strap-5', 'strap-6']),
+  'K3 strap knee at straps 1 and 2': (k3) =>
+    listOf(k3)
+      .steps.filter(({ id }) => id === 'strap-1' || id === 'strap-2')
+      .every(({ posture }) => Number(posture?.joints?.knee) > 0),
+  'K3 strap walk then second pass': (k3) => listOf(k3).passes?.[0]?.after === 'settling-walk',
+  'K3 check hinge middle': (k3) => /kneecap’s upper edge/.test(check(k3, 'hinge-height')),
+  'K3 check hinge against the side midline': (k3) => {
+    const hinge = partAt(k3, 'hinge-lateral');
+    return hinge?.kind === 'hinge' && hinge.at.aside! < 0 && check(k3, 'hinge-behind-midline') !== '';
+  },
+  'K3 check strap 5': (k3) => /above the calf’s largest girth/.test(check(k3, 'strap-above-calf')),
+  'K3 check turned on the leg': (k3) => checkWords(k3, 'not-twisted').no === 'Twisted',
+  'S2 strap lying': (s2) =>
+    inOrder(s2, ['roll-away', 'tuck-near-wing', 'roll-back'], 'lying') &&
+    /wing folded/.test(step(s2, 'tuck-near-wing')),
+  'S2 strap alone': (s2) => /seated at the couch’s edge/.test(listName(s2, 'seated-alone')),
+  'S2 strap pulls': (s2) => step(s2, 'both-pulls').startsWith('Both pulls together'),
+  'S2 strap belt with two plain ends': (s2) => /Right over left/.test(step(s2, 'close-belt')),
+  'S2 check lower edge': (s2) =>
+    /lumbosacral joint, or as low as is comfortable/.test(check(s2, 'lower-edge-low')),
+  'H1 strap pad’s upper edge': (h1) => /level with the shoulder’s top/.test(step(h1, 'pad-on-the-joint')),
+  'H1 strap course of the upper rear strap': (h1) =>
+    /neck, opposite armpit, abdomen/.test(step(h1, 'upper-loose')),
+  'H1 strap course of the lower strap': (h1) => /Round the back to the front/.test(step(h1, 'lower-loose')),
+  'H1 strap alone': (h1) =>
+    inOrder(
+      h1,
+      ['edge-out', 'arm-through', 'straps-over-head', 'upper-loose', 'under-the-arm', 'upper-tight'],
+      'alone',
+    ),
+  'A2 strap air before donning': (a2) => inOrder(a2, ['air-out', 'into-the-liner', 'air-in']),
+  'A2 strap heel': (a2) =>
+    /Heel flush/.test(step(a2, 'into-the-liner')) && /flush in the boot/.test(step(a2, 'into-the-boot')),
+  'A2 strap strut strips pulled': (a2) =>
+    inOrder(a2, ['load-the-heel', 'strut-strips']) &&
+    listOf(a2).steps.find(({ id }) => id === 'strut-strips')?.posture?.joints?.ankle === 'as-ordered',
+  'A2 strap order of straps': (a2) =>
+    inOrder(a2, ['strap-toes', 'strap-instep', 'strap-ankle', 'strap-shin', 'strap-calf']),
+  'A2 strap forefoot strap with a foot fracture': (a2) => /Looser/.test(step(a2, 'strap-toes')),
+  'A2 strap trousers inside': (a2) => /No trousers inside/.test(step(a2, 'long-sock')),
+  'A2 check toes': (a2) => /warm, moving, felt/.test(check(a2, 'toes-warm-moving-felt')),
+};
+
+const rows = facts
+  .filter(({ family, stage }) => family in families && (stage === 'strap' || stage === 'check'))
+  .map(({ family, stage, fact, value }) => [family, stage, fact.replaceAll("'", '’'), value] as const);
+
+test.each(rows)('%s, %s: %s is %s', (family, stage, fact) => {
+  const line = stated[`${family} ${stage} ${fact}`];
+  if (!line) throw new Error(`no line states ${family} ${stage} ${fact}`);
+  expect(line(programmeOf(family))).toBe(true);
+});
+
+test('every line is about a row', () =>
+  expect(Object.keys(stated).sort()).toEqual(
+    rows.map(([family, stage, fact]) => `${family} ${stage} ${fact}`).sort(),
+  ));

@@ -1,0 +1,78 @@
+import type { FamilyWords } from '@estribo/core/programmes';
+import { calfNerve, fibularNeck, skin, toes } from './shared';
+
+export const kneePostop: FamilyWords = {
+  lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  steps: {
+    'lay-flat': {
+      name: 'Lay the brace open and flat',
+      hold: 'All buckles open, the cuffs spread, before the leg comes in.',
+    },
+    'lay-leg-in': {
+      name: 'Lay the leg in',
+      hold: 'Knee lifted as it may be; the shorter part goes to the thigh.',
+      caution: 'Only within the ordered motion, and never by the foot alone.',
+    },
+    'uprights-alike': {
+      name: 'Set both uprights to one length',
+      hold: 'Equally long, strap carriers at the same place on both, all of it clear of the wound. Buttons fully out again.',
+    },
+    'uprights-on-midline': {
+      name: 'Uprights on the side midlines',
+      hold: 'On them, not behind; the hinge level with the knee’s joint space.',
+    },
+    'slack-behind': {
+      name: 'Take the slack out behind',
+      hold: 'Strap by strap, the same on both sides; the lengths behind then stay.',
+    },
+    'buckle-upper-calf': { name: 'Upper calf', hold: 'First: the buckle clicks.', caution: calfNerve },
+    'buckle-lower-thigh': {
+      name: 'Lower thigh',
+      hold: 'The buckle clicks; the uprights stay on the midlines.',
+    },
+    'buckle-lower-calf': { name: 'Lower calf', hold: 'The buckle clicks.', caution: calfNerve },
+    'buckle-upper-thigh': {
+      name: 'Upper thigh',
+      hold: 'The buckle clicks.',
+      caution: 'Snug, not over-tight at the thigh; the same pull as the others.',
+    },
+    'closure-tabs': {
+      name: 'Fold or cut what is too long',
+      hold: 'Fold to length and close once before cutting; the closure tab ends at the front.',
+      caution: 'What is cut cannot be put back.',
+    },
+    'locked-still': { name: 'Look at the lock', hold: 'Locked as ordered, the upright does not turn.' },
+    'open-buckles': {
+      name: 'Open the buckles',
+      hold: 'Only the buckles: the lengths behind stay as they are set.',
+    },
+    'lift-leg-out': { name: 'Lift the leg out', hold: 'With two hands, within the ordered motion.' },
+    'look-at-the-skin': skin,
+  },
+  checks: {
+    'on-the-midline': {
+      name: 'Uprights on the side midlines',
+      how: 'Seen from both sides, thigh to shin.',
+      fix: 'Open the buckles, uprights back on the midline, close again.',
+    },
+    'uprights-alike': {
+      name: 'Both uprights equally long',
+      how: 'Read off both',
+      fix: 'Set both to one length, buttons out, close again.',
+      value: 'medial',
+      reference: 'lateral',
+    },
+    'hinge-on-the-knee': {
+      name: 'Hinge at the knee’s axis',
+      how: 'It lies on the knee and does not stand off or forward.',
+      fix: 'Forward: uprights back, slack out behind. Standing off: bend the upright in, off the leg.',
+    },
+    'wound-clear': {
+      name: 'Clear of the wound',
+      how: 'No cuff, strap or carrier lies on it.',
+      fix: 'Move the strap carriers, the same on both uprights.',
+    },
+    'fibular-neck-clear': fibularNeck,
+    'toes-warm-moving-felt': toes,
+  },
+};

@@ -192,6 +192,14 @@ export async function openStage(page: Page, clinic: Clinic, name: string, stage:
   await page.getByRole('main').waitFor();
 }
 
+/** Types a day, day first, in its field. */
+export async function typeDay(page: Page, label: string | RegExp, date: string): Promise<void> {
+  const [year, month, day] = date.split('-');
+  const field = page.getByRole('group', { name: label });
+  await field.getByRole('spinbutton').first().click();
+  await page.keyboard.type(`${day}${month}${year}`);
+}
+
 /** A day counted from the clinic's today, which near midnight is not the server's: 2026-11-25. */
 export function dayFromToday(days: number): string {
   const today = new Intl.DateTimeFormat('sv-SE', { timeZone: 'Europe/Madrid' }).format(new Date());

@@ -1,13 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, signIn, test, pick } from '../clinic';
-
-/** Types a day into a field of three parts. */
-export async function typeDay(page: Page, label: string, date: string): Promise<void> {
-  const [year, month, day] = date.split('-');
-  const field = page.getByRole('group', { name: label });
-  await field.getByRole('spinbutton').first().click();
-  await page.keyboard.type(`${day}${month}${year}`);
-}
+import { dayFromToday, expect, pick, signIn, test, typeDay } from '../clinic';
 
 const take = (page: Page) => page.getByRole('button', { name: 'Take it' }).first();
 

@@ -1,0 +1,246 @@
+import type { Page } from '@playwright/test';
+import { dayFromToday, expect, pick, signIn, test, typeDay } from '../clinic';
+import { measureAll, openNewCase } from '../measuring';
+
+// Families that are data alone, from the look at the limb to the review: no question that is not theirs.
+
+test.beforeEach(async ({ page, clinic }) => {
+  await signIn(page, clinic);
+});
+
+async function giveOrder(
+  page: Page,
+  { limits = {}, height }: { limits?: Record<string, string>; height?: string } = {},
+): Promise<void> {
+  await page.getByRole('link', { name: /^Screen/ }).click();
+  await page.getByLabel('Diagnosis').fill('As the prescriber wrote it');
+  await page.getByLabel('Prescriber').fill('Dr Elva Nogueira');
+  await typeDay(page, /^Day zero/, dayFromToday(-4));
+  for (const [name, angle] of Object.entries(limits)) await page.getByLabel(name).first().fill(angle);
+  if (height) await pick(page, { name: height, exact: true });
+  await pick(page, { name: 'Protective', exact: true });
+  await page.getByLabel('How it is to be worn, as ordered').fill('Day and night');
+  await page.getByRole('button', { name: 'Take the order' }).click();
+  await expect(page.getByRole('button', { name: 'A new order' })).toBeVisible();
+}
+
+/** Does one step after the other, as it is asked for. @returns what was asked for, in its order */
+async function putOn(page: Page): Promise<string[]> {
+  const main = page.getByRole('main');
+  const done: string[] = [];
+  for (let guard = 0; guard < 60; guard += 1) {
+    const next = main.getByRole('button', { name: /^(Done|.*closed|Start the .*)/ });
+    const end = main.getByText(/On to the checks\./);
+    await expect(next.or(end).first()).toBeVisible();
+    if (await end.isVisible()) return done;
+    // its mark or its clock, then its name
+    const card = await main.locator('section').first().innerText();
+    done.push(card.split('\n').filter((line) => line.trim() !== '')[1]!);
+    const before = await main.textContent();
+    await next.first().click();
+    const looked = main.getByRole('button', { name: /(and|Sat and|Walked and) looked$/ });
+    if (await looked.isVisible()) await looked.click();
+    await expect(async () => expect(await main.textContent()).not.toBe(before)).toPass();
+  }
+  throw new Error('The list has no end.');
+}
+
+async function checkAll(page: Page, answers: Record<string, string> = {}): Promise<void> {
+  await page.getByRole('link', { name: /^Check/ }).click();
+  const main = page.getByRole('main');
+  await main.getByRole('heading', { name: 'Is it where it should be, and is the limb safe?' }).waitFor();
+  for (const [name, value] of Object.entries(answers)) {
+    await page.getByLabel(name, { exact: true }).fill(value);
+    await page.getByLabel(name, { exact: true }).press('Enter');
+  }
+  const yes = main.getByRole('button', { name: /: Yes$/ });
+  const count = await yes.count();
+  for (let i = 0; i < count; i += 1) await yes.nth(i).click();
+  await page.getByRole('button', { name: 'Sign as Ana Bouza: pass' }).click();
+  await expect(page.getByText('Signed: all checks pass.')).toBeVisible();
+}
+
+async function wearAndReview(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^Wear/ }).click();
+  await page.getByRole('button', { name: 'Wear it as ordered' }).click();
+  await page.getByRole('button', { name: 'Put on by the patient' }).click();
+  await page.getByRole('link', { name: /^Review/ }).click();
+  await pick(page, { name: 'Skin clear' });
+  await pick(page, { name: '1', exact: true });
+  await page.getByRole('button', { name: 'Take the review' }).click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(page.getByText(/Next review \d+ \w+\./)).toBeVisible();
+}
+
+/** Whatever the screens say, they never speak of a joint or a part that is not this family's. */
+async function saysNothingOf(page: Page, words: RegExp): Promise<void> {
+  await expect(page.getByRole('main')).not.toContainText(words);
+}
+
+test('a walker, whole: the liner first, from the toes up, air last, the toes looked at', async ({ page }) => {
+  await openNewCase(page, {
+    person: 'Lois Taboada',
+    region: 'Ankle and foot',
+    side: 'left',
+    model: /Bota Balsa/,
+  });
+  await giveOrder(page, {
+    limits: { 'Dorsiflexion (with a minus)': '0', Plantarflexion: '0' },
+    height: 'Short',
+  });
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, {
+    'Ankle angle': ['0'],
+    'Foot length': ['272'],
+    'Calf girth': ['372', '374'],
+    'Ankle motion': ['0-0-0'],
+  });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size L' }).click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await expect(page.getByText('Ankle at the ordered angle').or(page.getByText('Long sock on'))).toBeVisible();
+  await saysNothingOf(page, /knee|hinge/i);
+  const done = await putOn(page);
+  expect(done.slice(0, 3)).toEqual(['Long sock on', 'Let the air out', 'Foot into the liner']);
+  expect(done.slice(6, 11).map((step) => step.replace('Strap over the ', ''))).toEqual([
+    'forefoot',
+    'instep',
+    'ankle',
+    'shin',
+    'calf',
+  ]);
+  // air comes after the straps; then, after a rest, every strap once more from the toes up
+  expect(done.indexOf('Valve to fill, then air')).toBeGreaterThan(10);
+  expect(done.slice(-5)).toEqual(done.slice(6, 11));
+  await checkAll(page);
+  await saysNothingOf(page, /knee|hinge/i);
+  await wearAndReview(page);
+});
+
+test('a belt, whole: it is asked how it is put on; lying it takes a helper, and it is made ready for next time', async ({
+  page,
+}) => {
+  await openNewCase(page, { person: 'Iria Castrelo', region: 'Trunk', model: /Ribeira Faixa/ });
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  // nothing is decided before the look, the order and the size
+  await expect(page.getByRole('button', { name: /^Lying, by log-roll/ })).toBeDisabled();
+  await giveOrder(page, { height: 'Low' });
+  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, {
+    'Waist girth': ['812', '818'],
+    'Girth above the waist': ['804', '808'],
+    'Girth below the waist': ['866', '870'],
+    'L1 to L5': ['141', '144'],
+    'T9 to sacrococcygeal': ['318', '322'],
+  });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size 2' }).click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await expect(page.getByRole('heading', { name: 'How is it put on?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Making it ready for next time' })).toBeVisible();
+  await page.getByRole('button', { name: 'Lying, by log-roll (patient, orthotist, helper)' }).click();
+  await saysNothingOf(page, /knee|hinge|calf/i);
+  const done = await putOn(page);
+  expect(done).toEqual([
+    'Lay the belt out',
+    'Log-roll to the far side',
+    'Belt to the back, near wing tucked under',
+    'Roll back',
+    'Unfold the wing',
+    'Panel in the middle',
+    'Close the belt',
+    'Both pulls together',
+  ]);
+  // the other way of putting it on is one touch away, and begins anew
+  await page.getByRole('button', { name: 'Alone, seated at the couch’s edge instead' }).click();
+  expect(await putOn(page)).toEqual([
+    'Lay the belt out',
+    'Belt round the waist',
+    'Panel in the middle',
+    'Close the belt',
+    'Both pulls together',
+  ]);
+  await page.getByRole('link', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await checkAll(page);
+  await wearAndReview(page);
+});
+
+test('a shoulder support, whole: motion in planes first, loose, a look under the arm, then tight', async ({
+  page,
+}) => {
+  await openNewCase(page, { person: 'Bento Lousado', region: 'Shoulder', side: 'left', model: /Ombreira/ });
+  await giveOrder(page);
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, {
+    'Abduction and adduction': ['110-0-30'],
+    Rotation: ['40-0-70'],
+    'Flexion and extension': ['30-0-140'],
+    'Elbow angle': ['22'],
+    'Upper arm girth': ['316', '318'],
+  });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size 4' }).click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await page.getByRole('button', { name: 'Alone (patient)' }).click();
+  await saysNothingOf(page, /knee|hinge|calf/i);
+  expect(await putOn(page)).toEqual([
+    'Turn the edge out',
+    'Arm through, in front',
+    'Straps over the head',
+    'Pad on the joint',
+    'Upper strap, loose',
+    'Lower strap, loose',
+    'Look under the arm and at the pad',
+    'Upper strap, tightened',
+    'Lower strap, tightened',
+  ]);
+  await checkAll(page);
+  await wearAndReview(page);
+});
+
+test('a post-operative knee brace, whole: one length on both uprights, the upper calf first', async ({
+  page,
+}) => {
+  await openNewCase(page, {
+    person: 'Carme Loira',
+    region: 'Knee',
+    side: 'right',
+    model: /Barca Telescopio/,
+  });
+  await giveOrder(page, { limits: { Extension: '0', Flexion: '60' } });
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, {
+    'Knee angle': ['20'],
+    'Girth above': ['462', '464'],
+    'Girth below': ['352', '354'],
+    'Knee to malleoli': ['402', '404'],
+    'Knee motion': ['0-0-60'],
+    'Calf below the tuberosity': ['351', '353'],
+  });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page
+    .getByRole('button', { name: /^Take size/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  const done = await putOn(page);
+  expect(done.slice(0, 3)).toEqual([
+    'Lay the brace open and flat',
+    'Lay the leg in',
+    'Set both uprights to one length',
+  ]);
+  expect(done[5]).toBe('Upper calf');
+  await page.getByRole('link', { name: /^Check/ }).click();
+  const uprights = 'Both uprights equally long';
+  await page.getByLabel(`${uprights}: medial`).fill('410');
+  await page.getByLabel(`${uprights}: lateral`).fill('416');
+  await page.getByRole('button', { name: `${uprights}: Take it` }).click();
+  await expect(page.getByText(/The two are not alike by 4 mm\. Set both to one length/)).toBeVisible();
+  await page.getByLabel(`${uprights}: lateral`).fill('411');
+  await page.getByRole('button', { name: `${uprights}: Take it` }).click();
+  await expect(page.getByText(/The two are not alike/)).toHaveCount(0);
+  await checkAll(page);
+  await wearAndReview(page);
+});

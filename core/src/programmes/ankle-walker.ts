@@ -55,10 +55,10 @@ export const ankleWalker: Programme = {
   ],
   axes: ['foot-length', 'girth-calf'],
   parts: [
-    { kind: 'liner', id: 'liner', from: { from: 'sole', offset: 4 }, to: calf(0.92), faces: [...all] },
+    { kind: 'liner', id: 'boot-liner', from: { from: 'sole', offset: 4 }, to: calf(0.92), faces: [...all] },
     {
       kind: 'shell',
-      id: 'boot',
+      id: 'boot-shell',
       from: { from: 'sole' },
       to: calf(0.78),
       faces: ['medial', 'back', 'lateral'],
@@ -81,7 +81,7 @@ export const ankleWalker: Programme = {
       ],
     })),
     ...straps,
-    { kind: 'dial', id: 'valve', at: { ...calf(0.7), face: 'lateral' } },
+    { kind: 'dial', id: 'air-valve', at: { ...calf(0.7), face: 'lateral' } },
   ],
   sequences: [
     {
@@ -91,8 +91,8 @@ export const ankleWalker: Programme = {
       steps: [
         { kind: 'act', id: 'long-sock', on: 'patient' },
         { kind: 'act', id: 'air-out', on: 'brace', part: 'cell-lateral' },
-        { kind: 'act', id: 'into-the-liner', on: 'patient', part: 'liner', posture: atTheOrderedAngle },
-        { kind: 'act', id: 'into-the-boot', on: 'patient', part: 'boot', posture: atTheOrderedAngle },
+        { kind: 'act', id: 'into-the-liner', on: 'patient', part: 'boot-liner', posture: atTheOrderedAngle },
+        { kind: 'act', id: 'into-the-boot', on: 'patient', part: 'boot-shell', posture: atTheOrderedAngle },
         { kind: 'act', id: 'load-the-heel', on: 'patient', posture: atTheOrderedAngle },
         { kind: 'act', id: 'strut-strips', on: 'brace', posture: atTheOrderedAngle },
         { kind: 'strap', id: 'strap-toes', part: 'strap-toes', pull: 'light' },
@@ -127,7 +127,7 @@ export const ankleWalker: Programme = {
     {
       kind: 'seen',
       id: 'heel-flush',
-      parts: ['boot'],
+      parts: ['boot-shell'],
       at: { from: 'heel', face: 'back' },
       cures: [{ stage: 'strap', thing: 'load-the-heel' }],
     },

@@ -24,6 +24,8 @@ export type Stage = (typeof stages)[number];
 
 /** What a family says of its lists, steps and checks, each by its id. In a clinic's own programme it travels with it. */
 export interface FamilyWords {
+  /** why there is nothing to do in a stage, by the stage */
+  notNeeded?: Record<string, string>;
   lists?: Record<string, string>;
   steps?: Record<string, { name: string; hold: string; caution?: string }>;
   checks?: Record<
@@ -81,6 +83,8 @@ export interface Programme {
   stops?: StopRule & { made: 'before-donning' };
   /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
   parts: Part[];
+  /** stages in which this family has nothing to do; its words say why */
+  notNeeded?: Stage[];
   /** how it goes on and comes off */
   sequences: Sequence[];
   checks: ProgrammeCheck[];

@@ -3,6 +3,7 @@ import { buildOf, landmarkLevel, type Landmark } from '../anatomy';
 import { programmes } from './all';
 import { contentHash, pinOf } from './pin';
 import pins from './pins.json';
+import { stages } from './programme';
 import { programmeSchema } from './schema';
 
 test.each(programmes.map((programme) => [programme.id, programme] as const))(
@@ -31,6 +32,13 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     const { parts, sequences, checks } = programme;
     for (const ids of [steps, ...[parts, sequences, checks].map((all) => all.map(({ id }) => id))])
       expect(new Set(ids).size).toBe(ids.length);
+    for (const { cures = [] } of checks)
+      for (const { stage, thing } of cures) {
+        expect(stages).toContain(stage);
+        // what is to be opened there is a step of one of its lists
+        if (thing !== undefined)
+          expect(sequences.flatMap(({ steps }) => steps.map(({ id }) => id))).toContain(thing);
+      }
     for (const { steps: all } of sequences) expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
     // every landmark that stands anywhere in it, however deep, is one of its region
     const places = landmarksIn({ measuring: programme.measuring, parts, checks });

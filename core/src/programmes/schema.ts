@@ -6,6 +6,7 @@ import { landmarks, regionNames, type Landmark } from '../anatomy';
 import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
+import { stages } from './programme';
 import { betweenRules, disagreeRules } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
@@ -95,12 +96,14 @@ const wordsById = (shape: ObjectShape) =>
       Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, object(shape).noUnknown().required()])),
     ).default(undefined),
   );
-const words = object({
-  lists: lazy((value: object | undefined) =>
-    object(Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, said().required()]))).default(
-      undefined,
-    ),
+const saidById = lazy((value: object | undefined) =>
+  object(Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, said().required()]))).default(
+    undefined,
   ),
+);
+const words = object({
+  lists: saidById,
+  notNeeded: saidById,
   steps: wordsById({ name: said().required(), hold: said().defined(), caution: said() }),
   checks: wordsById({
     name: said().required(),
@@ -146,6 +149,7 @@ export const programmeSchema = object({
   })
     .noUnknown()
     .default(undefined),
+  notNeeded: array().of(string().oneOf(stages).required()),
   parts: array().of(partSchema).required(),
   sequences: array().of(sequenceSchema).required(),
   checks: array().of(checkSchema).required(),

@@ -46,10 +46,11 @@ export const shoulderSupport: Programme = {
     ),
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
+  notNeeded: ['set', 'shape'],
   parts: [
     {
       kind: 'wing',
-      id: 'sleeve',
+      id: 'arm-sleeve',
       from: { from: 'upper-arm-greatest-girth', offset: -70 },
       to: { from: 'shoulder-joint-space', offset: -12 },
       faces: ['medial', 'front', 'lateral', 'back'],
@@ -82,7 +83,7 @@ export const shoulderSupport: Programme = {
     },
     {
       kind: 'strap',
-      id: 'belt',
+      id: 'abdomen-belt',
       width: 46,
       course: [
         { from: 'chest', offset: -120, face: 'lateral' },
@@ -107,7 +108,7 @@ export const shoulderSupport: Programme = {
       people: ['patient'],
       steps: [
         { kind: 'act', id: 'edge-out', on: 'brace' },
-        { kind: 'act', id: 'arm-through', on: 'patient', part: 'sleeve' },
+        { kind: 'act', id: 'arm-through', on: 'patient', part: 'arm-sleeve' },
         { kind: 'act', id: 'straps-over-head', on: 'brace' },
         { kind: 'act', id: 'pad-on-the-joint', on: 'brace', part: 'joint-pad' },
         ...wrap,

@@ -45,14 +45,14 @@ export const spineBelt: Programme = {
   parts: [
     {
       kind: 'wing',
-      id: 'belt',
+      id: 'belt-wings',
       from: { from: 'sacrococcygeal-junction', offset: 20 },
       to: { from: 'lower-ribs', offset: 20 },
       faces: ['right', 'front', 'left', 'back'],
     },
     {
       kind: 'panel',
-      id: 'back-panel',
+      id: 'panel-of-the-back',
       from: { from: 'sacrum', offset: -12 },
       to: { from: 'l1' },
       face: 'back',
@@ -60,7 +60,7 @@ export const spineBelt: Programme = {
     },
     {
       kind: 'panel',
-      id: 'front-panel',
+      id: 'panel-of-the-front',
       from: { from: 'waist', offset: -84 },
       to: { from: 'waist', offset: 20 },
       face: 'front',
@@ -80,17 +80,17 @@ export const spineBelt: Programme = {
   ],
   sequences: [
     {
-      id: 'lying',
+      id: 'lying-log-roll',
       purpose: 'first-donning',
       people: ['patient', 'orthotist', 'helper'],
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
         { kind: 'act', id: 'roll-away', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
-        { kind: 'act', id: 'tuck-near-wing', on: 'brace', part: 'back-panel' },
+        { kind: 'act', id: 'tuck-near-wing', on: 'brace', part: 'panel-of-the-back' },
         { kind: 'act', id: 'roll-back', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
         { kind: 'act', id: 'unfold-wing', on: 'brace' },
-        { kind: 'look', id: 'panel-centred-lying', part: 'back-panel' },
-        { kind: 'strap', id: 'close-belt', part: 'belt', posture: { stance: 'supine' }, pull: 'snug' },
+        { kind: 'look', id: 'panel-centred-lying', part: 'panel-of-the-back' },
+        { kind: 'strap', id: 'close-belt', part: 'belt-wings', posture: { stance: 'supine' }, pull: 'snug' },
         { kind: 'act', id: 'both-pulls', on: 'brace', posture: { stance: 'supine' } },
       ],
     },
@@ -101,8 +101,8 @@ export const spineBelt: Programme = {
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
         { kind: 'act', id: 'round-the-waist', on: 'brace', posture: { stance: 'seated' } },
-        { kind: 'look', id: 'panel-centred', part: 'back-panel' },
-        { kind: 'strap', id: 'close-belt', part: 'belt', posture: { stance: 'seated' }, pull: 'snug' },
+        { kind: 'look', id: 'panel-centred', part: 'panel-of-the-back' },
+        { kind: 'strap', id: 'close-belt', part: 'belt-wings', posture: { stance: 'seated' }, pull: 'snug' },
         { kind: 'act', id: 'both-pulls', on: 'brace', posture: { stance: 'seated' } },
       ],
     },
@@ -132,21 +132,21 @@ export const spineBelt: Programme = {
     {
       kind: 'seen',
       id: 'ends-at-one-mark',
-      parts: ['belt'],
+      parts: ['belt-wings'],
       at: { from: 'waist', face: 'front' },
       cures: [{ stage: 'strap', thing: 'lay-out' }],
     },
     {
       kind: 'seen',
       id: 'panel-in-the-middle',
-      parts: ['back-panel'],
+      parts: ['panel-of-the-back'],
       at: { from: 'l5', face: 'back' },
       cures: [{ stage: 'strap' }],
     },
     {
       kind: 'seen',
       id: 'lower-edge-low',
-      parts: ['back-panel'],
+      parts: ['panel-of-the-back'],
       at: { from: 'sacrum', face: 'back' },
       cures: [{ stage: 'strap' }],
     },

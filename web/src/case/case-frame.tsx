@@ -19,6 +19,7 @@ import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
 import { bareLimb, type FigureLayer } from '../figure/layer';
 import { named, programmeTitle, t } from '../messages';
+import { whyNotNeeded } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
@@ -336,6 +337,8 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                 <NotCovered stage={stage} />
               ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
                 <NothingMeasured />
+              ) : whyNotNeeded(state.programme, stage) ? (
+                <NotNeeded state={state} stage={stage} />
               ) : (
                 <Screen key={stage} />
               )}
@@ -371,6 +374,16 @@ function NotCovered({ stage }: { stage: Stage }) {
     <Stack $gap={8}>
       <h1>{t('notCovered.title', { stage: named('stages', stage) })}</h1>
       <Notice tone="caution">{t('notCovered.how')}</Notice>
+    </Stack>
+  );
+}
+
+/** A stage in which this family has nothing to do, with the reason. */
+function NotNeeded({ state, stage }: { state: CaseState; stage: Stage }) {
+  return (
+    <Stack $gap={8}>
+      <h1>{t('notNeeded.title', { stage: named('stages', stage) })}</h1>
+      <p>{whyNotNeeded(state.programme, stage)}</p>
     </Stack>
   );
 }

@@ -3,7 +3,9 @@ import { partNamed } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
 import { boundsOf, decideSignature, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
+import type { Stage } from '@estribo/core/programmes';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
@@ -34,15 +36,18 @@ const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
     ${({ $state }) => color($state === 'fail' ? 'madder' : $state === 'pass' ? 'moss' : 'line')};
   border-radius: 4px;
   background: ${color('sheet')};
-  & > p:last-child {
-    grid-column: 2 / -1;
-  }
   ${narrow} {
     grid-template-columns: 28px minmax(0, 1fr);
     & > :nth-child(3) {
       grid-column: 1 / -1;
     }
   }
+`;
+
+const Failed = styled.div`
+  grid-column: 2 / -1;
+  display: grid;
+  gap: 6px;
 `;
 
 const Badge = styled.span`
@@ -151,13 +156,22 @@ export default function CheckStage() {
               </b>
             )}
             {judged.state === 'fail' && (
-              <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
-                {t(`checkFail.${judged.reason}`, {
-                  joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
-                })}
-                {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
-                {checkWords(state.programme, check.id).fix}
-              </p>
+              <Failed>
+                <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
+                  {t(`checkFail.${judged.reason}`, {
+                    joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+                  })}
+                  {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
+                  {checkWords(state.programme, check.id).fix}
+                </p>
+                <Row $gap={14}>
+                  {curesOf(state, check).map((stage) => (
+                    <Link key={stage} to={`/cases/${state.case}/${stage}`}>
+                      {t('checking.open', { stage: named('stages', stage) })}
+                    </Link>
+                  ))}
+                </Row>
+              </Failed>
             )}
           </Line>
         ))}
@@ -230,6 +244,12 @@ function hint(state: CaseState, check: FitCheck, window: string, unit: LengthUni
       return how ?? '';
   }
 }
+
+/** The stages that mend what a check found, in order, as far as there is something to do in them. */
+const curesOf = ({ stages }: CaseState, { cures = [] }: FitCheck): Stage[] =>
+  [...new Set(cures.map(({ stage }) => stage as Stage))].filter(
+    (stage) => !['not-covered', 'not-needed'].includes(stages[stage].status),
+  );
 
 /** A check that has two numbers, and what each of them is of. */
 const isPair = ({ kind }: FitCheck) => kind === 'proximal-to' || kind === 'alike';

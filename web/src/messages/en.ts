@@ -293,6 +293,7 @@ export const en = {
     unit: 'Lengths in {{unit}}. Change the unit',
     all: 'All cases of {{who}}',
   },
+  notNeeded: { title: '{{stage}}: nothing to do for this brace' },
   notCovered: {
     title: '{{stage}} is not covered for this family yet',
     how: 'Estribo carries the screening, the measuring, the size, the wearing and the reviews of this brace. Do this stage by the maker’s instructions and the order, and note what matters at the review.',

@@ -75,7 +75,7 @@ const stated: Record<string, (programme: Programme) => boolean> = {
   'K3 check strap 5': (k3) => /above the calf’s largest girth/.test(check(k3, 'strap-above-calf')),
   'K3 check turned on the leg': (k3) => checkWords(k3, 'not-twisted').no === 'Twisted',
   'S2 strap lying': (s2) =>
-    inOrder(s2, ['roll-away', 'tuck-near-wing', 'roll-back'], 'lying') &&
+    inOrder(s2, ['roll-away', 'tuck-near-wing', 'roll-back'], 'lying-log-roll') &&
     /wing folded/.test(step(s2, 'tuck-near-wing')),
   'S2 strap alone': (s2) => /seated at the couch’s edge/.test(listName(s2, 'seated-alone')),
   'S2 strap pulls': (s2) => step(s2, 'both-pulls').startsWith('Both pulls together'),

@@ -1,5 +1,5 @@
 import { partsOfKind } from '../../brace';
-import { partsOf, stages, type Stage } from '../../programmes';
+import { stages, type Stage } from '../../programmes';
 import type { CaseState, StageState, StageStatus } from './state';
 
 /**
@@ -42,21 +42,22 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
 }
 
 /**
- * Stages in which there is nothing to work on: a brace of one size needs no measuring; without stops, pads, a
- * sequence or checks the stage is not covered.
+ * Stages in which there is nothing to work on: a brace of one size needs no measuring, and what a family says it does not
+ * need is not asked; without stops, pads, a list or checks a stage is not covered.
  */
 const stagesWithoutWork = ({
   programme,
-  model,
+  parts,
   measuring,
-}: Pick<CaseState, 'programme' | 'model' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
+}: Pick<CaseState, 'programme' | 'parts' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
   ...(programme.stops === undefined ? { set: 'not-covered' } : {}),
-  ...(partsOfKind(partsOf(programme, model), 'pad').length === 0 ? { shape: 'not-covered' } : {}),
+  ...(partsOfKind(parts, 'pad').length === 0 ? { shape: 'not-covered' } : {}),
   ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
     ? { strap: 'not-covered' }
     : {}),
   ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
+  ...Object.fromEntries((programme.notNeeded ?? []).map((stage) => [stage, 'not-needed'])),
 });
 
 const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>

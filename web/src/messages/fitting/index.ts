@@ -35,6 +35,10 @@ export const checkWords = (programme: Named, check: string): NonNullable<FamilyW
 
 export const listName = (programme: Named, list: string): string => wordsOf(programme, 'lists', list) ?? list;
 
+/** Why there is nothing to do in a stage of a family; undefined where it does not say. */
+export const whyNotNeeded = (programme: Named, stage: string): string | undefined =>
+  wordsOf(programme, 'notNeeded', stage);
+
 /** A check's name where its family is not at hand: one id means one thing, whatever the family. */
 export const checkName = (check: string): string =>
   Object.values(families).flatMap(({ checks }) => checks?.[check]?.name ?? [])[0] ?? check;

@@ -1,6 +1,10 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 
 export const shoulderSupport: FamilyWords = {
+  notNeeded: {
+    set: 'Nothing is set on it: its straps are drawn to length each time.',
+    shape: 'Nothing is bent or padded: it is worn as it comes.',
+  },
   lists: { 'with-help': 'With help', alone: 'Alone', 'taking-off': 'Taking it off' },
   steps: {
     'arrow-up': { name: 'Sleeve on, arrow up', hold: 'Arm a little bent, drawn up over the upper arm.' },

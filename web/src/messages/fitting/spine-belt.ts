@@ -3,7 +3,7 @@ import { skin } from './shared';
 
 export const spineBelt: FamilyWords = {
   lists: {
-    lying: 'Lying, by log-roll',
+    'lying-log-roll': 'Lying, by log-roll',
     'seated-alone': 'Alone, seated at the couch’s edge',
     'taking-off': 'Taking it off',
     'make-ready': 'Making it ready for next time',

@@ -36,6 +36,12 @@ async function putOn(page: Page): Promise<string[]> {
     // its mark or its clock, then its name
     const card = await main.locator('section').first().innerText();
     done.push(card.split('\n').filter((line) => line.trim() !== '')[1]!);
+    const strokes = main.getByLabel('Strokes of air', { exact: true });
+    if (await strokes.isVisible()) {
+      await strokes.fill('5');
+      await strokes.press('Enter');
+      await expect(page.getByRole('region', { name: 'Record' }).getByText('Strokes of air')).toBeVisible();
+    }
     const before = await main.textContent();
     await next.first().click();
     const looked = main.getByRole('button', { name: /(and|Sat and|Walked and) looked$/ });
@@ -97,6 +103,14 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
   });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size L' }).click();
+  // Set: the angle as ordered, held against what is read
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await page.getByLabel('Ankle in the boot', { exact: true }).fill('12');
+  await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
+  await expect(page.getByText('Off by 12°', { exact: false })).toBeVisible();
+  await page.getByLabel('Ankle in the boot', { exact: true }).fill('1');
+  await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
+  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   await expect(page.getByText('Ankle at the ordered angle').or(page.getByText('Long sock on'))).toBeVisible();
   await saysNothingOf(page, /knee|hinge/i);
@@ -136,6 +150,13 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size 2' }).click();
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await expect(page.getByText(/To be 9 mark/)).toBeVisible();
+  await page.getByLabel('right', { exact: true }).fill('9');
+  await page.getByLabel('left', { exact: true }).fill('9');
+  await page.getByRole('button', { name: 'Both ends: Take it' }).click();
+  await page.getByRole('button', { name: 'Front panel: Left out' }).click();
+  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   await expect(page.getByRole('heading', { name: 'How is it put on?' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Making it ready for next time' })).toBeVisible();
@@ -182,6 +203,8 @@ test('a shoulder support, whole: motion in planes first, loose, a look under the
   });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size 4' }).click();
+  await page.getByRole('link', { name: 'Set, not needed for this brace' }).click();
+  await expect(page.getByText('its straps are drawn to length each time', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   await page.getByRole('button', { name: 'Alone (patient)' }).click();
   await saysNothingOf(page, /knee|hinge|calf/i);

@@ -1,4 +1,4 @@
-import { checkingResult, judgeCheck, type FitCheck } from './check';
+import { checkingResult, checkSchema, judgeCheck, type FitCheck } from './check';
 
 const context = { window: { extension: 5, flexion: 90 }, stops: { extension: 10, flexion: 90 } };
 const value = (given: object) => ({ check: 'c', entry: 'e', ...given });
@@ -48,3 +48,38 @@ test('one failure fails, one open leaves open, not needed does not hinder', () =
   expect(checkingResult([{ state: 'pass' }, { state: 'open' }])).toBe('open');
   expect(checkingResult([{ state: 'open' }, { state: 'fail', reason: 'not-seen' }])).toBe('fail');
 });
+
+const left = { value: 410, reference: 412 };
+test.each([
+  [{ kind: 'alike', id: 'c', within: 2 }, left, { state: 'pass' }],
+  [{ kind: 'alike', id: 'c', within: 1 }, left, { state: 'fail', reason: 'not-alike', by: 1 }],
+  [{ kind: 'alike', id: 'c', within: 2 }, { value: 410 }, { state: 'open' }],
+  [{ kind: 'fingers', id: 'c', least: 3, most: 3 }, { value: 3 }, { state: 'pass' }],
+  [{ kind: 'fingers', id: 'c', least: 3, most: 3 }, { value: 2 }, { state: 'fail', reason: 'not-so-many' }],
+  [{ kind: 'fingers', id: 'c', least: 1, most: 3 }, { value: 4 }, { state: 'fail', reason: 'not-so-many' }],
+  [{ kind: 'fingers', id: 'c', least: 1, most: 3 }, {}, { state: 'open' }],
+] as [FitCheck, object, object][])('%j with %j', (check, given, judged) =>
+  expect(judgeCheck(check, value(given), context)).toEqual(judged),
+);
+
+// 999 mm once passed a check that stated no limits
+test.each([
+  ['a distance without its limits', { kind: 'distance', id: 'c' }],
+  ['a distance with one limit', { kind: 'distance', id: 'c', from: 0 }],
+  ['limits the wrong way round', { kind: 'distance', id: 'c', from: 5, to: 0 }],
+  ['limits beside the model’s own', { kind: 'distance', id: 'c', tolerance: 'model', from: 0, to: 5 }],
+  ['a limit that is none', { kind: 'distance', id: 'c', from: NaN, to: 5 }],
+  ['alike within nothing said', { kind: 'alike', id: 'c' }],
+  ['fingers the wrong way round', { kind: 'fingers', id: 'c', least: 3, most: 1 }],
+  ['a stop of no end', { kind: 'angle-at-stop', id: 'c' }],
+  ['no kind', { id: 'c', from: 0, to: 5 }],
+  ['limits of another kind', { kind: 'seen', id: 'c', from: 0 }],
+  ['a place on no face', { kind: 'seen', id: 'c', at: { from: 'waist', face: 'top' } }],
+  ['a moment that is none', { kind: 'seen', id: 'c', moment: 'later' }],
+])('%s is refused', (_, check) => expect(checkSchema.isValidSync(check, { strict: true })).toBe(false));
+
+test.each([
+  { kind: 'distance', id: 'c', tolerance: 'model' },
+  { kind: 'distance', id: 'c', from: 0, to: 5, at: { from: 'waist', face: 'front' }, moment: 'standing' },
+  { kind: 'fingers', id: 'c', least: 3, most: 3 },
+])('%j is taken', (check) => expect(checkSchema.validateSync(check, { strict: true })).toEqual(check));

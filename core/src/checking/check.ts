@@ -47,7 +47,7 @@ export const checkKinds = {
   fingers: object({ ...common, least: finite().min(0).required(), most: finite().min(0).required() }).test(
     'limits',
     'must not have most under least',
-    ({ least, most }) => least <= most,
+    ({ least, most }) => !(least > most),
   ),
   /** a question that yes passes; `limbSafety`: one that is not so ends the fitting until somebody has looked */
   seen: object({ ...common, limbSafety: boolean().strict() }),

@@ -4,7 +4,7 @@ import { partsOfKind } from '../brace';
 import { checksOf, partsOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
 import { askedFindings } from '../screening';
-import type { HingeStops, StopHardware } from '../setting';
+import { placesOf, type HingeStops, type StopHardware } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
 
@@ -68,6 +68,29 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
       return programme.stops && model.hinge
         ? []
         : isOther('kind', 'is not for this brace: it has no hinge stops');
+    case 'set.made': {
+      const { setting: id, values, fitted } = entry.body;
+      const setting = programme.settings.find((one) => one.id === id);
+      if (!setting) return isOther('body.setting', 'is no setting of this brace');
+      if ((setting.kind === 'fitted') !== (fitted !== undefined))
+        return isOther(
+          'body',
+          setting.kind === 'fitted' ? 'must say whether the part is in' : 'must carry numbers',
+        );
+      const places = (values ?? []).map(({ place }) => place);
+      return [
+        ...places.flatMap((place, i) =>
+          !placesOf(setting).includes(place) || places.indexOf(place) < i
+            ? isOther(`body.values[${i}].place`, `must be one of ${placesOf(setting).join(', ')}, each once`)
+            : [],
+        ),
+        ...(values ?? []).flatMap(({ value }, i) =>
+          (setting.kind === 'mark' || setting.kind === 'fill') && !Number.isInteger(value)
+            ? isOther(`body.values[${i}].value`, 'must be a whole number')
+            : [],
+        ),
+      ];
+    }
     case 'shape.pad':
       return partsOfKind(partsOf(programme, model), 'pad').some(({ id }) => id === entry.body.pad)
         ? []

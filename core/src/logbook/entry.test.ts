@@ -6,9 +6,11 @@ import frozen from './frozen/version-1.json';
 import spineBelt2 from './frozen/spine-belt-2.json';
 import frozen2 from './frozen/version-2.json';
 import frozen3 from './frozen/version-3.json';
+import frozen4 from './frozen/version-4.json';
+import spineBelt3 from './frozen/spine-belt-3.json';
 import { kinds } from './kinds/all';
 import { stepAt } from '../measuring';
-import { beltContext, foldedBelt, foldedNewly, testContext, testLogbook } from './test-case';
+import { beltContext, foldedBelt, foldedLists, foldedNewly, testContext, testLogbook } from './test-case';
 import type { AnyRecordedEntry } from './entry';
 
 const sound = () => {
@@ -82,7 +84,7 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3].flatMap(({ entries }) => kindsOf(entries));
+  const all = [frozen, frozen2, frozen3, frozen4].flatMap(({ entries }) => kindsOf(entries));
   expect(new Set(all)).toEqual(new Set(Object.keys(kinds)));
 });
 
@@ -118,6 +120,13 @@ test('the frozen entries of version 3, known findings, limbs, a call, still read
   const entries = frozen3.entries as unknown as AnyRecordedEntry[];
   const state = foldCase(entries, { ...beltContext, programme: spineBelt2 as never })!;
   expect(foldedNewly(state)).toEqual(frozen3.folded);
+});
+
+test('the frozen entries of version 4, settings and a list that was chosen, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen4.entries) expect(faultsOf(entry)).toEqual([]);
+  const entries = frozen4.entries as unknown as AnyRecordedEntry[];
+  const state = foldCase(entries, { ...beltContext, programme: spineBelt3 as never })!;
+  expect(foldedLists(state)).toEqual(frozen4.folded);
 });
 
 test('a look of version 1 answered what its family asked; one written now answers every danger sign', () => {

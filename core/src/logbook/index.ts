@@ -14,12 +14,14 @@ export {
   type RecordedEntry,
 } from './entry';
 export { foldCase, type FoldContext } from './fold/fold-case';
+export { wantedOf } from './fold/fold-setting';
 export type { LineStatus, RecordLine } from './fold/settle';
 export { stageAt, stillNeeded, type StillNeeded } from './fold/stage-states';
 export type {
   CaseState,
   Decided,
   LookAtBrace,
+  MadeSetting,
   PlannedVisit,
   ReviewVisit,
   StageState,

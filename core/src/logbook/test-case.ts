@@ -238,3 +238,18 @@ export function testLogbook(context: FoldContext = testContext, braced: Side = '
       }),
   };
 }
+
+/** What version 4 brought: settings beside stops, and which of several lists it is put on by. */
+export const foldedLists = ({ setting, strapping, stages }: CaseState) => ({
+  settings: setting.made.map(({ setting: { id }, made, judged }) => ({
+    id,
+    values: made?.values ?? null,
+    fitted: made?.fitted ?? null,
+    judged,
+  })),
+  list: strapping.list?.id,
+  now: strapping.now?.id,
+  done: strapping.done,
+  set: stages.set.status,
+  strap: stages.strap.status,
+});

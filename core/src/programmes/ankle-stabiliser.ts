@@ -22,6 +22,7 @@ export const ankleStabiliser: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['active']),
   ],
   axes: ['heel-width', 'malleoli-width', 'girth-malleoli'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -54,6 +54,29 @@ export const ankleWalker: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
   ],
   axes: ['foot-length', 'girth-calf'],
+  settings: [
+    {
+      // 90 degrees as printed is neutral zero
+      kind: 'angle',
+      id: 'ankle-angle',
+      made: 'before-donning',
+      joint: 'ankle',
+      at: { from: 'malleoli', face: 'lateral' },
+      unlessOrdered: 0,
+      least: -10,
+      most: 40,
+    },
+    {
+      kind: 'fill',
+      id: 'strokes-of-air',
+      made: 'at-step',
+      parts: ['cell-lateral'],
+      at: { ...calf(0.7), face: 'lateral' },
+      least: 4,
+      most: 5,
+      everyDays: 2,
+    },
+  ],
   parts: [
     { kind: 'liner', id: 'boot-liner', from: { from: 'sole', offset: 4 }, to: calf(0.92), faces: [...all] },
     {
@@ -101,7 +124,7 @@ export const ankleWalker: Programme = {
         { kind: 'strap', id: 'strap-shin', part: 'strap-shin', pull: 'snug' },
         { kind: 'strap', id: 'strap-calf', part: 'strap-calf', pull: 'snug' },
         { kind: 'look', id: 'toes-first' },
-        { kind: 'act', id: 'air-in', on: 'brace', part: 'cell-lateral' },
+        { kind: 'set', id: 'air-in', setting: 'strokes-of-air' },
         { kind: 'settle', id: 'sit-and-look', how: 'sit', minutes: 5 },
       ],
       passes: [{ after: 'sit-and-look' }],

@@ -37,6 +37,7 @@ export const kneeFunctional: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width', 'knee-depth'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -138,6 +138,7 @@ export const kneeLigamentFrame: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   stops: { leastExtension: 0, made: 'before-donning' },
   ...rigidFrame,
   sequences: [

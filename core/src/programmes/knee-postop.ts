@@ -77,6 +77,30 @@ export const kneePostop: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
+  settings: [
+    {
+      // equal, and a reading is no better than this: an estimate
+      kind: 'length',
+      id: 'upright-length',
+      made: 'before-donning',
+      parts: ['upright-medial', 'upright-lateral'],
+      at: { ...thigh(0.62), face: 'medial' },
+      places: ['medial', 'lateral'],
+      within: 2,
+      least: 250,
+      most: 800,
+    },
+    {
+      kind: 'mark',
+      id: 'strap-carriers',
+      made: 'before-donning',
+      parts: ['upright-medial', 'upright-lateral'],
+      at: { ...shin(0.62), face: 'lateral' },
+      places: ['medial', 'lateral'],
+      least: 1,
+      most: 12,
+    },
+  ],
   parts: [
     ...cuffs,
     { kind: 'bar', id: 'upright-medial', course: along('medial') },

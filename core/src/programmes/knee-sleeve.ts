@@ -20,6 +20,7 @@ export const kneeSleeve: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -53,6 +53,7 @@ export const neckCollar: Programme = {
     modelsOwn(girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215 })),
   ],
   axes: ['trapezius-to-chin', 'age', 'weight', 'stature'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

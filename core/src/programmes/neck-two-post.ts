@@ -13,6 +13,7 @@ export const neckTwoPost: Programme = {
   limbs: 'before-and-after',
   measuring: [],
   axes: [],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -4,7 +4,7 @@ import type { ProgrammeCheck } from '../checking';
 import type { Joint, ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Finding } from '../screening';
-import type { StopRule } from '../setting';
+import type { Setting, StopRule } from '../setting';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
 
@@ -27,6 +27,10 @@ export interface FamilyWords {
   /** why there is nothing to do in a stage, by the stage */
   notNeeded?: Record<string, string>;
   lists?: Record<string, string>;
+  settings?: Record<
+    string,
+    { name: string; how: string; caution?: string; places?: Record<string, string>; unit?: string }
+  >;
   steps?: Record<string, { name: string; hold: string; caution?: string }>;
   checks?: Record<
     string,
@@ -83,6 +87,8 @@ export interface Programme {
   stops?: StopRule & { made: 'before-donning' };
   /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
   parts: Part[];
+  /** what is set on it beside stops */
+  settings: Setting[];
   /** stages in which this family has nothing to do; its words say why */
   notNeeded?: Stage[];
   /** how it goes on and comes off */

@@ -39,6 +39,9 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
         if (thing !== undefined)
           expect(sequences.flatMap(({ steps }) => steps.map(({ id }) => id))).toContain(thing);
       }
+    for (const { steps: all } of sequences)
+      for (const step of all)
+        if (step.kind === 'set') expect(programme.settings.map(({ id }) => id)).toContain(step.setting);
     for (const { steps: all } of sequences) expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
     // every landmark that stands anywhere in it, however deep, is one of its region
     const places = landmarksIn({ measuring: programme.measuring, parts, checks });

@@ -6,6 +6,7 @@ import { landmarks, regionNames, type Landmark } from '../anatomy';
 import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
+import { settingSchema } from '../setting';
 import { stages } from './programme';
 import { betweenRules, disagreeRules } from '../sizing';
 
@@ -104,6 +105,13 @@ const saidById = lazy((value: object | undefined) =>
 const words = object({
   lists: saidById,
   notNeeded: saidById,
+  settings: wordsById({
+    name: said().required(),
+    how: said().defined(),
+    caution: said(),
+    places: saidById,
+    unit: said(),
+  }),
   steps: wordsById({ name: said().required(), hold: said().defined(), caution: said() }),
   checks: wordsById({
     name: said().required(),
@@ -149,6 +157,7 @@ export const programmeSchema = object({
   })
     .noUnknown()
     .default(undefined),
+  settings: array().of(settingSchema).required(),
   notNeeded: array().of(string().oneOf(stages).required()),
   parts: array().of(partSchema).required(),
   sequences: array().of(sequenceSchema).required(),

@@ -46,6 +46,7 @@ export const shoulderSupport: Programme = {
     ),
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
+  settings: [],
   notNeeded: ['set', 'shape'],
   parts: [
     {

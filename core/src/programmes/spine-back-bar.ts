@@ -34,6 +34,7 @@ export const spineBackBar: Programme = {
     })),
   ],
   axes: ['c7-to-sacrum'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

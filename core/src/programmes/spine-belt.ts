@@ -42,6 +42,19 @@ export const spineBelt: Programme = {
     }),
   ],
   axes: ['girth-waist'],
+  settings: [
+    {
+      kind: 'mark',
+      id: 'belt-ends',
+      made: 'before-donning',
+      parts: ['belt-wings'],
+      at: { from: 'waist', face: 'front' },
+      places: ['right', 'left'],
+      least: 1,
+      most: 60,
+    },
+    { kind: 'fitted', id: 'front-panel-in', made: 'before-donning', part: 'panel-of-the-front' },
+  ],
   parts: [
     {
       kind: 'wing',

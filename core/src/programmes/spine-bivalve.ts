@@ -56,6 +56,7 @@ export const spineBivalve: Programme = {
     ].map(modelsOwn),
   ],
   axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -26,6 +26,7 @@ export const spinePullTab: Programme = {
     ),
   ],
   axes: ['girth-waist', 'c7-to-sacrum'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -28,6 +28,7 @@ export const spineSternalPad: Programme = {
     ),
   ],
   axes: ['girth-hips', 'notch-to-symphysis'],
+  settings: [],
   between: 'larger',
   parts: [],
   sequences: [],

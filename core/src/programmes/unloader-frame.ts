@@ -26,6 +26,7 @@ export const unloaderFrame: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

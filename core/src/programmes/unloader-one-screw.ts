@@ -16,6 +16,7 @@ export const unloaderOneScrew: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -13,6 +13,7 @@ export const unloaderThumbwheel: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

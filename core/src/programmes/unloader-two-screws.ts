@@ -21,6 +21,7 @@ export const unloaderTwoScrews: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

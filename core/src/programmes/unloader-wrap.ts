@@ -14,6 +14,7 @@ export const unloaderWrap: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
+  settings: [],
   parts: [],
   sequences: [],
   checks: [],

@@ -18,7 +18,7 @@ interface OldStep {
   minutes?: number;
 }
 
-interface OldProgramme extends Omit<Programme, 'parts' | 'sequences' | 'checks'> {
+interface OldProgramme extends Omit<Programme, 'parts' | 'settings' | 'sequences' | 'checks'> {
   sequence: OldStep[];
   checks: { kind: string; id: string }[];
 }
@@ -63,6 +63,7 @@ export function currentProgramme(body: Programme | OldProgramme): Programme {
   };
   return {
     ...rest,
+    settings: [],
     parts: sequence.length === 0 ? [] : rigidFrame.parts,
     sequences: sequence.length === 0 ? [] : [list],
     // where a check lies on the limb was the screen's own knowledge then

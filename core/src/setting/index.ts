@@ -16,3 +16,14 @@ export {
   type StopProblem,
   type StopRule,
 } from './stops';
+export {
+  judgeSetting,
+  onePlace,
+  placesOf,
+  settingMoments,
+  settingSchema,
+  type JudgedSetting,
+  type Setting,
+  type SettingKind,
+  type SettingMade,
+} from './settings';

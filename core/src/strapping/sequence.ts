@@ -38,6 +38,8 @@ const stepKinds = {
   }),
   /** a part closed: a strap, a buckle, a belt */
   strap: object({ ...step, part: id(), pull: string().oneOf(pulls) }),
+  /** something set now: the numbers are taken here */
+  set: object({ ...step, setting: id() }),
   /** something looked at before going on */
   look: object({ ...step, part: string() }),
   /** time for the brace to settle */

@@ -4,9 +4,17 @@ import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
-import { checkWords, stepWords } from '../messages/fitting';
+import { checkWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { printDay, printDistance, printReading, printStops, printWindow } from '../parts/print';
+import {
+  degrees,
+  printDay,
+  printDistance,
+  printReading,
+  printStops,
+  printWindow,
+  signed,
+} from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
 import { unitOfAxis } from '../sizing/print-axis';
 
@@ -150,6 +158,25 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         value: stops(entry.body.medial),
         rest: t('setting.bothHinges'),
       };
+    case 'set.made': {
+      const { setting: id, values, fitted } = entry.body;
+      const { kind } = state.programme.settings.find((one) => one.id === id) ?? {};
+      return {
+        title: settingWords(state.programme, id).name,
+        value:
+          fitted === undefined
+            ? (values ?? [])
+                .map(({ value }) =>
+                  kind === 'length'
+                    ? printDistance(value, unit)
+                    : kind === 'angle'
+                      ? degrees(value)
+                      : signed(value),
+                )
+                .join(' / ')
+            : t(fitted ? 'setting.isIn' : 'setting.leftOut'),
+      };
+    }
     case 'shape.scar':
       return {
         title: t('entry.scar'),

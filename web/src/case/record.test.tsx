@@ -5,6 +5,7 @@ import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';
 import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
+import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import { beltContext, testContext } from '../../../core/src/logbook/test-case';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
@@ -24,6 +25,8 @@ const beltEntries = frozenBelt.entries as unknown as AnyRecordedEntry[];
 const beltState = foldCase(beltEntries, beltContext)!;
 const newEntries = frozenNew.entries as unknown as AnyRecordedEntry[];
 const newState = foldCase(newEntries, beltContext)!;
+const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
+const listState = foldCase(listEntries, beltContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
   const described = entries.map((entry) => ({
@@ -40,6 +43,12 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
     ...newEntries.map((entry) => ({
       kind: entry.kind,
       ...describeEntry({ entry, status: 'live' }, newState, 'mm'),
+    })),
+  );
+  described.push(
+    ...listEntries.map((entry) => ({
+      kind: entry.kind,
+      ...describeEntry({ entry, status: 'live' }, listState, 'mm'),
     })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));

@@ -1,8 +1,10 @@
+import type { MarkToDraw } from '@estribo/core/drawing';
 import { decideStops, stopsFor } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { useState } from 'react';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn, hingeLevel } from '../figure/layer';
+import { SettingsWork } from './settings-work';
 import { named, t } from '../messages';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -15,7 +17,59 @@ import { Schedule } from './schedule';
 import { StopsWork } from './stops-work';
 import { Button } from '../parts/button';
 
+/** What is set before it goes on: stops, where it has them, and everything else. */
 export default function SetStage() {
+  const { state } = useWork();
+  return state.programme.stops ? (
+    <>
+      <StopsOfHinges />
+      <SettingsWork />
+    </>
+  ) : (
+    <PlainSettings />
+  );
+}
+
+/** The settings of a brace without stops. */
+function PlainSettings() {
+  const { state, selected } = useWork();
+  useFigureLayer({
+    parts: asWorn(state.parts),
+    marks: state.setting.made
+      .filter(({ setting }) => setting.made !== 'at-step')
+      .flatMap(({ setting, judged }, i): MarkToDraw[] =>
+        setting.at
+          ? [
+              {
+                id: setting.id,
+                kind: 'spot',
+                at: setting.at,
+                label: String(i + 1),
+                state:
+                  setting.id === selected
+                    ? 'now'
+                    : judged.state === 'wrong'
+                      ? 'bad'
+                      : judged.state === 'right'
+                        ? 'done'
+                        : 'ahead',
+              },
+            ]
+          : [],
+      ),
+  });
+  return (
+    <>
+      <Stack $gap={4}>
+        <h1>{t('setting.whatIsSet')}</h1>
+        <Soft>{t('setting.whatIsSetHow')}</Soft>
+      </Stack>
+      <SettingsWork />
+    </>
+  );
+}
+
+function StopsOfHinges() {
   const { state, today } = useWork();
   const mayNow = useMay('set');
   const [again, setAgain] = useState(false);

@@ -4,6 +4,7 @@ import type { PartToDraw } from '@estribo/core/drawing';
 import type { Posture, RunnerStep, Sequence } from '@estribo/core/strapping';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { listName, stepWords } from '../messages/fitting';
+import { SettingsWork } from '../setting/settings-work';
 import { useEffect, useState } from 'react';
 import { useDraft } from '../api/draft';
 import styled from 'styled-components';
@@ -265,6 +266,7 @@ function StepCard({
         )}
       </Card>
       {caution && <Notice tone="caution">{caution}</Notice>}
+      {step.kind === 'set' && <SettingsWork only={step.setting} />}
       {mayStrap ? (
         <Row>
           <Button look="main" onPress={onDone} isDisabled={saving} autoFocus keycap="⏎">

@@ -17,7 +17,7 @@ import { current, type AnyRecordedEntry, type RecordedEntry } from '../entry';
 import { foldCalls } from './fold-calls';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
-import { foldSetting } from './fold-setting';
+import { foldSetting, foldSettings } from './fold-setting';
 import { foldMeasuring, foldSizing } from './fold-sizing';
 import { firstFailing, isReadable } from '../readable';
 import { liveRecord, type LiveRecord } from './live-record';
@@ -89,6 +89,7 @@ function foldReadable(
   const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
   const measuring = foldMeasuring(record, side, programme, model, order?.order);
   const setting = foldSetting(record, order?.order, motion?.body, programme, model);
+  const sizing = foldSizing(record, side, programme, model, measuring, order?.order);
   const limbs = judgeLimbs(record.of('limbs.noted').map(({ id, body }) => ({ ...body, entry: id })));
   const screening = foldScreening(record, side, programme, measuring, limbs);
   const checking = foldChecking(record, setting, programme, model);
@@ -119,8 +120,8 @@ function foldReadable(
     order,
     measuring,
     motion: motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body },
-    sizing: foldSizing(record, side, programme, model, measuring, order?.order),
-    setting,
+    sizing,
+    setting: { ...setting, made: foldSettings(record, programme, { sizing, order }) },
     shaping: foldShaping(record, programme, parts),
     strapping: foldStrapping(record, programme),
     checking,

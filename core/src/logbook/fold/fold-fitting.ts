@@ -59,7 +59,7 @@ export function foldStrapping(record: LiveRecord, programme: Programme): CaseSta
  */
 export function foldChecking(
   record: LiveRecord,
-  setting: CaseState['setting'],
+  setting: Pick<CaseState['setting'], 'fitted'>,
   programme: Programme,
   model: BraceModel,
 ): CaseState['checking'] {

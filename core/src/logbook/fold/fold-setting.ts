@@ -1,7 +1,8 @@
 import type { ClinicDay } from '../../calendar';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
-import { chooseStops, pairProblems, type HingeStops } from '../../setting';
+import { chooseStops, judgeSetting, pairProblems, type HingeStops, type Setting } from '../../setting';
+import { beltEnds } from '../../sizing';
 import type { RecordedEntry } from '../entry';
 import type { BodyOf } from '../kinds/all';
 import type { LiveRecord } from './live-record';
@@ -14,7 +15,7 @@ export function foldSetting(
   motion: BodyOf<'motion.tested'> | undefined,
   programme: Programme,
   model: BraceModel,
-): CaseState['setting'] {
+): Omit<CaseState['setting'], 'made'> {
   const joint = motion && { from: -motion.extension || 0, to: motion.flexion };
   const choices = record.of('set.stops-chosen');
   const fittings = record.of('set.stops-fitted');
@@ -37,6 +38,50 @@ export function foldSetting(
     fittings: fittings.map((entry) => ({ day: record.dayIn(entry), stops: entry.body.medial })),
     look: fitting ? lookAtBrace(fitting, choice, order, record.dayIn(fitting)) : [],
   };
+}
+
+/**
+ * What a setting should be on a day: the mark that the size gives, the angle that is ordered; undefined where nothing says.
+ */
+export function wantedOf(
+  setting: Setting,
+  { sizing, order }: Pick<CaseState, 'sizing' | 'order'>,
+  day: ClinicDay,
+): number | undefined {
+  if (setting.kind === 'mark') {
+    const reading = sizing.readings[sizing.chart.axes[0]?.reading ?? ''];
+    return sizing.chart.belt && reading && beltEnds(reading.mean, sizing.chart.belt).mark;
+  }
+  if (setting.kind !== 'angle') return undefined;
+  const window = order && windowOn(order.order, day)?.window;
+  // one angle is ordered where both limits are the same
+  return window?.extension !== undefined && window.extension === window.flexion
+    ? window.extension
+    : setting.unlessOrdered;
+}
+
+/** Each setting as it was last made, judged by what was wanted of it on that day. */
+export function foldSettings(
+  record: LiveRecord,
+  { settings }: Programme,
+  state: Pick<CaseState, 'sizing' | 'order'>,
+): CaseState['setting']['made'] {
+  const entries = record.of('set.made');
+  return settings.map((setting) => {
+    const last = entries.findLast(({ body }) => body.setting === setting.id);
+    if (!last) return { setting, made: undefined, judged: judgeSetting(setting, undefined, undefined) };
+    const { values, fitted } = last.body;
+    const made = {
+      ...(values ? { values: Object.fromEntries(values.map(({ place, value }) => [place, value])) } : {}),
+      ...(fitted === undefined ? {} : { fitted }),
+    };
+    const day = record.dayIn(last);
+    return {
+      setting,
+      made: { ...made, entry: last.id, day },
+      judged: judgeSetting(setting, made, wantedOf(setting, state, day)),
+    };
+  });
 }
 
 function lookAtBrace(

@@ -16,10 +16,11 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
     measure: state.measuring.done,
     size: state.sizing.chosen !== undefined && sound(state.sizing.chosen),
     set:
-      state.setting.chosen !== undefined &&
-      sound(state.setting.chosen) &&
-      state.setting.fitted !== undefined &&
-      state.setting.look.length === 0,
+      (state.programme.stops === undefined || stopsAreIn(state)) &&
+      // what is set while it goes on belongs to that step
+      state.setting.made.every(
+        ({ setting, judged }) => setting.made === 'at-step' || judged.state === 'right',
+      ),
     shape: state.shaping.pads.length > 0 && state.shaping.pads.every((pad) => pad.done !== undefined),
     strap: state.strapping.list !== undefined && state.strapping.now === undefined,
     check:
@@ -51,7 +52,7 @@ const stagesWithoutWork = ({
   measuring,
 }: Pick<CaseState, 'programme' | 'parts' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
-  ...(programme.stops === undefined ? { set: 'not-covered' } : {}),
+  ...(programme.stops === undefined && programme.settings.length === 0 ? { set: 'not-covered' } : {}),
   ...(partsOfKind(parts, 'pad').length === 0 ? { shape: 'not-covered' } : {}),
   ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
     ? { strap: 'not-covered' }
@@ -59,6 +60,10 @@ const stagesWithoutWork = ({
   ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
   ...Object.fromEntries((programme.notNeeded ?? []).map((stage) => [stage, 'not-needed'])),
 });
+
+/** Stops as chosen are in both hinges, and nothing about them is to be looked at. */
+const stopsAreIn = ({ setting: { chosen, fitted, look } }: Pick<CaseState, 'setting'>): boolean =>
+  chosen !== undefined && sound(chosen) && fitted !== undefined && look.length === 0;
 
 const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>
   signed !== undefined && sound(signed) && result === 'pass';

@@ -7,7 +7,7 @@ import type { Order } from '../../order';
 import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
 import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { LimbsState, Referral, ScreeningState } from '../../screening';
-import type { HingeStops } from '../../setting';
+import type { HingeStops, JudgedSetting, Setting, SettingMade } from '../../setting';
 import type { Bend, PadAdvice, Scar } from '../../shaping';
 import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
 import type { RunnerState, Sequence } from '../../strapping';
@@ -67,6 +67,13 @@ export interface UrgentCall {
   made?: { entry: string; whom: string; said: string; day: ClinicDay };
 }
 
+/** A setting with what was made of it, judged by what was wanted of it on that day. */
+export interface MadeSetting {
+  setting: Setting;
+  made: (SettingMade & { entry: string; day: ClinicDay }) | undefined;
+  judged: JudgedSetting;
+}
+
 export interface CaseState {
   case: string;
   person: string;
@@ -106,6 +113,8 @@ export interface CaseState {
     /** every fitting of stops, in order */
     fittings: { day: ClinicDay; stops: HingeStops }[];
     look: LookAtBrace[];
+    /** everything else that is set, as it was last made */
+    made: MadeSetting[];
   };
   shaping: {
     scars: Scar[];

@@ -5,7 +5,7 @@ import type { EntryKind } from './kind';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
 import { reviewFound } from './review';
 import { limbsNoted, orderGiven, screenLooked, screenOverridden } from './screen';
-import { stopsChosen, stopsFitted } from './set';
+import { settingMade, stopsChosen, stopsFitted } from './set';
 import { barBent, padPlaced, scarSeen } from './shape';
 import { sizeChosen } from './size';
 import { donningBegun, strapDone } from './strap';
@@ -28,6 +28,7 @@ const all = [
   sizeChosen,
   stopsChosen,
   stopsFitted,
+  settingMade,
   scarSeen,
   padPlaced,
   barBent,

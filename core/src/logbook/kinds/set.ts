@@ -1,4 +1,5 @@
-import { body, entryId, finite, ids, text, whole, yes } from '../fields';
+import { array } from 'yup';
+import { body, entryId, finite, ids, name, text, whole, yes } from '../fields';
 import { kind } from './kind';
 
 const degrees = () => finite().min(-30).max(180);
@@ -35,4 +36,24 @@ export const stopsFitted = kind('set.stops-fitted', {
     /** hinge moved to both ends by hand */
     moved: yes().required(),
   }),
+});
+
+/** A setting as it was made or found: a number for each of its places, or whether a part is in. */
+export const settingMade = kind('set.made', {
+  nature: 'fact',
+  stages: ['set', 'strap', 'review'],
+  permission: 'strapping.write',
+  body: body({
+    setting: name().required(),
+    values: array()
+      .of(body({ place: name().required(), value: finite().min(-1000).max(3000).required() }))
+      .min(1)
+      .max(6)
+      .strict(),
+    fitted: yes(),
+  }).test(
+    'made',
+    'must carry its numbers, or whether the part is in',
+    ({ values, fitted }) => (values === undefined) !== (fitted === undefined),
+  ),
 });

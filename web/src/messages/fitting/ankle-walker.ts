@@ -3,6 +3,18 @@ import { skin, toes } from './shared';
 
 export const ankleWalker: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  settings: {
+    'ankle-angle': {
+      name: 'Ankle in the boot',
+      how: 'Neutral, 90 as it is printed, unless the order wants it pointed: then by wedges, out by schedule.',
+      caution: 'A pointed foot shortens the Achilles tendon.',
+    },
+    'strokes-of-air': {
+      name: 'Strokes of air',
+      how: 'After the straps, until it is snug all round; sooner again if very active.',
+      unit: 'strokes',
+    },
+  },
   steps: {
     'long-sock': { name: 'Long sock on', hold: 'No trousers inside; no crease over the heel.' },
     'air-out': { name: 'Let the air out', hold: 'All cells flat.' },

@@ -35,6 +35,13 @@ export const checkWords = (programme: Named, check: string): NonNullable<FamilyW
 
 export const listName = (programme: Named, list: string): string => wordsOf(programme, 'lists', list) ?? list;
 
+/** A setting's name and how it is made. */
+export const settingWords = (
+  programme: Named,
+  setting: string,
+): NonNullable<FamilyWords['settings']>[string] =>
+  wordsOf(programme, 'settings', setting) ?? { name: setting, how: '' };
+
 /** Why there is nothing to do in a stage of a family; undefined where it does not say. */
 export const whyNotNeeded = (programme: Named, stage: string): string | undefined =>
   wordsOf(programme, 'notNeeded', stage);

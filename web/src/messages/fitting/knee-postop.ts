@@ -3,6 +3,17 @@ import { calfNerve, fibularNeck, skin, toes } from './shared';
 
 export const kneePostop: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  settings: {
+    'upright-length': {
+      name: 'Length of the uprights',
+      how: 'Telescoped to the leg, the shorter part to the thigh; buttons fully out again.',
+    },
+    'strap-carriers': {
+      name: 'Strap carriers',
+      how: 'At the same place on both uprights, clear of the wound.',
+      unit: 'hole',
+    },
+  },
   steps: {
     'lay-flat': {
       name: 'Lay the brace open and flat',

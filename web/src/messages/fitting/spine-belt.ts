@@ -8,6 +8,14 @@ export const spineBelt: FamilyWords = {
     'taking-off': 'Taking it off',
     'make-ready': 'Making it ready for next time',
   },
+  settings: {
+    'belt-ends': {
+      name: 'Both ends',
+      how: 'Folded to the same mark, by the girth of the waist.',
+      unit: 'mark',
+    },
+    'front-panel-in': { name: 'Front panel', how: 'May be left out.' },
+  },
   steps: {
     'lay-out': {
       name: 'Lay the belt out',

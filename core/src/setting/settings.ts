@@ -1,0 +1,122 @@
+import { array, object, string } from 'yup';
+import { finite, oneOfKinds, placeSchema, type OneOfKinds } from '../brace';
+import { joints } from '../measuring';
+
+/** When a setting is made: with the brace off, at a step of putting on, after it has settled, each time, or at a review. */
+export const settingMoments = [
+  'before-donning',
+  'at-step',
+  'after-settling',
+  'each-donning',
+  'at-review',
+] as const;
+
+const id = () => string().strict().required().min(1).max(80);
+const common = {
+  id: id(),
+  /** the parts it is made on */
+  parts: array().of(string().strict().required()),
+  /** where it is seen on the figure */
+  at: placeSchema.optional().default(undefined),
+  made: string().oneOf(settingMoments).required(),
+};
+/** The places it is made at, which go alike: medial and lateral, left and right. */
+const places = () => array().of(id()).min(1).max(6).required();
+/** A step of a dial, a mark, a stroke: whole numbers that exist. */
+const counted = { least: finite().integer().min(0).required(), most: finite().integer().min(0).required() };
+const notReversed = ['limits', 'must not have most under least'] as const;
+
+/** What each kind of setting states beside its kind; its wording hangs on its id. */
+export const settingKinds = {
+  /** a length read off each place, mm: alike within so much */
+  length: object({
+    ...common,
+    places: places(),
+    within: finite().min(0).required(),
+    least: finite().required(),
+    most: finite().required(),
+  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  /** a printed mark at each place, the same on all: the one the size gives, where it gives one */
+  mark: object({ ...common, places: places(), ...counted }).test(
+    ...notReversed,
+    ({ least, most }) => !(least > most),
+  ),
+  /** a joint's angle as ordered; what it is where nothing is ordered */
+  angle: object({
+    ...common,
+    joint: string().oneOf(joints).required(),
+    unlessOrdered: finite().required(),
+    least: finite().required(),
+    most: finite().required(),
+  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  /** strokes of air, until snug */
+  fill: object({ ...common, ...counted, everyDays: finite().integer().positive() }).test(
+    ...notReversed,
+    ({ least, most }) => !(least > most),
+  ),
+  /** a part that may be in or left out */
+  fitted: object({ ...common, part: id() }),
+};
+
+/** Something that is set on a brace, and is a fact once it is. */
+export type Setting = OneOfKinds<typeof settingKinds>;
+export type SettingKind = Setting['kind'];
+export const settingSchema = oneOfKinds(settingKinds);
+
+/** How a setting was made: a number for each of its places, or in and out. */
+export interface SettingMade {
+  values?: Record<string, number>;
+  fitted?: boolean;
+}
+
+export type JudgedSetting =
+  | { state: 'open' | 'right' }
+  | {
+      state: 'wrong';
+      why: 'pair-differs' | 'not-as-wanted' | 'outside';
+      /** how far off, in the setting's own unit */
+      by: number;
+    };
+
+/** The one place of a setting that is made once. */
+export const onePlace = 'one';
+
+/** The places at which a setting is made. */
+export const placesOf = (setting: Setting): readonly string[] =>
+  setting.kind === 'length' || setting.kind === 'mark'
+    ? setting.places
+    : setting.kind === 'fitted'
+      ? []
+      : [onePlace];
+
+/** How far a number lies outside what exists. */
+const outside = (value: number, least: number, most: number): number =>
+  Math.max(least - value, value - most, 0);
+
+/**
+ * Judges a setting as it was made: every place is there, in what exists, all of them alike, and as wanted.
+ * @param setting as the family states it
+ * @param made as it was found or set; undefined before that
+ * @param wanted what the size or the order wants it to be, in the setting's unit: mm, a mark, degrees
+ */
+export function judgeSetting(
+  setting: Setting,
+  made: SettingMade | undefined,
+  wanted: number | undefined,
+): JudgedSetting {
+  if (setting.kind === 'fitted') return { state: made?.fitted === undefined ? 'open' : 'right' };
+  const values = placesOf(setting).map((place) => made?.values?.[place] ?? NaN);
+  if (!values.every(Number.isFinite)) return { state: 'open' };
+  const off = Math.max(...values.map((value) => outside(value, setting.least, setting.most)));
+  if (off > 0) return { state: 'wrong', why: 'outside', by: off };
+  const spread = Math.max(...values) - Math.min(...values);
+  if (spread > (setting.kind === 'length' ? setting.within : 0))
+    return { state: 'wrong', why: 'pair-differs', by: spread };
+  const apart = wanted === undefined ? 0 : Math.max(...values.map((value) => Math.abs(value - wanted)));
+  return apart > tolerated[setting.kind]
+    ? { state: 'wrong', why: 'not-as-wanted', by: apart }
+    : { state: 'right' };
+}
+
+/** How near a made setting comes to the wanted one; degrees by goniometer, an estimate. */
+const tolerated: Record<Exclude<SettingKind, 'fitted'>, number> = { length: 0, mark: 0, angle: 3, fill: 0 };

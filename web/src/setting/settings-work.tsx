@@ -1,0 +1,226 @@
+import { boundsOf, wantedOf, type MadeSetting } from '@estribo/core/logbook';
+import { judgeSetting, placesOf, type Setting } from '@estribo/core/setting';
+import type { LengthUnit } from '@estribo/core/quantity';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useDraft } from '../api/draft';
+import { color, narrow, size } from '../app/tokens';
+import { useMay, useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { settingWords } from '../messages/fitting';
+import { boundsProblem } from '../parts/bounds';
+import { Button } from '../parts/button';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { degrees, printDistance, printNumber, signed } from '../parts/print';
+import { ReadingField, readQuantity, type Quantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+
+const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
+  display: grid;
+  grid-template-columns: minmax(200px, 1fr) minmax(0, auto);
+  gap: 6px 16px;
+  align-items: center;
+  padding: 8px 12px;
+  border: 1px solid ${color('line')};
+  border-left: 4px solid
+    ${({ $state }) => color($state === 'wrong' ? 'madder' : $state === 'right' ? 'moss' : 'line')};
+  border-radius: 4px;
+  background: ${color('sheet')};
+  & > :nth-child(n + 3) {
+    grid-column: 1 / -1;
+  }
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/**
+ * Everything that is set beside stops: what it should be, what it was set to, whether both of a pair agree.
+ * @param only one of them, where a step asks for it
+ */
+export function SettingsWork({ only }: { only?: string }) {
+  const { state } = useWork();
+  // what is set while it goes on is set there
+  const made = state.setting.made.filter(({ setting }) =>
+    only === undefined ? setting.made !== 'at-step' : setting.id === only,
+  );
+  if (made.length === 0) return null;
+  return (
+    <Stack $gap={8} as="ul">
+      {made.map((one) => (
+        <SettingLine key={one.setting.id} one={one} />
+      ))}
+    </Stack>
+  );
+}
+
+/** What a setting's number is typed as. */
+const quantityOf: Record<Exclude<Setting['kind'], 'fitted'>, Quantity> = {
+  length: 'length',
+  mark: 'count',
+  angle: 'degrees',
+  fill: 'count',
+};
+
+const printValue = ({ kind }: Setting, value: number, unit: LengthUnit): string =>
+  kind === 'length' ? printDistance(value, unit) : kind === 'angle' ? degrees(value) : signed(value);
+
+function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
+  const { state, today, unit, write } = useWork();
+  const mayNow = useMay('set');
+  const words = settingWords(state.programme, setting.id);
+  const wanted = wantedOf(setting, state, today);
+  // by what is wanted today: an order of another phase makes what was right yesterday wrong
+  const judged = judgeSetting(setting, made, wanted);
+  const [saving, save] = useSaving();
+  const may = mayNow('strapping.write');
+  return (
+    <Line $state={judged.state}>
+      <div>
+        <b>{words.name}</b>
+        <Soft style={{ fontSize: size.small }}>
+          {[
+            words.how,
+            wanted === undefined
+              ? ''
+              : t('setting.wanted', {
+                  value: printValue(setting, wanted, unit),
+                  unit: words.unit ?? '',
+                }).trim(),
+            setting.kind === 'fill' && setting.everyDays
+              ? t('setting.everyDays', { count: setting.everyDays })
+              : '',
+          ]
+            .filter(Boolean)
+            .join(' ')}
+        </Soft>
+      </div>
+      {!may ? (
+        <b>
+          {setting.kind === 'fitted'
+            ? made?.fitted === undefined
+              ? ''
+              : t(made.fitted ? 'setting.isIn' : 'setting.leftOut')
+            : placesOf(setting)
+                .flatMap((place) => {
+                  const value = made?.values?.[place];
+                  return value === undefined ? [] : [printValue(setting, value, unit)];
+                })
+                .join(' / ')}
+        </b>
+      ) : setting.kind === 'fitted' ? (
+        <Row $gap={8}>
+          {[true, false].map((fitted) => (
+            <Button
+              key={String(fitted)}
+              look={made?.fitted === fitted ? 'main' : 'second'}
+              aria-pressed={made?.fitted === fitted}
+              aria-label={`${words.name}: ${t(fitted ? 'setting.isIn' : 'setting.leftOut')}`}
+              isDisabled={saving}
+              onPress={() =>
+                made?.fitted !== fitted &&
+                void save(() => write('set.made', 'set', { setting: setting.id, fitted }))
+              }
+            >
+              {t(fitted ? 'setting.isIn' : 'setting.leftOut')}
+            </Button>
+          ))}
+        </Row>
+      ) : (
+        <Numbers
+          key={made?.entry ?? 'open'}
+          setting={setting}
+          made={made}
+          kind={quantityOf[setting.kind]}
+          words={words}
+        />
+      )}
+      {judged.state === 'wrong' && (
+        <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
+          {t(`setting.wrong.${judged.why}`, { by: printValue(setting, judged.by, unit) })}
+        </p>
+      )}
+      {words.caution && <Notice tone="caution">{words.caution}</Notice>}
+    </Line>
+  );
+}
+
+/** The numbers of a setting, one for each of its places, taken together: a pair is a pair. */
+function Numbers({
+  setting,
+  made,
+  kind,
+  words,
+}: {
+  setting: Setting;
+  made: MadeSetting['made'];
+  kind: Quantity;
+  words: ReturnType<typeof settingWords>;
+}) {
+  const { state, unit, write } = useWork();
+  const places = placesOf(setting);
+  const found = (place: string) => {
+    const value = made?.values?.[place];
+    return value === undefined
+      ? ''
+      : setting.kind === 'length'
+        ? printNumber(value, 'mm', unit)
+        : signed(value);
+  };
+  // only what was typed is kept: what was found is printed in the unit of the moment
+  const [typed, type] = useDraft<Record<string, string>>(`${state.case}-set-${setting.id}`, {});
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [saving, save] = useSaving();
+  const nameOf = (place: string) =>
+    places.length === 1
+      ? words.name
+      : `${words.name}: ${words.places?.[place] ?? named('settingPlace', place)}`;
+  const take = () => {
+    const read = places.map(
+      (place): { place: string; problem: string } | { place: string; value: number } => {
+        const text = typed[place] ?? found(place);
+        const value = readQuantity(text, kind, unit);
+        if ('problem' in value) return { place, problem: value.problem };
+        const bounds = boundsOf('set.made', 'values.value');
+        const whole = setting.kind === 'mark' || setting.kind === 'fill';
+        const problem = boundsProblem(nameOf(place), value.value, { ...bounds, whole }, (bound) =>
+          printValue(setting, bound, unit),
+        );
+        return problem ? { place, problem } : { place, value: value.value };
+      },
+    );
+    const wrong = read.flatMap((one) => ('problem' in one ? [[one.place, one.problem] as const] : []));
+    if (wrong.length > 0) return setProblems(Object.fromEntries(wrong));
+    const values = read.flatMap((one) => ('value' in one ? [{ place: one.place, value: one.value }] : []));
+    if (values.every(({ place }) => typed[place] === undefined || typed[place] === found(place))) return;
+    void save(() => write('set.made', 'set', { setting: setting.id, values }).then(() => type({})));
+  };
+  return (
+    <Row $gap={8} $align="flex-end">
+      {places.map((place, i) => (
+        <ReadingField
+          key={place}
+          small
+          hideLabel={places.length === 1}
+          label={
+            places.length === 1 ? nameOf(place) : (words.places?.[place] ?? named('settingPlace', place))
+          }
+          kind={kind}
+          unit={unit}
+          sign={setting.kind === 'length' ? unit : setting.kind === 'angle' ? '°' : (words.unit ?? '')}
+          value={typed[place] ?? found(place)}
+          onChange={(text) => {
+            type({ ...typed, [place]: text });
+            setProblems({});
+          }}
+          {...(i === places.length - 1 ? { onEnter: take } : {})}
+          problem={problems[place]}
+        />
+      ))}
+      <Button onPress={take} isDisabled={saving} aria-label={`${words.name}: ${t('measuring.take')}`}>
+        {t('measuring.take')}
+      </Button>
+    </Row>
+  );
+}

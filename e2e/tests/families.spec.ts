@@ -267,3 +267,138 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
   await checkAll(page);
   await wearAndReview(page);
 });
+
+const heel = { from: 'malleoli', to: 'sole', share: 0.7 };
+const shin = (share: number) => ({ from: 'malleoli', to: 'calf-greatest-girth', share });
+const strap = (id: string, mark: string, level: object) => ({
+  kind: 'strap',
+  id,
+  mark,
+  width: 30,
+  course: ['medial', 'front', 'lateral'].map((face) => ({ ...level, face })),
+});
+
+/** A night splint for the ankle: no family that ships, and no line of code knows it. */
+const nightSplint = {
+  id: 'own-night-splint',
+  version: 1,
+  title: 'Night splint of the ankle',
+  base: 'ankle-walker',
+  region: 'ankle',
+  joint: 'ankle',
+  findings: ['fragile-skin', 'neuropathy'],
+  axes: ['girth-calf'],
+  parts: [
+    { kind: 'shell', id: 'splint-shell', from: heel, to: shin(0.9), faces: ['medial', 'back', 'lateral'] },
+    strap('splint-strap-1', '1', heel),
+    strap('splint-strap-2', '2', shin(0.2)),
+    strap('splint-strap-3', '3', shin(0.8)),
+  ],
+  settings: [
+    {
+      kind: 'angle',
+      id: 'splint-angle',
+      made: 'before-donning',
+      joint: 'ankle',
+      unlessOrdered: 0,
+      least: -15,
+      most: 20,
+    },
+    { kind: 'fitted', id: 'wedge-in', made: 'before-donning', part: 'splint-shell' },
+  ],
+  sequences: [
+    {
+      id: 'for-the-night',
+      purpose: 'first-donning',
+      people: ['carer'],
+      steps: [
+        { kind: 'act', id: 'sock-on', on: 'patient' },
+        {
+          kind: 'strap',
+          id: 'close-1',
+          part: 'splint-strap-1',
+          posture: { joints: { ankle: 'as-ordered' } },
+        },
+        { kind: 'strap', id: 'close-2', part: 'splint-strap-2' },
+        { kind: 'strap', id: 'close-3', part: 'splint-strap-3' },
+      ],
+    },
+  ],
+  checks: [{ kind: 'fingers', id: 'two-fingers', least: 1, most: 2, at: { ...shin(0.8), face: 'front' } }],
+  words: {
+    lists: { 'for-the-night': 'For the night' },
+    settings: {
+      'splint-angle': { name: 'Angle of the splint', how: 'By its screw.' },
+      'wedge-in': { name: 'Wedge', how: 'Goes out by schedule.' },
+    },
+    steps: {
+      'sock-on': { name: 'Sock on', hold: 'No crease.' },
+      'close-1': { name: 'Heel strap', hold: 'The heel stays down.' },
+      'close-2': { name: 'Ankle strap', hold: '' },
+      'close-3': { name: 'Calf strap', hold: '' },
+    },
+    checks: { 'two-fingers': { name: 'Fingers under the calf strap', fix: 'Open it and close it looser.' } },
+  },
+};
+
+test('a family written here as data goes from Screen to Review without a line of code', async ({
+  page,
+  clinic,
+}) => {
+  const walker = await (
+    await page.request.get(`${clinic.address}/api/catalogue/models?find=Bota%20Balsa`)
+  ).json();
+  const model = await (
+    await page.request.get(`${clinic.address}/api/catalogue/model/${walker.models[0].hash}`)
+  ).json();
+  const { families } = await (await page.request.get(`${clinic.address}/api/catalogue`)).json();
+  const base = families.find(({ id }: { id: string }) => id === 'ankle-walker');
+  const programme = await (
+    await page.request.get(`${clinic.address}/api/catalogue/programme/${base.hash}`)
+  ).json();
+  const sent = await page.request.post(`${clinic.address}/api/catalogue/programmes`, {
+    data: {
+      ...nightSplint,
+      measuring: programme.measuring.filter(({ id }: { id: string }) => id !== 'ankle-motion'),
+      axes: programme.axes,
+    },
+  });
+  expect(await sent.json()).toMatchObject({ id: 'own-night-splint', version: 1 });
+  expect(model.programme).toBe('ankle-walker');
+
+  await openNewCase(page, {
+    person: 'Lois Taboada',
+    region: 'Ankle and foot',
+    side: 'right',
+    model: /Bota Balsa/,
+    family: 'Night splint of the ankle',
+  });
+  await giveOrder(page, {
+    limits: { 'Dorsiflexion (with a minus)': '-5', Plantarflexion: '-5' },
+    height: 'Short',
+  });
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, { 'Ankle angle': ['-5'], 'Foot length': ['272'], 'Calf girth': ['372', '374'] });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size L' }).click();
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await expect(page.getByText('By its screw. To be −5°')).toBeVisible();
+  const angle = page.getByLabel('Angle of the splint', { exact: true });
+  await angle.fill('-5');
+  await angle.press('Enter');
+  await page.getByRole('button', { name: 'Wedge: Left out' }).click();
+  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  expect(await putOn(page)).toEqual(['Sock on', 'Heel strap', 'Ankle strap', 'Calf strap']);
+  await page.getByRole('link', { name: /^Check/ }).click();
+  const fingers = 'Fingers under the calf strap: Found';
+  await page.getByLabel(fingers).fill('4');
+  await page.getByLabel(fingers).press('Enter');
+  await expect(page.getByText('Not so many fingers go beneath. Open it and close it looser.')).toBeVisible();
+  await page.getByLabel(fingers).fill('2');
+  await page.getByLabel(fingers).press('Enter');
+  await expect(page.getByText('Not so many fingers', { exact: false })).toHaveCount(0);
+  await checkAll(page);
+  await saysNothingOf(page, /knee|hinge/i);
+  await wearAndReview(page);
+});

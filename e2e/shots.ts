@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
+import { braceSheet } from './brace-sheet';
 import { openStage, signIn, type Clinic } from './clinic';
 import { figureSheet } from './figure-sheet';
 
@@ -81,10 +82,6 @@ for (const [reading, value] of [
 await page.getByLabel('Girth above right, third reading').waitFor();
 await shoot(page, 'measure');
 
-const tablet = await visit({ width: 834, height: 1112 });
-await signIn(tablet, clinic);
-await openStage(tablet, clinic, 'Uxia Seoane', 'measure');
-await shoot(tablet, 'measure-tablet');
 // who signs in, and the audit
 const office = await visit();
 await signIn(office, clinic, 'iago');
@@ -95,5 +92,9 @@ await shoot(office, 'clinic');
 const sheet = await visit({ width: 1600, height: 1200 });
 await sheet.setContent(`<body style="margin:0;background:#F6F2EA">${figureSheet()}</body>`);
 await sheet.screenshot({ path: `${folder}/figures.png`, fullPage: true });
+
+// every brace that is drawn from its parts
+await sheet.setContent(`<body style="margin:0;background:#F6F2EA">${braceSheet()}</body>`);
+await sheet.screenshot({ path: `${folder}/braces.png`, fullPage: true });
 
 await browser.close();

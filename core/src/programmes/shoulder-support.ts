@@ -60,7 +60,7 @@ export const shoulderSupport: Programme = {
       kind: 'panel',
       id: 'joint-pad',
       from: { from: 'upper-arm-greatest-girth', offset: 40 },
-      to: { from: 'acromion', offset: -22 },
+      to: { from: 'acromion', offset: -38 },
       face: 'lateral',
       width: 60,
     },

@@ -159,7 +159,7 @@ export default function CheckStage() {
               <Failed>
                 <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
                   {t(`checkFail.${judged.reason}`, {
-                    joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+                    joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
                   })}
                   {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
                   {checkWords(state.programme, check.id).fix}

@@ -756,6 +756,7 @@ export const en = {
   },
   /** an angle under zero, in words */
   minusOf: {
+    any: '{{amount}} under zero',
     knee: '{{amount}} beyond straight',
     ankle: '{{amount}} dorsiflexed',
     elbow: '{{amount}} beyond straight',
@@ -763,7 +764,7 @@ export const en = {
     neck: '{{amount}} of extension',
     inclination: '{{amount}} leaning back',
   },
-  joints: { knee: 'Knee', ankle: 'Ankle', shoulder: 'Shoulder', elbow: 'Elbow', neck: 'Neck' },
+  joints: { any: 'Joint', knee: 'Knee', ankle: 'Ankle', shoulder: 'Shoulder', elbow: 'Elbow', neck: 'Neck' },
   heights: { short: 'Short', tall: 'Tall', low: 'Low', high: 'High' },
   instruments: {
     title: 'Instruments',
@@ -833,7 +834,7 @@ export const en = {
     import: 'Import CSV',
     importTitle: 'Import size charts',
     importHow:
-      'Each row states one thing of a model, with this header: a band, a cell of a two-way table, a height, a number of a belt, a stop, a tolerance, a strap’s place, a number of wearing. A model’s rows state its whole chart; nothing is taken over from another model. Lengths in mm, or with their unit. What would change is shown first; then all of it is brought in, or nothing.',
+      'Each row states one thing of a model, with this header: a band, a cell of a two-way table, a height, a number of a belt, a stop, a tolerance, a part, a strap’s place, a number of wearing. A model’s rows state its whole chart; nothing is taken over from another model. Lengths in mm, or with their unit. What would change is shown first; then all of it is brought in, or nothing.',
     previewTitle: 'What would change',
     previewNone: 'Nothing: all of it is here already.',
     previewNew: '{{name}}: new. Its numbers count as unconfirmed until somebody confirms them.',

@@ -228,7 +228,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
                       placeholder={t('order.notLimited')}
                       help={
                         number(field.value) < 0
-                          ? `= ${saidUnderZero(state.programme.joint ?? 'knee', degrees(-number(field.value)))}`
+                          ? `= ${saidUnderZero(state.programme.joint ?? 'any', degrees(-number(field.value)))}`
                           : undefined
                       }
                       inputMode="text"

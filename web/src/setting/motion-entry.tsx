@@ -69,7 +69,7 @@ export function MotionEntry({
           label={
             step
               ? t('measuring.motionLabel', { what: named('steps', step.id), mode: named('mode', mode) })
-              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'knee') })
+              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'any') })
           }
           kind="text"
           unit={unit}
@@ -99,7 +99,7 @@ export function MotionEntry({
             : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
                 window: printWindow(window),
                 example: printNeutralZero(exampleMotion(window)),
-                joint: named('joints', state.programme.joint ?? 'knee').toLowerCase(),
+                joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
                 mode: named('mode', mode),
               })}
         </p>

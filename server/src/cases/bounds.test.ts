@@ -197,7 +197,11 @@ test('writes that meet are each told what became of them: models, programmes, im
   const { body: programme } = await ana.get(`/api/catalogue/programme/${clinic.programme.hash}`).expect(200);
   const twelve = Array.from({ length: 12 }, (_, i) => i);
   const models = await Promise.all(
-    twelve.map((i) => ana.post('/api/catalogue/models').send({ ...model, version: (model.version as number) + 1, name: `Meeting ${i}` })),
+    twelve.map((i) =>
+      ana
+        .post('/api/catalogue/models')
+        .send({ ...model, version: (model.version as number) + 1, name: `Meeting ${i}` }),
+    ),
   );
   expect(models.map(({ status }) => status).sort()).toEqual([201, ...twelve.slice(1).map(() => 409)]);
   const fresh = await Promise.all(

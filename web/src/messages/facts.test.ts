@@ -1,13 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { programmes, type Programme } from '@estribo/core/programmes';
-import Papa from 'papaparse';
 import { checkWords, listName, stepWords } from './fitting';
 
 // common practice, no source: facts of the trade written apart from the programmes, brought in as they stand
-const { data: facts } = Papa.parse<{ family: string; stage: string; fact: string; value: string }>(
-  readFileSync('core/src/programmes/facts.csv', 'utf8'),
-  { header: true, skipEmptyLines: true },
-);
+const facts = readFileSync('core/src/programmes/facts.csv', 'utf8')
+  .trim()
+  .split(/\r?\n/)
+  .slice(1)
+  .map((line) => {
+    // four columns, none quoted
+    const [family, stage, fact, value, ...more] = line.split(',');
+    if (value === undefined || more.length > 0) throw new Error(`not four columns: ${line}`);
+    return { family: family!, stage: stage!, fact: fact!, value };
+  });
 
 const families: Record<string, string> = {
   K2: 'knee-postop',

@@ -151,7 +151,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size 2' }).click();
   await page.getByRole('link', { name: /^Set/ }).click();
-  await expect(page.getByText(/To be 9 mark/)).toBeVisible();
+  await expect(page.getByText(/Wanted: mark 9\./)).toBeVisible();
   await page.getByLabel('right', { exact: true }).fill('9');
   await page.getByLabel('left', { exact: true }).fill('9');
   await page.getByRole('button', { name: 'Both ends: Take it' }).click();
@@ -382,7 +382,7 @@ test('a family written here as data goes from Screen to Review without a line of
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size L' }).click();
   await page.getByRole('link', { name: /^Set/ }).click();
-  await expect(page.getByText('By its screw. To be −5°')).toBeVisible();
+  await expect(page.getByText('By its screw. Wanted: −5°.')).toBeVisible();
   const angle = page.getByLabel('Angle of the splint', { exact: true });
   await angle.fill('-5');
   await angle.press('Enter');

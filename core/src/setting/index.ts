@@ -26,4 +26,5 @@ export {
   type Setting,
   type SettingKind,
   type SettingMade,
+  type Wanted,
 } from './settings';

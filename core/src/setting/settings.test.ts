@@ -31,6 +31,8 @@ const panel: Setting = { kind: 'fitted', id: 'panel', made: 'before-donning', pa
 const pair = (a: number, b: number) => ({ values: { medial: a, lateral: b, left: a, right: b } });
 const one = (value: number) => ({ values: { one: value } });
 
+const at = (value: number) => ({ from: value, to: value });
+
 test.each([
   [uprights, undefined, undefined, { state: 'open' }],
   // one of a pair is not done
@@ -40,14 +42,18 @@ test.each([
   [uprights, pair(300, 300), undefined, { state: 'right' }],
   [uprights, pair(299, 300), undefined, { state: 'wrong', why: 'outside', by: 1 }],
   [uprights, pair(600, 601), undefined, { state: 'wrong', why: 'outside', by: 1 }],
-  [ends, pair(9, 9), 9, { state: 'right' }],
+  [ends, pair(9, 9), at(9), { state: 'right' }],
   [ends, pair(9, 9), undefined, { state: 'right' }],
-  [ends, pair(9, 10), 9, { state: 'wrong', why: 'pair-differs', by: 1 }],
-  [ends, pair(10, 10), 9, { state: 'wrong', why: 'not-as-wanted', by: 1 }],
-  [ends, pair(0, 0), 9, { state: 'wrong', why: 'outside', by: 1 }],
-  [ankle, one(3), 0, { state: 'right' }],
-  [ankle, one(-4), 0, { state: 'wrong', why: 'not-as-wanted', by: 4 }],
-  [ankle, one(31), 20, { state: 'wrong', why: 'outside', by: 1 }],
+  [ends, pair(9, 10), at(9), { state: 'wrong', why: 'pair-differs', by: 1 }],
+  [ends, pair(10, 10), at(9), { state: 'wrong', why: 'not-as-wanted', by: 1 }],
+  [ends, pair(0, 0), at(9), { state: 'wrong', why: 'outside', by: 1 }],
+  [ankle, one(3), at(0), { state: 'right' }],
+  [ankle, one(-4), at(0), { state: 'wrong', why: 'not-as-wanted', by: 4 }],
+  [ankle, one(31), at(20), { state: 'wrong', why: 'outside', by: 1 }],
+  // a range is ordered: anywhere in it is right, and 3 degrees of a goniometer beside it
+  [ankle, one(15), { from: 10, to: 20 }, { state: 'right' }],
+  [ankle, one(7), { from: 10, to: 20 }, { state: 'right' }],
+  [ankle, one(6), { from: 10, to: 20 }, { state: 'wrong', why: 'not-as-wanted', by: 4 }],
   [air, one(3), undefined, { state: 'wrong', why: 'outside', by: 1 }],
   [air, one(5), undefined, { state: 'right' }],
   [panel, undefined, undefined, { state: 'open' }],

@@ -69,6 +69,12 @@ export interface SettingMade {
   fitted?: boolean;
 }
 
+/** What the size or the order wants a setting to be, both ends included: mm, a mark, degrees. */
+export interface Wanted {
+  from: number;
+  to: number;
+}
+
 export type JudgedSetting =
   | { state: 'open' | 'right' }
   | {
@@ -97,12 +103,12 @@ const outside = (value: number, least: number, most: number): number =>
  * Judges a setting as it was made: every place is there, in what exists, all of them alike, and as wanted.
  * @param setting as the family states it
  * @param made as it was found or set; undefined before that
- * @param wanted what the size or the order wants it to be, in the setting's unit: mm, a mark, degrees
+ * @param wanted what the size or the order wants it to be
  */
 export function judgeSetting(
   setting: Setting,
   made: SettingMade | undefined,
-  wanted: number | undefined,
+  wanted: Wanted | undefined,
 ): JudgedSetting {
   if (setting.kind === 'fitted') return { state: made?.fitted === undefined ? 'open' : 'right' };
   const values = placesOf(setting).map((place) => made?.values?.[place] ?? NaN);
@@ -112,7 +118,7 @@ export function judgeSetting(
   const spread = Math.max(...values) - Math.min(...values);
   if (spread > (setting.kind === 'length' ? setting.within : 0))
     return { state: 'wrong', why: 'pair-differs', by: spread };
-  const apart = wanted === undefined ? 0 : Math.max(...values.map((value) => Math.abs(value - wanted)));
+  const apart = wanted ? Math.max(...values.map((value) => outside(value, wanted.from, wanted.to))) : 0;
   return apart > tolerated[setting.kind]
     ? { state: 'wrong', why: 'not-as-wanted', by: apart }
     : { state: 'right' };

@@ -1069,7 +1069,8 @@ export const en = {
   mode: { active: 'active', passive: 'passive' },
   settingPlace: { medial: 'medial', lateral: 'lateral', left: 'left', right: 'right' },
   setting: {
-    wanted: 'To be {{value}} {{unit}}',
+    wanted: 'Wanted: {{value}}.',
+    range: '{{from}} to {{to}}',
     everyDays_one: 'Again every day.',
     everyDays_other: 'Again about every {{count}} days.',
     isIn: 'In',

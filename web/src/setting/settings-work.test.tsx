@@ -13,7 +13,7 @@ function beltLog() {
 
 test('a belt: the mark that the size gives is said, both ends are taken together and held against it', async () => {
   const { user, written, figure } = await showStage(SetStage, beltLog(), { context: beltContext });
-  expect(screen.getByText(/To be 12 mark/)).toBeTruthy();
+  expect(screen.getByText(/Wanted: mark 12\./)).toBeTruthy();
   await user.type(screen.getByLabelText('right'), '12');
   await user.type(screen.getByLabelText('left'), '11{Enter}');
   expect(written[0]).toMatchObject({

@@ -1,5 +1,5 @@
 import { boundsOf, wantedOf, type MadeSetting } from '@estribo/core/logbook';
-import { judgeSetting, placesOf, type Setting } from '@estribo/core/setting';
+import { judgeSetting, placesOf, type Setting, type Wanted } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -66,6 +66,11 @@ const quantityOf: Record<Exclude<Setting['kind'], 'fitted'>, Quantity> = {
 const printValue = ({ kind }: Setting, value: number, unit: LengthUnit): string =>
   kind === 'length' ? printDistance(value, unit) : kind === 'angle' ? degrees(value) : signed(value);
 
+const printWanted = (setting: Setting, { from, to }: Wanted, unit: LengthUnit): string =>
+  from === to
+    ? printValue(setting, from, unit)
+    : t('setting.range', { from: printValue(setting, from, unit), to: printValue(setting, to, unit) });
+
 function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
   const { state, today, unit, write } = useWork();
   const mayNow = useMay('set');
@@ -85,9 +90,8 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
             wanted === undefined
               ? ''
               : t('setting.wanted', {
-                  value: printValue(setting, wanted, unit),
-                  unit: words.unit ?? '',
-                }).trim(),
+                  value: [words.unit, printWanted(setting, wanted, unit)].filter(Boolean).join(' '),
+                }),
             setting.kind === 'fill' && setting.everyDays
               ? t('setting.everyDays', { count: setting.everyDays })
               : '',

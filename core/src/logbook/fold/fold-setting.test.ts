@@ -33,6 +33,21 @@ test('the ankle is set to what is ordered; neutral where nothing is', () => {
   expect(judgedOf(free)['ankle-angle']).toMatchObject({ state: 'wrong', by: 19 });
 });
 
+// common practice: neutral unless ordered otherwise; never beyond an order
+test.each([
+  [{}, 0, 10],
+  [{ extension: 10 }, 10, 0],
+  [{ flexion: -8 }, -8, 0],
+  [{ extension: -10 }, 0, -8],
+  [{ extension: 10, flexion: 25 }, 18, 4],
+])('ordered %j the boot may stand at %d, not at %d', (window, right, wrong) => {
+  const log = walkerLog([{ fromDay: 0, window }] as never);
+  log.write('set.made', angle(right));
+  expect(judgedOf(log)['ankle-angle']).toEqual({ state: 'right' });
+  log.write('set.made', angle(wrong));
+  expect(judgedOf(log)['ankle-angle']).toMatchObject({ state: 'wrong', why: 'not-as-wanted' });
+});
+
 test('an order that changed judges what was set by the new one', () => {
   const log = walkerLog();
   log.write('set.made', angle(20));

@@ -1,7 +1,14 @@
 import type { ClinicDay } from '../../calendar';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import type { BraceModel, Programme } from '../../programmes';
-import { chooseStops, judgeSetting, pairProblems, type HingeStops, type Setting } from '../../setting';
+import {
+  chooseStops,
+  judgeSetting,
+  pairProblems,
+  type HingeStops,
+  type Setting,
+  type Wanted,
+} from '../../setting';
 import { beltEnds } from '../../sizing';
 import type { RecordedEntry } from '../entry';
 import type { BodyOf } from '../kinds/all';
@@ -41,23 +48,25 @@ export function foldSetting(
 }
 
 /**
- * What a setting should be on a day: the mark that the size gives, the angle that is ordered; undefined where nothing says.
+ * What a setting should be on a day: the mark that the size gives, the angle or the range that is ordered; undefined where
+ * nothing says. Where an order limits one end alone it is as usual, as far as the order lets it.
  */
 export function wantedOf(
   setting: Setting,
   { sizing, order }: Pick<CaseState, 'sizing' | 'order'>,
   day: ClinicDay,
-): number | undefined {
+): Wanted | undefined {
   if (setting.kind === 'mark') {
     const reading = sizing.readings[sizing.chart.axes[0]?.reading ?? ''];
-    return sizing.chart.belt && reading && beltEnds(reading.mean, sizing.chart.belt).mark;
+    if (!sizing.chart.belt || !reading) return undefined;
+    const { mark } = beltEnds(reading.mean, sizing.chart.belt);
+    return { from: mark, to: mark };
   }
   if (setting.kind !== 'angle') return undefined;
-  const window = order && windowOn(order.order, day)?.window;
-  // one angle is ordered where both limits are the same
-  return window?.extension !== undefined && window.extension === window.flexion
-    ? window.extension
-    : setting.unlessOrdered;
+  const { extension, flexion } = (order && windowOn(order.order, day)?.window) ?? {};
+  if (extension !== undefined && flexion !== undefined) return { from: extension, to: flexion };
+  const usual = Math.min(flexion ?? Infinity, Math.max(extension ?? -Infinity, setting.unlessOrdered));
+  return { from: usual, to: usual };
 }
 
 /** Each setting as it was last made, judged by what was wanted of it on that day. */

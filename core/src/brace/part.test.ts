@@ -33,6 +33,12 @@ test.each([
   ['a strap with one end', { ...strap, course: [strap.kind === 'strap' && strap.course[0]] }, 'course'],
   ['a strap of no width', { ...strap, width: 0 }, 'width'],
   ['a width that is not finite', { ...strap, width: NaN }, 'width'],
+  [
+    'further off than a body is long',
+    { ...hinge, at: { from: 'mid-kneecap', offset: 2501, face: 'back' } },
+    'at.offset',
+  ],
+  ['as wide as a street', { ...strap, width: 2501 }, 'width'],
   ['at no landmark', { ...hinge, at: { from: 'elbow-patch', face: 'lateral' } }, 'at.from'],
   ['on no face', { ...hinge, at: { from: 'mid-kneecap', face: 'top' } }, 'at.face'],
   ['more than all the way', { ...shell, to: { ...knee, to: 'malleoli', share: 1.2 } }, 'to.share'],

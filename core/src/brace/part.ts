@@ -1,7 +1,7 @@
 import { array, boolean, object, string } from 'yup';
 import { faces } from '../anatomy';
 import { oneOfKinds, type OneOfKinds } from './union';
-import { finite, levelSchema, placeSchema } from './place';
+import { finite, levelSchema, longest, placeSchema } from './place';
 
 const id = () => string().strict().required().min(1).max(80);
 /** what stands printed on it, on the brace and in the work */
@@ -26,7 +26,7 @@ const patch = () =>
     from: levelSchema,
     to: levelSchema,
     face: face(),
-    width: finite().positive().required(),
+    width: finite().positive().max(longest).required(),
     /** in two halves that can straddle a scar */
     splits: boolean().strict(),
     /** it may be left out */
@@ -47,7 +47,12 @@ export const partKinds = {
   pad: patch(),
   bladder: patch(),
   /** a strap's way over the body, from end to end */
-  strap: object({ id: id(), mark: mark(), course: course(), width: finite().positive().required() }),
+  strap: object({
+    id: id(),
+    mark: mark(),
+    course: course(),
+    width: finite().positive().max(longest).required(),
+  }),
 };
 
 /** A part of a brace: where it lies and how far it reaches. The brace is drawn from its parts. */

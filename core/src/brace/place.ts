@@ -10,10 +10,13 @@ export const finite = () =>
 
 const landmark = () => mixed<Landmark>().oneOf(landmarks);
 
+/** mm: no brace reaches further than a body is long */
+export const longest: Millimetres = 2500;
+
 /** How high on the body: at a landmark, some way proximal of it (distal with a minus), or a share of the way to another. */
 const level = {
   from: landmark().required(),
-  offset: finite(),
+  offset: finite().min(-longest).max(longest),
   to: landmark(),
   share: finite().min(0).max(1),
 };
@@ -25,7 +28,7 @@ export type Level = InferType<typeof levelSchema>;
 export const placeSchema = object({
   ...level,
   face: string().oneOf(faces).required(),
-  aside: finite(),
+  aside: finite().min(-longest).max(longest),
 })
   .noUnknown()
   .required();

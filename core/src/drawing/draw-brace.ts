@@ -58,6 +58,8 @@ const flat = { within: 12, without: 3 };
 const clearance = 5;
 /** px across a number's badge */
 const badgeSize = { strong: 30, weak: 25 };
+/** levels of one area, at most: a drawing is no larger than a screen */
+const mostLevels = 400;
 /** px between lines that fill an area, so that no text stands in it */
 const hatch = 9;
 
@@ -116,7 +118,7 @@ function levelsOf(on: OnBody, from: Level, to: Level): number[] {
   const [a, b] = [levelAt(on, from), levelAt(on, to)];
   if (a === undefined || b === undefined) return [];
   const [low, high] = [Math.min(a, b), Math.max(a, b)];
-  const count = Math.max(1, Math.ceil(((high - low) * on.placed.perMm) / hatch));
+  const count = Math.min(mostLevels, Math.max(1, Math.ceil(((high - low) * on.placed.perMm) / hatch)));
   return Array.from({ length: count + 1 }, (_, i) => high - ((high - low) * i) / count);
 }
 

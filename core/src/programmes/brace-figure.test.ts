@@ -100,6 +100,37 @@ test.each(cases)(
   },
 );
 
+test('a part as long as it may be, and one of no length, are drawn in no time', () => {
+  const body = bodyFor('leg', 'right', 'grown');
+  const parts = [
+    {
+      kind: 'shell',
+      id: 'long',
+      from: { from: 'mid-kneecap', offset: 2500 },
+      to: { from: 'mid-kneecap', offset: -2500 },
+      faces: ['front'],
+    },
+    {
+      kind: 'shell',
+      id: 'flat',
+      from: { from: 'mid-kneecap' },
+      to: { from: 'mid-kneecap' },
+      faces: ['front'],
+    },
+  ] as const;
+  const { brace } = drawFigure({
+    body,
+    frame: frames[0]!,
+    steps: [],
+    parts: parts.map((part) => ({ part: { ...part, faces: [...part.faces] }, state: 'done' })),
+    words,
+  });
+  for (const { points } of brace.shapes) {
+    expect(points.length).toBeLessThan(1000);
+    for (const [x, y] of points) expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true);
+  }
+});
+
 test('what was found moves its part, and a part that is not of this body is not drawn', () => {
   const programme = programmes.find(({ id }) => id === 'knee-ligament-frame')!;
   const hinge = programme.parts.find(({ id }) => id === 'hinge-lateral')!;

@@ -120,6 +120,9 @@ test('a programme with something unknown or infinite in it is refused', () => {
   const valid = (content: unknown) => programmeSchema.isValidSync(content, { strict: true });
   expect(valid(programme)).toBe(true);
   expect(valid({ ...programme, colour: 'red' })).toBe(false);
+  const hinge = programme!.parts.find(({ kind }) => kind === 'hinge')!;
+  expect(valid({ ...programme, parts: Array.from({ length: 81 }, () => hinge) })).toBe(false);
+  expect(valid({ ...programme, parts: Array.from({ length: 80 }, () => hinge) })).toBe(true);
   expect(valid({ ...programme, donning: Infinity })).toBe(false);
   expect(valid({ ...programme, donning: '45' })).toBe(false);
   expect(valid({ ...programme, measuring: [{ kind: 'weigh', id: 'x' }] })).toBe(false);

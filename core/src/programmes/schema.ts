@@ -157,11 +157,11 @@ export const programmeSchema = object({
   })
     .noUnknown()
     .default(undefined),
-  settings: array().of(settingSchema).required(),
+  settings: array().of(settingSchema).max(40).required(),
   notNeeded: array().of(string().oneOf(stages).required()),
-  parts: array().of(partSchema).required(),
-  sequences: array().of(sequenceSchema).required(),
-  checks: array().of(checkSchema).required(),
+  parts: array().of(partSchema).max(80).required(),
+  sequences: array().of(sequenceSchema).max(20).required(),
+  checks: array().of(checkSchema).max(60).required(),
 })
   .strict()
   .noUnknown()
@@ -263,7 +263,7 @@ export const modelSchema = object({
   })
     .noUnknown()
     .default(undefined),
-  parts: array().of(partSchema).required(),
+  parts: array().of(partSchema).max(80).required(),
   tolerances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, span()]))).required(),
   ),

@@ -23,7 +23,10 @@ const common = {
 /** The places it is made at, which go alike: medial and lateral, left and right. */
 const places = () => array().of(id()).min(1).max(6).required();
 /** A step of a dial, a mark, a stroke: whole numbers that exist. */
-const counted = { least: finite().integer().min(0).required(), most: finite().integer().min(0).required() };
+const counted = {
+  least: finite().integer().min(0).max(1000).required(),
+  most: finite().integer().min(0).max(1000).required(),
+};
 const notReversed = ['limits', 'must not have most under least'] as const;
 
 /** What each kind of setting states beside its kind; its wording hangs on its id. */

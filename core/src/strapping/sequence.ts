@@ -46,7 +46,7 @@ const stepKinds = {
   settle: object({
     ...step,
     how: string().oneOf(['walk', 'sit', 'lie']).required(),
-    minutes: finite().positive().required(),
+    minutes: finite().positive().max(240).required(),
   }),
 };
 
@@ -63,9 +63,12 @@ const sequenceShape = {
   steps: array()
     .of(oneOfKinds(stepKinds) as unknown as Schema<SequenceStep>)
     .min(1)
+    .max(80)
     .required(),
   /** all straps once more, in the same order, after a step */
-  passes: array().of(object({ after: id() }).noUnknown().required()),
+  passes: array()
+    .of(object({ after: id() }).noUnknown().required())
+    .max(8),
 };
 const plain = object(sequenceShape).noUnknown().required();
 

@@ -1,5 +1,5 @@
-import { foldCase, stillNeeded } from '@estribo/core/logbook';
-import { testContext } from '../../../core/src/logbook/test-case';
+import { decideSize, foldCase, stillNeeded } from '@estribo/core/logbook';
+import { beltContext, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { act, screen } from '@testing-library/react';
 import { orderedLogbook, sizedLogbook, showStage } from '../case/test-stage';
 import StrapStage from './strap-stage';
@@ -95,4 +95,41 @@ test('while a finding stops the fitting nothing is recorded', async () => {
   log.looked('cold-or-blue-toes');
   await showStage(StrapStage, log);
   expect(screen.queryByRole('button', { name: /is closed|are open/ })).toBeNull();
+});
+
+const felt = { movement: 'full', sensation: 'full' } as const;
+const wholeLimbs = { 'left-arm': felt, 'right-arm': felt, 'left-leg': felt, 'right-leg': felt };
+
+/** A case whose stage may be worked in: looked at, ordered, sized. */
+function sizedBelt() {
+  const log = testLogbook(beltContext, 'midline');
+  log.looked();
+  log.write('limbs.noted', { moment: 'before', limbs: wholeLimbs });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }], height: 'low' });
+  log.read('girth-waist', 'midline', 918, 922);
+  log.read('girth-waist-above', 'midline', 900, 902);
+  log.read('girth-waist-below', 'midline', 950, 952);
+  log.read('l1-to-l5', 'midline', 148, 150);
+  log.write('size.chosen', decideSize(foldCase(log.entries, beltContext)!)!);
+  return log;
+}
+
+test('a brace with two ways of putting it on asks which; the other is one touch away and begins anew', async () => {
+  const { user, written } = await showStage(StrapStage, sizedBelt(), { context: beltContext });
+  expect(screen.getByRole('heading', { name: 'How is it put on?' })).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
+  await user.click(screen.getByRole('button', { name: /^Alone, seated/ }));
+  expect(written[0]!.body).toEqual({ list: 'seated-alone' });
+  await user.click(screen.getByRole('button', { name: /^Done/ }));
+  expect(written[1]!.body).toEqual({ step: 'lay-out', pass: 1 });
+  await user.click(screen.getByRole('button', { name: 'Lying, by log-roll instead' }));
+  expect(written[2]!.body).toEqual({ list: 'lying-log-roll' });
+  // who does it, how the patient lies, and the danger of it stand at the step
+  await user.click(screen.getByRole('button', { name: /^Done/ }));
+  expect(screen.getByText('Log-roll to the far side')).toBeTruthy();
+  expect(screen.getByText('helper')).toBeTruthy();
+  expect(screen.getByText(/Stop at any new pain, weakness or numbness/)).toBeTruthy();
+  // anew means by the same list
+  await user.click(screen.getByRole('button', { name: 'Put it on anew' }));
+  expect(written.at(-1)!.body).toEqual({ list: 'lying-log-roll' });
 });

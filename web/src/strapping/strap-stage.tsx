@@ -53,10 +53,11 @@ export default function StrapStage() {
   /** A part as it stands: the one in hand, closed in this round, or still to come. */
   const stateOf = (part: string): PartToDraw['state'] => {
     if (now && 'part' in now && now.part === part) return 'now';
+    // in this round; one that is closed loose first and tightened later is closed already
     const of = steps.filter(
-      (step) => step.kind === 'strap' && step.part === part && (now?.pass ?? Infinity) >= step.pass,
+      (step) => step.kind === 'strap' && step.part === part && step.pass === (now?.pass ?? step.pass),
     );
-    return of.length === 0 || of.every((step) => step.state === 'done') ? 'done' : 'ahead';
+    return of.length === 0 || of.some((step) => step.state === 'done') ? 'done' : 'ahead';
   };
   const reference = hingeLevel(state.parts);
   useFigureLayer({
@@ -115,7 +116,9 @@ export default function StrapStage() {
       )}
       {state.strapping.settled && (
         <Soft>
-          {t('strapping.settled', { count: state.strapping.settled.minutes })}
+          {t(`strapping.settledFor.${steps.find((step) => step.kind === 'settle')?.how ?? 'walk'}`, {
+            count: state.strapping.settled.minutes,
+          })}
           {state.strapping.settled.dropped !== undefined &&
             ` ${t('strapping.dropped', { length: printReading(state.strapping.settled.dropped, 'mm', unit) })}`}
         </Soft>

@@ -4,6 +4,7 @@ import type { PartToDraw } from '@estribo/core/drawing';
 import type { Posture, RunnerStep, Sequence } from '@estribo/core/strapping';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { listName, stepWords } from '../messages/fitting';
+import { OtherLists } from './other-lists';
 import { SettingsWork } from '../setting/settings-work';
 import { useEffect, useState } from 'react';
 import { useDraft } from '../api/draft';
@@ -140,11 +141,7 @@ export default function StrapStage() {
           ))}
         </Row>
       )}
-      {programme.sequences
-        .filter(({ purpose }) => purpose !== 'first-donning')
-        .map((other) => (
-          <OtherList key={other.id} list={other} />
-        ))}
+      <OtherLists />
     </>
   );
 }
@@ -198,29 +195,6 @@ function WhichList({
         ))}
       </Row>
       {!mayStrap && <RoleReads permission="strapping.write" />}
-    </Stack>
-  );
-}
-
-/** A list that is not run here: taking off, setting anew. */
-function OtherList({ list: { id, steps } }: { list: Sequence }) {
-  const { state } = useWork();
-  return (
-    <Stack $gap={6}>
-      <h2>{listName(state.programme, id)}</h2>
-      <ol>
-        {steps.map((step, i) => {
-          const { name, hold, caution } = stepWords(state.programme, step.id);
-          return (
-            <li key={step.id}>
-              <b>
-                {i + 1}. {name}.
-              </b>{' '}
-              {[hold, caution].filter(Boolean).join(' ')}
-            </li>
-          );
-        })}
-      </ol>
     </Stack>
   );
 }

@@ -15,6 +15,9 @@ test('a protective order is worn as ordered and offers no growth', async () => {
     body: { kind: 'as-ordered', from: '2026-11-24', wearing: 'day and night' },
   });
   expect(screen.getByText('Keep it on, keep still, call at once.')).toBeTruthy();
+  // what the patient does at home stands here too: how it comes off
+  expect(screen.getByRole('heading', { name: 'Taking it off' })).toBeTruthy();
+  expect(screen.getByText(/Each hook folded back on its own strap/)).toBeTruthy();
 });
 
 test('another order grows from the model’s numbers, day by day', async () => {

@@ -6,6 +6,7 @@ import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
+import { OtherLists } from '../strapping/other-lists';
 import type { Token } from '../app/tokens';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
@@ -78,6 +79,7 @@ export default function WearStage() {
       <Soft>
         {t('wearing.care')} {state.model.hinge && t('wearing.careHinges')}
       </Soft>
+      <OtherLists />
       <Taught taught={taught} mayWrite={mayPlan} />
     </>
   );

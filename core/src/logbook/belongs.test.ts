@@ -31,7 +31,7 @@ test.each([
 test.each([
   ['set.stops-fitted', { medial: stops, lateral: stops, moved: true }],
   ['shape.bent', { upright: 'medial', place: 100, direction: 'towards-limb', amount: 3 }],
-  ['strap.begun', {}],
+  ['strap.begun', { list: 'standing' }],
   [
     'motion.tested',
     {
@@ -110,4 +110,16 @@ test('what lies outside the model has happened all the same: taken and marked', 
   expect(marks(sound)).toEqual({});
   expect(marks(late)).toEqual({ late: true });
   expect(state.setting.fitted?.medial.extension).toBe(15);
+});
+
+test('a brace that states no list is put on by none; one that does, by its own', () => {
+  const pullTab = contextOf('spine-pull-tab', {
+    sizes: ['S'],
+    axes: [{ reading: 'girth-waist', resolution: 0, bands: [{ size: 'S', from: 600, to: 1200 }] }],
+    between: 'larger',
+    disagree: 'larger',
+  });
+  expect(at(pullTab, 'midline', 'strap.begun', {} as never)).toEqual(['kind']);
+  expect(at(beltContext, 'midline', 'strap.begun', { list: 'seated-alone' } as never)).toEqual([]);
+  expect(at(beltContext, 'midline', 'strap.begun', { list: 'standing' } as never)).toEqual(['body.list']);
 });

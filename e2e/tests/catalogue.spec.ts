@@ -47,7 +47,7 @@ test('charts go out as CSV; a fault is told by row and column and nothing is hal
   await expect(page.getByText('Nothing: all of it is here already.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: 'Ombreira Vela' }).click();
-  await expect(page.getByText('version 2, chart version 2')).toBeVisible();
+  await expect(page.getByText('version 3, chart version 2')).toBeVisible();
 });
 
 test('a chart with a finding is told, duplicated, mended as a new version and retired', async ({ page }) => {

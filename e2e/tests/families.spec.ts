@@ -161,6 +161,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   await expect(page.getByRole('heading', { name: 'How is it put on?' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Making it ready for next time' })).toBeVisible();
   await page.getByRole('button', { name: 'Lying, by log-roll (patient, orthotist, helper)' }).click();
+  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
   await saysNothingOf(page, /knee|hinge|calf/i);
   const done = await putOn(page);
   expect(done).toEqual([
@@ -175,6 +176,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   ]);
   // the other way of putting it on is one touch away, and begins anew
   await page.getByRole('button', { name: 'Alone, seated at the couch’s edge instead' }).click();
+  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
   expect(await putOn(page)).toEqual([
     'Lay the belt out',
     'Belt round the waist',

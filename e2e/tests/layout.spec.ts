@@ -83,9 +83,11 @@ test('the administrator’s page fits every size of window', async ({ page, clin
 for (const [name, views] of [
   ['Noa', stages],
   ['Brais', ['check', 'review', 'screen']],
-  ['Moncho', ['measure', 'size', 'sheet']],
+  ['Moncho', ['measure', 'size', 'sheet', 'set', 'strap', 'check']],
+  ['Carme', ['set', 'strap', 'check']],
   ['Xián', ['measure']],
-  ['Dores', ['measure']],
+  ['Dores', ['measure', 'set', 'strap']],
+  ['Lois', ['set', 'strap', 'check']],
   ['Bento', ['wear', 'review']],
 ] as const)
   test(`the stages of ${name} fit every size of window`, async ({ page, clinic }) => {

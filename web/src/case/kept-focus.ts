@@ -8,8 +8,8 @@ const thingsToDo = (part: HTMLElement): HTMLElement[] =>
     ),
   ].filter((one) => !(one instanceof HTMLInputElement) || one.value === '');
 
-/** ms: what is still disabled then, stays so */
-const longestSaving = 600;
+/** ms: what is still disabled then, stays so; a slow disk and a full outbox take a while */
+const longestSaving = 6000;
 
 /** Where something stood, kept for when it is gone: from the inside out, what held it and what stood before it. */
 type Stood = { within: Element; after: Element | null }[];

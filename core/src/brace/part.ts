@@ -68,6 +68,6 @@ export const partsOfKind = <K extends PartKind>(
   ...kinds: readonly K[]
 ): PartOf<K>[] => parts.filter((part): part is PartOf<K> => (kinds as readonly string[]).includes(part.kind));
 
-/** A part's name where it stands printed on the brace; its id is what the record says. */
+/** The part of an id, if the brace has it. */
 export const partNamed = (parts: readonly Part[], id: string): Part | undefined =>
   parts.find((part) => part.id === id);

@@ -1,11 +1,9 @@
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
+import { shin, thigh } from './knee-levels';
 import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
-/** So much of the way from the kneecap to the hip, and to the ankle. */
-const thigh = (share: number): Level => ({ from: 'mid-kneecap', to: 'trochanter', share });
-const shin = (share: number): Level => ({ from: 'mid-kneecap', to: 'malleoli', share });
 const hinge = { from: 'kneecap-upper-edge', aside: -6 } as const;
 const round = ['medial', 'front', 'lateral'] as const satisfies readonly Face[];
 

@@ -1,4 +1,5 @@
-import type { Level, Part, Place } from '../brace';
+import type { Part, Place } from '../brace';
+import { shin, thigh } from './knee-levels';
 import type { Programme } from './programme';
 import {
   calfSign,
@@ -13,8 +14,6 @@ import {
   stance,
 } from './steps';
 
-const thigh = (share: number): Level => ({ from: 'mid-kneecap', to: 'trochanter', share });
-const shin = (share: number): Level => ({ from: 'mid-kneecap', to: 'malleoli', share });
 const along = (face: 'medial' | 'lateral'): Place[] => [
   { ...thigh(0.7), face },
   { from: 'knee-joint-space', face },

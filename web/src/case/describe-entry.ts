@@ -6,16 +6,9 @@ import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
 import { checkWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import {
-  degrees,
-  printDay,
-  printDistance,
-  printReading,
-  printStops,
-  printWindow,
-  signed,
-} from '../parts/print';
+import { printDay, printDistance, printReading, printStops, printWindow } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
+import { printSetting } from '../setting/print-setting';
 import { unitOfAxis } from '../sizing/print-axis';
 
 export interface Described {
@@ -165,15 +158,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         title: settingWords(state.programme, id).name,
         value:
           fitted === undefined
-            ? (values ?? [])
-                .map(({ value }) =>
-                  kind === 'length'
-                    ? printDistance(value, unit)
-                    : kind === 'angle'
-                      ? degrees(value)
-                      : signed(value),
-                )
-                .join(' / ')
+            ? (values ?? []).map(({ value }) => printSetting(kind, value, unit)).join(' / ')
             : t(fitted ? 'setting.isIn' : 'setting.leftOut'),
       };
     }

@@ -12,9 +12,10 @@ import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { degrees, printDistance, printNumber, signed } from '../parts/print';
+import { printNumber, signed } from '../parts/print';
 import { ReadingField, readQuantity, type Quantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
+import { printSetting } from './print-setting';
 
 const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
   display: grid;
@@ -63,13 +64,13 @@ const quantityOf: Record<Exclude<Setting['kind'], 'fitted'>, Quantity> = {
   fill: 'count',
 };
 
-const printValue = ({ kind }: Setting, value: number, unit: LengthUnit): string =>
-  kind === 'length' ? printDistance(value, unit) : kind === 'angle' ? degrees(value) : signed(value);
-
 const printWanted = (setting: Setting, { from, to }: Wanted, unit: LengthUnit): string =>
   from === to
-    ? printValue(setting, from, unit)
-    : t('setting.range', { from: printValue(setting, from, unit), to: printValue(setting, to, unit) });
+    ? printSetting(setting.kind, from, unit)
+    : t('setting.range', {
+        from: printSetting(setting.kind, from, unit),
+        to: printSetting(setting.kind, to, unit),
+      });
 
 function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
   const { state, today, unit, write } = useWork();
@@ -109,7 +110,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
             : placesOf(setting)
                 .flatMap((place) => {
                   const value = made?.values?.[place];
-                  return value === undefined ? [] : [printValue(setting, value, unit)];
+                  return value === undefined ? [] : [printSetting(setting.kind, value, unit)];
                 })
                 .join(' / ')}
         </b>
@@ -142,7 +143,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
       )}
       {judged.state === 'wrong' && (
         <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
-          {t(`setting.wrong.${judged.why}`, { by: printValue(setting, judged.by, unit) })}
+          {t(`setting.wrong.${judged.why}`, { by: printSetting(setting.kind, judged.by, unit) })}
         </p>
       )}
       {words.caution && <Notice tone="caution">{words.caution}</Notice>}
@@ -189,7 +190,7 @@ function Numbers({
         const bounds = boundsOf('set.made', 'values.value');
         const whole = setting.kind === 'mark' || setting.kind === 'fill';
         const problem = boundsProblem(nameOf(place), value.value, { ...bounds, whole }, (bound) =>
-          printValue(setting, bound, unit),
+          printSetting(setting.kind, bound, unit),
         );
         return problem ? { place, problem } : { place, value: value.value };
       },

@@ -17,7 +17,8 @@ export function foldShaping(
 ): CaseState['shaping'] {
   const scars = record.of('shape.scar').map(({ body }) => body);
   // nothing is known of the body's build here: pads that go by a mark on it are where they would be on an average one
-  const level = (at: Level) => levelIn(region, buildOf(templateStature), at) ?? 0;
+  const average = buildOf(templateStature);
+  const level = (at: Level) => levelIn(region, average, at) ?? 0;
   return {
     scars,
     pads: partsOfKind(parts, 'pad').map((pad) => ({

@@ -1,3 +1,4 @@
+import { limitsOf } from '@estribo/core/order';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -23,6 +24,8 @@ import { InstrumentHub } from './instruments/hub';
 import { shipStandIns } from './instruments/stand-ins';
 import type { Context } from './route';
 import { openSealFolder } from './sealing/seal-key';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 type Agent = ReturnType<typeof request.agent>;
 
@@ -173,8 +176,8 @@ export const soundOrder: BodyOf<'order.given'> = {
   side: 'right',
   dayZero: '2026-11-07',
   phases: [
-    { fromDay: 0, window: { extension: 10, flexion: 60 } },
-    { fromDay: 14, window: { extension: 5, flexion: 90 } },
+    { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
+    { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
   ],
   protective: true,
   wearing: 'day and night',

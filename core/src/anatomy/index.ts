@@ -1,4 +1,17 @@
 export { faces, otherSide, pairedSides, sides, sidesFrom, type Face, type Side } from './side';
+export {
+  endsOf,
+  joints,
+  motionEnds,
+  namedAngle,
+  planes,
+  signedAngle,
+  type Joint,
+  type JointAngle,
+  type JointPlane,
+  type MotionEnd,
+  type Plane,
+} from './joint';
 export { regionNames, regions, type Region } from './region';
 export { datumOf, landmarkLevel, landmarks, type Landmark } from './landmark';
 export { ellipsePerimeter, semiAxes } from './ellipse';

@@ -1,3 +1,12 @@
+export {
+  chosenOf,
+  conditionSchema,
+  holds,
+  optionalCondition,
+  orderedFacts,
+  type Condition,
+  type KnownFacts,
+} from './condition';
 export { oneOfKinds, type Kinds, type OneOfKinds } from './union';
 export { finite, levelIn, levelOn, levelSchema, placeSchema, type Level, type Place } from './place';
 export { partNamed, partSchema, partsOfKind, type Part, type PartKind, type PartOf } from './part';

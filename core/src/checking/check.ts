@@ -1,9 +1,20 @@
-import { array, boolean, object, string } from 'yup';
-import { finite, oneOfKinds, placeSchema, type OneOfKinds } from '../brace';
+import { array, boolean, object, string, type InferType } from 'yup';
+import { finite, oneOfKinds, optionalCondition, placeSchema, type OneOfKinds } from '../brace';
 import type { MotionWindow } from '../order';
 import type { HingeStops } from '../setting';
 
-export const moments = ['lying', 'seated', 'standing', 'after-walking'] as const;
+export const moments = ['lying', 'seated', 'standing', 'after-walking', 'later'] as const;
+
+const momentSchema = object({
+  is: string().oneOf(moments).required(),
+  /** minutes since the brace went on, from when and until when it counts */
+  notBefore: finite().min(0).max(1440),
+  notAfter: finite().min(0).max(1440),
+})
+  .noUnknown()
+  .required();
+/** When a check is looked at: how the patient is, and how long the brace has been on. */
+export type Moment = InferType<typeof momentSchema>;
 
 const common = {
   id: string().strict().required().min(1).max(80),
@@ -11,8 +22,10 @@ const common = {
   at: placeSchema.optional().default(undefined),
   /** the parts it is about */
   parts: array().of(string().strict().required()),
-  /** when it is looked at */
-  moment: string().oneOf(moments),
+  /** when it is looked at: each moment is answered for itself */
+  moments: array().of(momentSchema).max(6),
+  /** only where this holds */
+  when: optionalCondition,
   /** what mends it: a stage, and there the setting, step or part */
   cures: array().of(
     object({ stage: string().strict().required(), thing: string().strict() }).noUnknown().required(),
@@ -49,6 +62,28 @@ export const checkKinds = {
     'must not have most under least',
     ({ least, most }) => !(least > most),
   ),
+  /** a quantity held against what was read before it went on: within so much of that measuring step, in its unit */
+  compared: object({
+    ...common,
+    step: string().strict().required(),
+    least: finite().required(),
+    most: finite().required(),
+  }).test('limits', 'must not have most under least', ({ least, most }) => !(least > most)),
+  /** the mark that is read on the part now is the one that was set */
+  mark: object({ ...common, setting: string().strict().required() }),
+  /** a quantity that must lie in a range: seconds of refill, degrees, kilograms */
+  quantity: object({
+    ...common,
+    unit: string().oneOf(['s', 'degrees', 'kg', 'count']).required(),
+    least: finite(),
+    most: finite(),
+    limbSafety: boolean().strict(),
+  }).test(
+    'limits',
+    'must state least or most, and not most under least',
+    ({ least, most }) =>
+      (least !== undefined || most !== undefined) && !((least ?? -Infinity) > (most ?? Infinity)),
+  ),
   /** a question that yes passes; `limbSafety`: one that is not so ends the fitting until somebody has looked */
   seen: object({ ...common, limbSafety: boolean().strict() }),
 };
@@ -58,33 +93,60 @@ export type ProgrammeCheck = OneOfKinds<typeof checkKinds>;
 export const checkSchema = oneOfKinds(checkKinds);
 
 /** One thing looked at with the brace on. Its wording hangs on its id. */
-export type FitCheck =
+export type FitCheck = (
   | Exclude<ProgrammeCheck, { kind: 'distance' }>
   | (Omit<Extract<ProgrammeCheck, { kind: 'distance' }>, 'from' | 'to' | 'tolerance'> & {
       from: number;
       to: number;
-    });
+    })
+) & {
+  /** the one of its moments that is answered here, where it has several */
+  moment?: Moment;
+};
+
+/** A check as many times as it has moments, each answered for itself. */
+export const atEachMoment = (check: FitCheck): FitCheck[] =>
+  check.moments?.length ? check.moments.map((moment) => ({ ...check, moment })) : [check];
 
 export interface CheckValue {
   check: string;
   value?: number;
   reference?: number;
   seen?: boolean;
+  /** the joint did not come to this end */
+  notReached?: boolean;
   entry: string;
 }
 
 export interface CheckContext {
   window: MotionWindow;
   stops: HingeStops | undefined;
+  /** what was read of a measuring step before, by its id */
+  read?: Readonly<Record<string, number | undefined>>;
+  /** minutes since the brace went on, when it was looked at */
+  minutes?: number | undefined;
+  /** the mark that a setting was set to, by its id */
+  marks?: Readonly<Record<string, number | undefined>>;
 }
 
 export type Judged =
-  | { state: 'open' | 'pass' }
+  | { state: 'pass' }
+  /** `too-early`: it was looked at sooner after donning than it counts */
+  | { state: 'open'; why?: 'too-early' }
+  /** the joint does not come to this end: nothing is proved on it, and nothing hinders */
+  | { state: 'not-reached' }
   | { state: 'not-needed'; reason: 'no-stop-ordered' }
   | {
       state: 'fail';
       reason:
-        'outside-tolerance' | 'outside-order' | 'not-proximal' | 'not-alike' | 'not-so-many' | 'not-seen';
+        | 'outside-tolerance'
+        | 'outside-order'
+        | 'not-proximal'
+        | 'not-alike'
+        | 'not-so-many'
+        | 'not-as-before'
+        | 'not-at-mark'
+        | 'not-seen';
       by?: number;
     };
 
@@ -93,6 +155,9 @@ export type Judged =
  * @param value the last one recorded, if any
  */
 export function judgeCheck(check: FitCheck, value: CheckValue | undefined, context: CheckContext): Judged {
+  const { notBefore } = check.moment ?? {};
+  if (value && notBefore !== undefined && context.minutes !== undefined && context.minutes < notBefore)
+    return { state: 'open', why: 'too-early' };
   switch (check.kind) {
     case 'distance': {
       if (value?.value === undefined) return { state: 'open' };
@@ -104,6 +169,7 @@ export function judgeCheck(check: FitCheck, value: CheckValue | undefined, conte
       const fitted = context.stops?.[check.stop];
       if (limit === undefined && (fitted === undefined || fitted === null))
         return { state: 'not-needed', reason: 'no-stop-ordered' };
+      if (value?.notReached) return { state: 'not-reached' };
       if (value?.value === undefined) return { state: 'open' };
       if (limit === undefined) return { state: 'pass' };
       const over = check.stop === 'extension' ? limit - value.value : value.value - limit;
@@ -124,6 +190,25 @@ export function judgeCheck(check: FitCheck, value: CheckValue | undefined, conte
       return value.value < check.least || value.value > check.most
         ? { state: 'fail', reason: 'not-so-many' }
         : { state: 'pass' };
+    }
+    case 'quantity': {
+      if (value?.value === undefined) return { state: 'open' };
+      const { least = -Infinity, most = Infinity } = check;
+      const over = Math.max(least - value.value, value.value - most, 0);
+      return over > 0 ? { state: 'fail', reason: 'outside-tolerance', by: over } : { state: 'pass' };
+    }
+    case 'compared': {
+      const before = context.read?.[check.step];
+      if (value?.value === undefined || before === undefined) return { state: 'open' };
+      const change = value.value - before;
+      const over = Math.max(check.least - change, change - check.most, 0);
+      return over > 0 ? { state: 'fail', reason: 'not-as-before', by: over } : { state: 'pass' };
+    }
+    case 'mark': {
+      const set = context.marks?.[check.setting];
+      if (value?.value === undefined || set === undefined) return { state: 'open' };
+      const off = Math.abs(value.value - set);
+      return off > 0 ? { state: 'fail', reason: 'not-at-mark', by: off } : { state: 'pass' };
     }
     case 'seen':
       if (value?.seen === undefined) return { state: 'open' };
@@ -157,6 +242,8 @@ export const unsafeChecks = (
   checks.flatMap(({ check, judged, entry }): UnsafeCheck[] => {
     if (judged.state !== 'fail' || entry === undefined) return [];
     if (judged.reason === 'outside-order') return [{ check: check.id, why: 'outside-order', entry }];
-    const isLimbSafety = check.kind === 'seen' && (check.limbSafety ?? limbSafetyBefore.includes(check.id));
+    const isLimbSafety =
+      (check.kind === 'seen' && (check.limbSafety ?? limbSafetyBefore.includes(check.id))) ||
+      (check.kind === 'quantity' && check.limbSafety === true);
     return isLimbSafety ? [{ check: check.id, why: 'limb-safety', entry }] : [];
   });

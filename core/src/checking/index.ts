@@ -1,12 +1,15 @@
 export {
+  atEachMoment,
   checkingResult,
   checkSchema,
   judgeCheck,
+  moments,
   unsafeChecks,
   type CheckContext,
   type CheckValue,
   type FitCheck,
   type Judged,
+  type Moment,
   type ProgrammeCheck,
   type UnsafeCheck,
 } from './check';

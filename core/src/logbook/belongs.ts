@@ -110,10 +110,23 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
       return programme.sequences.some(({ steps }) => steps.some(({ id }) => id === entry.body.step))
         ? []
         : isOther('body.step', 'is no step of this brace’s sequence');
-    case 'check.recorded':
-      return checksOf(programme, model).some(({ id }) => id === entry.body.check)
-        ? []
-        : isOther('body.check', 'is no check of this brace');
+    case 'check.recorded': {
+      const { check: id, moment, notReached } = entry.body;
+      const check = checksOf(programme, model).find((one) => one.id === id);
+      if (!check) return isOther('body.check', 'is no check of this brace');
+      const asked = check.moments?.map(({ is }) => is) ?? [];
+      return [
+        ...((moment === undefined ? asked.length === 0 : asked.includes(moment))
+          ? []
+          : isOther(
+              'body.moment',
+              asked.length > 0 ? `must be one of ${asked.join(', ')}` : 'is not asked of this check',
+            )),
+        ...(notReached && check.kind !== 'angle-at-stop'
+          ? isOther('body.notReached', 'is an answer to an angle at a stop only')
+          : []),
+      ];
+    }
     case 'check.signed':
       return programme.checks.length > 0
         ? []

@@ -1,5 +1,6 @@
 import type { ClinicDay } from '../calendar';
-import { windowOn } from '../order';
+import { windowOf, windowOn } from '../order';
+import { limitedMotion } from '../programmes';
 import { chooseStops, type StopChoice } from '../setting';
 import { extensionEachSide } from '../sizing';
 import { engineVersion } from './engine';
@@ -54,7 +55,7 @@ export function stopsFor(
   state: CaseState,
   day: ClinicDay,
 ): { phase: number; choice: StopChoice } | undefined {
-  const now = state.order && windowOn(state.order.order, day);
+  const now = state.order && windowOn(state.order.order, day, limitedMotion(state.programme));
   const { stops } = state.programme;
   const { hinge } = state.model;
   if (!now || !stops || !hinge) return undefined;
@@ -82,7 +83,7 @@ export function decideStops(
     medial: stops,
     lateral: stops,
     phase: found.phase,
-    ordered: state.order.order.phases[found.phase]!.window,
+    ordered: windowOf(state.order.order.phases[found.phase]!.limits, limitedMotion(state.programme)!),
     lost,
     acknowledged,
     ...provenance(state, [state.order.entry, ...(state.motion ? [state.motion.entry] : [])]),

@@ -1,8 +1,8 @@
 import { phaseSpans, type ClinicDay } from '../calendar';
-import type { Stage } from '../programmes';
+import { limitedMotion, type Stage } from '../programmes';
 import { wearSteps } from '../wearing';
 import { chooseStops, type HingeStops } from '../setting';
-import type { MotionWindow, Order } from '../order';
+import { windowOf, type MotionWindow, type Order } from '../order';
 import { stageAt } from './fold/stage-states';
 import type { CaseState, UrgentCall } from './fold/state';
 
@@ -110,11 +110,12 @@ function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reache
     const choice = chooseStops(window, hinge, stops);
     return choice.ok ? `${choice.stops.extension} ${choice.stops.flexion}` : 'none fits';
   };
+  const limited = limitedMotion(state.programme);
   let before = `${fitted.extension} ${fitted.flexion}`;
   return phaseSpans(order.dayZero, order.phases)
     .filter(({ index }) => index > reached)
     .flatMap(({ index, from }): Buckle[] => {
-      const { window } = order.phases[index]!;
+      const window = limited ? windowOf(order.phases[index]!.limits, limited) : {};
       const now = pieces(window);
       const changes = now !== before;
       before = now;

@@ -91,7 +91,7 @@ test('every kind is in a frozen set', () => {
 test('the frozen entries of version 1 still read and fold as they did', () => {
   for (const { seq: _seq, receivedAt: _at, ...entry } of frozen.entries) expect(faultsOf(entry)).toEqual([]);
   const entries = frozen.entries as unknown as AnyRecordedEntry[];
-  expect(entries.map(current).every(({ kind, v }) => v === kinds[kind].v)).toBe(true);
+  expect(entries.map((one) => current(one, {})).every(({ kind, v }) => v === kinds[kind].v)).toBe(true);
   const state = foldCase(entries, { ...testContext, programme: kneeLigamentFrame2 as never })!;
   expect({
     stages: Object.fromEntries(Object.entries(state.stages).map(([stage, { status }]) => [stage, status])),

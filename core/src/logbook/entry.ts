@@ -2,7 +2,7 @@ import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
 import { anyId, entryId, instant, text, whole } from './fields';
 import { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
-import type { EntryStage } from './kinds/kind';
+import type { CaseAtHand, EntryStage, Upcaster } from './kinds/kind';
 
 /** An entry as it is written: made where the work is, never changed afterwards. */
 export interface Entry<K extends KindName = KindName> {
@@ -111,15 +111,16 @@ export function readEntry(
 
 /** A body of an older version, brought to today's by the kind's upcasters in turn. */
 export const upcastBody = (
-  kind: { v: number; upcasters: readonly ((body: never) => unknown)[] },
+  kind: { v: number; upcasters: readonly Upcaster[] },
   v: number,
   body: unknown,
-): unknown => kind.upcasters.slice(v - 1).reduce((older, upcast) => upcast(older as never), body);
+  about: CaseAtHand = {},
+): unknown => kind.upcasters.slice(v - 1).reduce((older, upcast) => upcast(older as never, about), body);
 
 /** An entry with its body in today's version. */
-export function current(entry: AnyRecordedEntry): AnyRecordedEntry {
+export function current<E extends AnyEntry>(entry: E, about: CaseAtHand): E {
   const kind = kinds[entry.kind];
   return entry.v === kind.v
     ? entry
-    : ({ ...entry, v: kind.v, body: upcastBody(kind, entry.v, entry.body) } as AnyRecordedEntry);
+    : { ...entry, v: kind.v, body: upcastBody(kind, entry.v, entry.body, about) };
 }

@@ -1,6 +1,7 @@
 import { orderProblems, type Order } from '../order';
 import { planProblems, type WearPlan } from '../wearing';
-import type { AnyEntry, EntryFault } from './entry';
+import { notCarriedOut } from '../programmes';
+import { current, type AnyEntry, type EntryFault } from './entry';
 import type { CaseState } from './fold/state';
 import { kinds, type KindName } from './kinds/all';
 
@@ -22,8 +23,9 @@ export function intentInForce(state: CaseState, kind: KindName): string | null {
  * Why a decision or an intent cannot be taken into a case as it stands. Facts are always taken, so
  * they never have a fault here: what happened has happened.
  */
-export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
-  if (kinds[entry.kind].nature === 'fact') return [];
+export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
+  if (kinds[sent.kind].nature === 'fact') return [];
+  const entry = current(sent, state.programme);
   const blocker = state.screening.blocking[0];
   if (blocker && entry.stage !== 'screen')
     return [{ at: 'kind', message: `is not taken while ${blocker.finding} blocks the fitting` }];
@@ -35,12 +37,7 @@ export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
         ? []
         : [{ at: 'body.of', message: 'names no finding that blocks' }];
     case 'order.given':
-      return orderProblems(entry.body as Order, state.side)
-        .filter(({ problem }) => problem !== 'protective-taken-off')
-        .map((found) => ({
-          at: 'phase' in found ? `body.phases[${found.phase}]` : 'body',
-          message: found.problem,
-        }));
+      return orderFaults(state, entry.body as Order, sent.v);
     case 'wear.planned':
       return state.order
         ? [
@@ -51,4 +48,24 @@ export function intentFaults(state: CaseState, entry: AnyEntry): EntryFault[] {
     default:
       return [];
   }
+}
+
+/** An order of today's version says what the brace cannot carry out of it; one of an older version could not. */
+function orderFaults({ side, programme, model }: CaseState, order: Order, v: number): EntryFault[] {
+  const left =
+    v < kinds['order.given'].v
+      ? []
+      : notCarriedOut(order, programme, model).filter((name) => !order.acknowledged?.includes(name));
+  return [
+    ...orderProblems(order, side)
+      .filter(({ problem }) => problem !== 'protective-taken-off' && problem !== 'joint-not-said')
+      .map((found) => ({
+        at: 'phase' in found ? `body.phases[${found.phase}]` : 'body',
+        message: found.problem,
+      })),
+    ...left.map((name) => ({
+      at: 'body.acknowledged',
+      message: `must name ${name}: this brace cannot carry it out`,
+    })),
+  ];
 }

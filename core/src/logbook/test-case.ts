@@ -1,3 +1,4 @@
+import { limitsOf } from '../order';
 import type { Side } from '../anatomy';
 import type { BraceModel } from '../programmes';
 import { kneePad, kneeStrap, pinOf, programmes } from '../programmes';
@@ -6,6 +7,8 @@ import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
 import type { CaseState } from './fold/state';
 import { kinds, type BodyOf, type KindName } from './kinds/all';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 /** A model for tests of the fold: round numbers, nothing of a real maker. */
 export const testModel: BraceModel = {
@@ -217,10 +220,10 @@ export function testLogbook(context: FoldContext = testContext, braced: Side = '
           side: 'right',
           dayZero: '2026-11-07',
           phases: [
-            { fromDay: 0, window: { extension: 10, flexion: 60 } },
-            { fromDay: 14, window: { extension: 5, flexion: 90 } },
-            { fromDay: 28, window: { extension: 7, flexion: 95 } },
-            { fromDay: 42, window: { extension: 0, flexion: 120 } },
+            { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
+            { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
+            { fromDay: 28, limits: limitsOf(knee, { extension: 7, flexion: 95 }) },
+            { fromDay: 42, limits: limitsOf(knee, { extension: 0, flexion: 120 }) },
           ],
           protective: true,
           wearing: 'day and night',

@@ -1,4 +1,4 @@
-import type { Landmark } from '../anatomy';
+import type { Joint, Landmark, Plane } from '../anatomy';
 import type { Degrees, Millimetres } from '../quantity';
 
 interface Step {
@@ -23,9 +23,6 @@ export interface StanceStep extends Step {
 export const stances = ['standing', 'upright-hands-supported', 'seated', 'supine', 'in-line'] as const;
 export type Stance = (typeof stances)[number];
 
-export const joints = ['knee', 'ankle', 'shoulder', 'elbow', 'neck'] as const;
-export type Joint = (typeof joints)[number];
-
 /**
  * The joint's angle, read with the goniometer: put at a target, at what the order says of it, or, where none is
  * named, relaxed near the middle of its motion and noted.
@@ -42,10 +39,6 @@ export interface MarkStep extends Step {
   kind: 'mark';
   landmark: Landmark;
 }
-
-export const planes = ['sagittal', 'frontal', 'transverse'] as const;
-/** Flexion and extension; abduction and adduction, or bending to either side; rotation. */
-export type Plane = (typeof planes)[number];
 
 /** A joint's motion in one plane, neutral zero, inside the ordered window only. */
 export interface MotionStep extends Step {

@@ -1,4 +1,7 @@
+import { limitsOf } from './limits';
 import { orderProblems, troubleAdvice, windowOn, type Order } from './order';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const order: Order = {
   diagnosis: 'ligament reconstruction',
@@ -6,9 +9,9 @@ const order: Order = {
   side: 'right',
   dayZero: '2026-11-07',
   phases: [
-    { fromDay: 0, window: { extension: 10, flexion: 60 } },
-    { fromDay: 14, window: { extension: 5, flexion: 90 } },
-    { fromDay: 28, window: { flexion: 105 } },
+    { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
+    { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
+    { fromDay: 28, limits: limitsOf(knee, { flexion: 105 }) },
   ],
   protective: true,
   wearing: 'day and night',
@@ -20,20 +23,20 @@ test('a sound order has nothing to ask', () => expect(orderProblems(order, 'righ
 test.each([
   ['the other side', { side: 'left' as const }, 'other-side'],
   ['no phase', { phases: [] }, 'no-phase'],
-  ['a first phase that begins late', { phases: [{ fromDay: 3, window: {} }] }, 'first-phase-late'],
+  ['a first phase that begins late', { phases: [{ fromDay: 3, limits: [] }] }, 'first-phase-late'],
   [
     'phases that do not rise',
     {
       phases: [
-        { fromDay: 0, window: {} },
-        { fromDay: 0, window: {} },
+        { fromDay: 0, limits: [] },
+        { fromDay: 0, limits: [] },
       ],
     },
     'phases-not-rising',
   ],
   [
     'a window the wrong way round',
-    { phases: [{ fromDay: 0, window: { extension: 90, flexion: 10 } }] },
+    { phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 90, flexion: 10 }) }] },
     'window-reversed',
   ],
   ['a protective brace to be taken off', { trouble: 'take-off' as const }, 'protective-taken-off'],
@@ -42,16 +45,17 @@ test.each([
 );
 
 test('one limit, none, or a fixed angle are orders', () => {
-  const of = (window: object) => orderProblems({ ...order, phases: [{ fromDay: 0, window }] }, 'right');
+  const of = (window: object) =>
+    orderProblems({ ...order, phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] }, 'right');
   expect(of({ flexion: 90 })).toEqual([]);
   expect(of({})).toEqual([]);
   expect(of({ extension: 20, flexion: 20 })).toEqual([]);
 });
 
 test('the window of the day', () => {
-  expect(windowOn(order, '2026-11-24')).toEqual({ phase: 1, window: { extension: 5, flexion: 90 } });
-  expect(windowOn(order, '2026-11-01')?.phase).toBe(0);
-  expect(windowOn({ ...order, phases: [] }, '2026-11-24')).toBeUndefined();
+  expect(windowOn(order, '2026-11-24', knee)).toEqual({ phase: 1, window: { extension: 5, flexion: 90 } });
+  expect(windowOn(order, '2026-11-01', knee)?.phase).toBe(0);
+  expect(windowOn({ ...order, phases: [] }, '2026-11-24', knee)).toBeUndefined();
 });
 
 // common practice, no source

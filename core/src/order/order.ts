@@ -1,42 +1,63 @@
-import type { Side } from '../anatomy';
+import type { JointAngle, JointPlane, Side } from '../anatomy';
 import { phaseOn, type ClinicDay } from '../calendar';
-import type { Degrees } from '../quantity';
+import type { Injury } from './injuries';
+import { windowOf, type MotionLimit, type MotionWindow, type OrderedLock } from './limits';
 
-/**
- * The motion a joint is ordered to have. Flexion positive, hyperextension negative. A limit that
- * is absent is not ordered: nothing is fitted for it beyond the programme's own.
- */
-export interface MotionWindow {
-  extension?: Degrees;
-  flexion?: Degrees;
-}
+export const weightBearing = ['none', 'touch', 'partial', 'as-tolerated', 'full'] as const;
 
 export interface OrderPhase {
   /** days after day zero on which the phase begins */
   fromDay: number;
-  window: MotionWindow;
+  limits: MotionLimit[];
+  locks?: OrderedLock[] | undefined;
+  weight?: (typeof weightBearing)[number] | undefined;
+  /** limits of an order written before it named their joint, where nobody can say of which they are: to be asked again */
+  unsaid?: MotionWindow | undefined;
 }
 
 /** The heights a size may come in. Which one is ordered, never computed. */
 export const heightNames = ['short', 'tall', 'low', 'high'] as const;
 export type HeightName = (typeof heightNames)[number];
 
+export const panelNames = ['low', 'tall', 'side', 'front'] as const;
+export const orderedPostures = ['lying', 'seated'] as const;
+export const compartments = ['medial', 'lateral'] as const;
+
 /** What the patient does when trouble comes at home. The order carries it. */
-export type Trouble = 'keep-on' | 'take-off';
+export const troubles = ['keep-on', 'take-off', 'loosen'] as const;
+export type Trouble = (typeof troubles)[number];
+
+/** An angle that a joint is to be held at. */
+export interface OrderedAngle extends JointPlane {
+  at: JointAngle;
+}
 
 export interface Order {
   diagnosis: string;
+  injuries?: Injury[] | undefined;
   prescriber: string;
   side: Side;
   dayZero: ClinicDay;
+  /** the last day it holds; open where it says nothing */
+  until?: ClinicDay | undefined;
   phases: OrderPhase[];
+  /** the compartment of the knee that is to be relieved */
+  relieve?: (typeof compartments)[number] | undefined;
+  angles?: OrderedAngle[] | undefined;
   /** the height, for a brace that comes in more than one */
-  height?: HeightName;
+  height?: HeightName | undefined;
+  panels?: (typeof panelNames)[number][] | undefined;
+  /** how the patient is put into it */
+  posture?: (typeof orderedPostures)[number] | undefined;
+  /** over which side the patient is rolled */
+  roll?: 'left' | 'right' | undefined;
   /** after an operation, a fracture, for instability: wearing is never shortened by itself */
   protective: boolean;
   /** how it is to be worn, in the prescriber's words */
   wearing: string;
   trouble: Trouble;
+  /** what was ordered and this brace cannot carry out, as the orthotist saw it and tells the prescriber */
+  acknowledged?: string[] | undefined;
 }
 
 export type OrderProblem =
@@ -44,6 +65,10 @@ export type OrderProblem =
   | { problem: 'first-phase-late'; phase: 0 }
   | { problem: 'phases-not-rising'; phase: number }
   | { problem: 'window-reversed'; phase: number }
+  | { problem: 'limited-twice'; phase: number }
+  | { problem: 'lock-outside-limits'; phase: number }
+  | { problem: 'joint-not-said'; phase: number }
+  | { problem: 'ends-before-it-begins' }
   | { problem: 'other-side' }
   | { problem: 'protective-taken-off' };
 
@@ -54,27 +79,72 @@ export type OrderProblem =
 export function orderProblems(order: Order, caseSide: Side): OrderProblem[] {
   const problems: OrderProblem[] = [];
   if (order.phases.length === 0) problems.push({ problem: 'no-phase' });
-  order.phases.forEach(({ fromDay, window }, phase) => {
-    if (phase === 0 && fromDay !== 0) problems.push({ problem: 'first-phase-late', phase });
-    if (phase > 0 && fromDay <= order.phases[phase - 1]!.fromDay)
+  order.phases.forEach((one, phase) => {
+    if (phase === 0 && one.fromDay !== 0) problems.push({ problem: 'first-phase-late', phase });
+    if (phase > 0 && one.fromDay <= order.phases[phase - 1]!.fromDay)
       problems.push({ problem: 'phases-not-rising', phase });
-    if (window.extension !== undefined && window.flexion !== undefined && window.extension > window.flexion)
-      problems.push({ problem: 'window-reversed', phase });
+    problems.push(...limitProblems(one).map((problem) => ({ problem, phase })));
   });
+  if (order.until !== undefined && order.until < order.dayZero)
+    problems.push({ problem: 'ends-before-it-begins' });
   if (order.side !== caseSide) problems.push({ problem: 'other-side' });
   if (order.protective && order.trouble === 'take-off') problems.push({ problem: 'protective-taken-off' });
   return problems;
 }
 
+function limitProblems({
+  limits,
+  locks = [],
+  unsaid,
+}: OrderPhase): ('window-reversed' | 'limited-twice' | 'lock-outside-limits' | 'joint-not-said')[] {
+  const windows = limits.map((limit) => windowOf([limit], limit));
+  const isReversed = ({ extension, flexion }: MotionWindow) =>
+    extension !== undefined && flexion !== undefined && extension > flexion;
+  const names = limits.map(({ joint, plane }) => `${joint} ${plane}`);
+  const isOutside = ({ joint, at }: OrderedLock) => {
+    const motion = { joint, plane: 'sagittal' as const };
+    const { extension = -Infinity, flexion = Infinity } = windowOf(limits, motion);
+    const { flexion: angle } = windowOf([{ ...motion, to: at }], motion);
+    return angle! < extension || angle! > flexion;
+  };
+  return [
+    ...(windows.some(isReversed) ? (['window-reversed'] as const) : []),
+    ...(new Set(names).size < names.length ? (['limited-twice'] as const) : []),
+    // a lock for walking or for the night may lie outside what is moved otherwise; one for always may not
+    ...(locks.some((lock) => lock.when === 'always' && isOutside(lock))
+      ? (['lock-outside-limits'] as const)
+      : []),
+    ...(unsaid ? (['joint-not-said'] as const) : []),
+  ];
+}
+
 /**
- * The window in force on a day, with its phase.
+ * The phase in force on a day.
  * @returns undefined for an order without phases
  */
-export function windowOn(order: Order, day: ClinicDay): { phase: number; window: MotionWindow } | undefined {
-  const phase = phaseOn(order.dayZero, order.phases, day);
-  const found = order.phases[phase];
-  return found && { phase, window: found.window };
+export function phaseInForce(order: Order, day: ClinicDay): { index: number; phase: OrderPhase } | undefined {
+  const index = phaseOn(order.dayZero, order.phases, day);
+  const phase = order.phases[index];
+  return phase && { index, phase };
 }
+
+/**
+ * The window of one motion in force on a day, with its phase.
+ * @param motion undefined for a brace whose order limits none
+ * @returns undefined for an order without phases
+ */
+export function windowOn(
+  order: Order,
+  day: ClinicDay,
+  motion: JointPlane | undefined,
+): { phase: number; window: MotionWindow } | undefined {
+  const now = phaseInForce(order, day);
+  return now && { phase: now.index, window: motion ? windowOf(now.phase.limits, motion) : {} };
+}
+
+/** Whether the order holds no more on a day. */
+export const hasEnded = ({ until }: Pick<Order, 'until'>, day: ClinicDay): boolean =>
+  until !== undefined && day > until;
 
 /** What practice advises for trouble at home: protective braces stay on. Common practice, no source. */
 export const troubleAdvice = (protective: boolean): Trouble => (protective ? 'keep-on' : 'take-off');

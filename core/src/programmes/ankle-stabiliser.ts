@@ -7,9 +7,11 @@ import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 3,
+  version: 4,
   region: 'ankle',
   joint: 'ankle',
+  ordered: [],
+  injuries: ['ankle-sprain'],
   findings: legFindings,
   measuring: [
     stance(),

@@ -33,9 +33,11 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 3,
+  version: 4,
   region: 'ankle',
   joint: 'ankle',
+  ordered: ['angle', 'weight'],
+  injuries: ['fracture-foot', 'fracture-ankle', 'achilles', 'ankle-sprain'],
   findings: legFindings,
   measuring: [
     stance(),
@@ -171,6 +173,8 @@ export const ankleWalker: Programme = {
       kind: 'seen',
       id: 'toes-warm-moving-felt',
       limbSafety: true,
+      // with the straps just closed, and once the leg has borne weight or lain for a while
+      moments: [{ is: 'seated' }, { is: 'standing' }],
       at: { from: 'sole', offset: 12, face: 'front' },
       cures: [{ stage: 'strap' }],
     },

@@ -1,4 +1,12 @@
-export { stages, type FamilyWords, type Programme, type Stage } from './programme';
+export { limitedMotion, notCarriedOut } from './carries-out';
+export {
+  orderedThings,
+  stages,
+  type FamilyWords,
+  type OrderedThing,
+  type Programme,
+  type Stage,
+} from './programme';
 export {
   chartBandFaults,
   chartOf,

@@ -17,10 +17,12 @@ import {
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   donning: 30,
+  ordered: ['motion', 'weight'],
+  injuries: ['front-cruciate', 'rear-cruciate', 'inner-ligament', 'outer-ligament'],
   findings: legFindings,
   measuring: [
     kneePosture(),

@@ -128,11 +128,13 @@ export const rigidFrame = {
  */
 export const kneeLigamentFrame: Programme = {
   id: 'knee-ligament-frame',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 45,
+  ordered: ['motion', 'weight'],
+  injuries: ['front-cruciate', 'rear-cruciate', 'inner-ligament', 'outer-ligament', 'meniscus'],
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],

@@ -48,10 +48,21 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
+  ordered: ['motion', 'lock', 'weight'],
+  injuries: [
+    'front-cruciate',
+    'rear-cruciate',
+    'inner-ligament',
+    'outer-ligament',
+    'meniscus',
+    'patella',
+    'fracture-thigh',
+    'fracture-shin',
+  ],
   findings: legFindings,
   measuring: [
     stance(),
@@ -76,7 +87,18 @@ export const kneePostop: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
+  stops: { leastExtension: 0, made: 'before-donning' },
   settings: [
+    {
+      kind: 'lock',
+      id: 'knee-lock',
+      made: 'before-donning',
+      by: 'orthotist',
+      joint: 'knee',
+      parts: ['hinge-medial', 'hinge-lateral'],
+      at: { from: 'knee-joint-space', face: 'medial' },
+      places: ['medial', 'lateral'],
+    },
     {
       // equal, and a reading is no better than this: an estimate
       kind: 'length',

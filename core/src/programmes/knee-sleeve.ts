@@ -7,10 +7,12 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, stance } from './
  */
 export const kneeSleeve: Programme = {
   id: 'knee-sleeve',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   donning: 20,
+  ordered: [],
+  injuries: ['patella', 'meniscus', 'cartilage', 'osteoarthritis-inner', 'osteoarthritis-outer'],
   findings: legFindings,
   measuring: [
     stance('standing', ['seated', 'supine']),

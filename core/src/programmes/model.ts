@@ -19,6 +19,8 @@ export interface BraceModel {
   invented: boolean;
   /** whether left and right are two braces; either side where it is not said */
   sided?: boolean;
+  /** which of a family's variants it is: bow-leg or knock-knee, low or tall */
+  variant?: string;
   distances: Record<string, Millimetres>;
   chart: Chart;
   hinge?: StopHardware;

@@ -7,8 +7,10 @@ import { girth, length, modelsOwn, neckFindings, stance } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 3,
+  version: 4,
   region: 'neck',
+  ordered: ['posture'],
+  injuries: ['cervical-fracture', 'cervical-sprain'],
   findings: neckFindings,
   limbs: 'before-and-after',
   measuring: [

@@ -7,8 +7,10 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 3,
+  version: 4,
   region: 'neck',
+  ordered: ['posture'],
+  injuries: ['cervical-fracture', 'fusion'],
   findings: neckFindings,
   limbs: 'before-and-after',
   measuring: [],

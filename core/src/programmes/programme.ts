@@ -1,12 +1,25 @@
-import type { Region } from '../anatomy';
+import type { Joint, Region } from '../anatomy';
 import type { Part } from '../brace';
 import type { ProgrammeCheck } from '../checking';
-import type { Joint, ProtocolStep } from '../measuring';
+import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Finding } from '../screening';
 import type { Setting, StopRule } from '../setting';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
+
+/** What an order may say that a brace carries out. */
+export const orderedThings = [
+  'motion',
+  'lock',
+  'relieve',
+  'angle',
+  'panels',
+  'posture',
+  'roll',
+  'weight',
+] as const;
+export type OrderedThing = (typeof orderedThings)[number];
 
 /** The nine stages, in the order of the work. */
 export const stages = [
@@ -27,6 +40,8 @@ export interface FamilyWords {
   /** why there is nothing to do in a stage, by the stage */
   notNeeded?: Record<string, string>;
   lists?: Record<string, string>;
+  /** injuries that are this clinic's own codes */
+  injuries?: Record<string, string>;
   settings?: Record<
     string,
     { name: string; how: string; caution?: string; places?: Record<string, string>; unit?: string }
@@ -69,6 +84,10 @@ export interface Programme {
   region: Region;
   /** the joint whose motion the order limits, if any */
   joint?: Joint;
+  /** what of an order it carries out, and is asked for first; its joint's motion where that is limited */
+  ordered?: OrderedThing[];
+  /** the injuries it is ordered for most, asked for first; codes of its own have their words with it */
+  injuries?: string[];
   /** where the school of this family puts the hinge against the side midline */
   hinge?: 'behind-midline' | 'on-midline';
   /** the knee's angle while donning */

@@ -2,12 +2,12 @@ import { array, boolean, lazy, mixed, number, object, string, type ObjectShape }
 import { partSchema } from '../brace';
 import { checkSchema } from '../checking';
 import { sequenceSchema } from '../strapping';
-import { landmarks, regionNames, type Landmark } from '../anatomy';
-import { joints, planes, stances, substituteWays, type MeasuringStep } from '../measuring';
+import { joints, landmarks, planes, regionNames, type Landmark } from '../anatomy';
+import { stances, substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
-import { settingSchema } from '../setting';
-import { stages } from './programme';
+import { hardwareKinds, settingSchema } from '../setting';
+import { orderedThings, stages } from './programme';
 import { betweenRules, disagreeRules } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
@@ -104,6 +104,7 @@ const saidById = lazy((value: object | undefined) =>
 );
 const words = object({
   lists: saidById,
+  injuries: saidById,
   notNeeded: saidById,
   settings: wordsById({
     name: said().required(),
@@ -136,6 +137,8 @@ export const programmeSchema = object({
   words,
   region: one(regionNames),
   joint: string().oneOf(joints),
+  ordered: array().of(string().oneOf(orderedThings).required()),
+  injuries: array().of(name()).max(40),
   hinge: string().oneOf(['behind-midline', 'on-midline']),
   donning: number().strict().min(0).max(120),
   findings: array()
@@ -244,6 +247,7 @@ export const modelSchema = object({
   programme: name(),
   invented: boolean().required(),
   sided: boolean().strict(),
+  variant: string().strict().min(1).max(80),
   distances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, finite()]))).required(),
   ),
@@ -251,6 +255,8 @@ export const modelSchema = object({
   hinge: object({
     extension: array().of(finite()).min(1).required(),
     flexion: array().of(finite()).required(),
+    kind: string().oneOf(hardwareKinds),
+    lock: array().of(finite()),
   })
     .noUnknown()
     .default(undefined),

@@ -17,9 +17,11 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 3,
+  version: 4,
   region: 'shoulder',
   joint: 'shoulder',
+  ordered: [],
+  injuries: ['shoulder-instability', 'shoulder-cuff', 'shoulder-stiffness', 'fracture-collar-bone'],
   findings: armFindings,
   measuring: [
     motion('shoulder-abduction', 'shoulder', 'frontal', ['active'], { mayAlso: ['passive'] }),

@@ -8,8 +8,10 @@ import { length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 3,
+  version: 4,
   region: 'trunk',
+  ordered: [],
+  injuries: ['vertebral-fracture-osteoporotic'],
   findings: trunkFindings,
   limbs: 'before-and-after',
   measuring: [

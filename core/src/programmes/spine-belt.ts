@@ -9,8 +9,10 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 3,
+  version: 4,
   region: 'trunk',
+  ordered: ['posture', 'panels'],
+  injuries: ['disc', 'other'],
   findings: trunkFindings,
   limbs: 'before-and-after',
   measuring: [
@@ -95,6 +97,7 @@ export const spineBelt: Programme = {
     {
       id: 'lying-log-roll',
       purpose: 'first-donning',
+      when: { kind: 'ordered', what: 'posture', is: 'lying' },
       people: ['patient', 'orthotist', 'helper'],
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
@@ -110,6 +113,7 @@ export const spineBelt: Programme = {
     {
       id: 'seated-alone',
       purpose: 'first-donning',
+      when: { kind: 'ordered', what: 'posture', is: 'seated' },
       people: ['patient'],
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
@@ -166,6 +170,7 @@ export const spineBelt: Programme = {
     {
       kind: 'seen',
       id: 'breathes-and-sits',
+      moments: [{ is: 'standing' }, { is: 'seated' }],
       at: { from: 'lower-ribs', face: 'front' },
       cures: [{ stage: 'strap', thing: 'both-pulls' }],
     },

@@ -8,8 +8,16 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 3,
+  version: 4,
   region: 'trunk',
+  ordered: ['posture', 'roll'],
+  injuries: [
+    'vertebral-fracture-unstable',
+    'vertebral-fracture-stable',
+    'fusion',
+    'fracture-ribs',
+    'hip-or-pelvis',
+  ],
   findings: trunkFindings,
   limbs: 'before-and-after',
   measuring: [

@@ -7,8 +7,10 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 3,
+  version: 4,
   region: 'trunk',
+  ordered: ['panels'],
+  injuries: ['disc', 'fusion', 'vertebral-fracture-stable'],
   findings: trunkFindings,
   limbs: 'before-and-after',
   measuring: [

@@ -7,8 +7,10 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 3,
+  version: 4,
   region: 'trunk',
+  ordered: ['posture', 'panels'],
+  injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
   findings: trunkFindings,
   limbs: 'before-and-after',
   measuring: [

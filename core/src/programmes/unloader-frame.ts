@@ -7,11 +7,13 @@ import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } fr
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 45,
+  ordered: ['relieve', 'motion', 'weight'],
+  injuries: ['osteoarthritis-inner', 'osteoarthritis-outer', 'cartilage'],
   findings: legFindings,
   measuring: [
     kneePosture(),

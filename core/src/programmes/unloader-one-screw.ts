@@ -8,11 +8,13 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 30,
+  ordered: ['relieve', 'motion'],
+  injuries: ['osteoarthritis-inner', 'osteoarthritis-outer', 'cartilage'],
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],

@@ -6,10 +6,12 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderThumbwheel: Programme = {
   id: 'unloader-thumbwheel',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   donning: 30,
+  ordered: ['relieve', 'motion'],
+  injuries: ['osteoarthritis-inner', 'osteoarthritis-outer'],
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],

@@ -7,11 +7,13 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, 
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
   donning: 30,
+  ordered: ['relieve', 'motion'],
+  injuries: ['osteoarthritis-inner', 'osteoarthritis-outer', 'cartilage'],
   findings: legFindings,
   measuring: [
     kneePosture(),

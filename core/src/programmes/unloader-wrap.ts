@@ -7,10 +7,12 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 3,
+  version: 4,
   region: 'leg',
   joint: 'knee',
   donning: 30,
+  ordered: ['relieve', 'motion'],
+  injuries: ['osteoarthritis-inner', 'osteoarthritis-outer'],
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],

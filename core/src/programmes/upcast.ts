@@ -1,5 +1,5 @@
 import type { ProgrammeCheck } from '../checking';
-import type { Joint } from '../measuring';
+import type { Joint } from '../anatomy';
 import type { Sequence, SequenceStep } from '../strapping';
 import { kneePad, kneeStrap, partOfStrap, rigidFrame } from './knee-ligament-frame';
 import type { BraceModel } from './model';

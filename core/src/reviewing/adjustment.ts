@@ -1,3 +1,4 @@
+import type { JointPlane } from '../anatomy';
 import type { ClinicDay } from '../calendar';
 import { windowOn, type Order } from '../order';
 import {
@@ -39,26 +40,40 @@ export type Adjustment =
   | { kind: 'stops'; phase: number; choice: StopChoice }
   | { kind: 'none'; phase: number };
 
+/** What an adjustment is proposed from. */
+export interface AtReview {
+  order: Order;
+  day: ClinicDay;
+  /** the motion that the stops limit */
+  limited: JointPlane | undefined;
+  /** fitted now */
+  setting: HingeStops | undefined;
+  /** the hinge's pieces; a brace without stops has nothing to adjust here */
+  hardware: StopHardware | undefined;
+  rule: StopRule | undefined;
+  found?: ReviewFinding | undefined;
+  /** what the joint reached, if tested */
+  joint?: Arc | undefined;
+}
+
 /**
  * The one adjustment a review may make: the stops of the phase in force, if the brace is not on them yet.
  * What is told to the prescriber comes first: it raises a call, and never by itself shortens protective
  * wearing.
- * @param setting fitted now
- * @param hardware the hinge's pieces; a brace without stops has nothing to adjust here
- * @param joint what the joint reached, if tested
  */
-export function proposeAdjustment(
-  order: Order,
-  day: ClinicDay,
-  setting: HingeStops | undefined,
-  hardware: StopHardware | undefined,
-  rule: StopRule | undefined,
-  found: ReviewFinding | undefined,
-  joint?: Arc,
-): Adjustment {
+export function proposeAdjustment({
+  order,
+  day,
+  limited,
+  setting,
+  hardware,
+  rule,
+  found,
+  joint,
+}: AtReview): Adjustment {
   const because = found ? referBecause(found) : [];
   if (because.length > 0) return { kind: 'refer', because, protective: order.protective };
-  const now = windowOn(order, day) ?? { phase: -1, window: {} };
+  const now = windowOn(order, day, limited) ?? { phase: -1, window: {} };
   if (!hardware || !rule) return { kind: 'none', phase: now.phase };
   const choice = chooseStops(now.window, hardware, rule, joint);
   const same =

@@ -1,10 +1,13 @@
+import { limitsOf } from '../order';
 import fc from 'fast-check';
 import type { Order } from '../order';
 import { parseNeutralZero, printNeutralZero } from '../setting';
-import { proposeAdjustment, referBecause } from './adjustment';
+import { proposeAdjustment, referBecause, type AtReview } from './adjustment';
 import { changesSince, orderedMotion, type VisitMotion } from './changes';
 import { exampleMotion, motionInWindow } from './motion';
 import { sizeByGirths } from './size-now';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const order: Order = {
   diagnosis: 'ligament reconstruction',
@@ -12,8 +15,8 @@ const order: Order = {
   side: 'right',
   dayZero: '2026-11-07',
   phases: [
-    { fromDay: 0, window: { extension: 10, flexion: 60 } },
-    { fromDay: 14, window: { extension: 5, flexion: 90 } },
+    { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
+    { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
   ],
   protective: true,
   wearing: 'day and night',
@@ -21,19 +24,19 @@ const order: Order = {
 };
 const hinge = { extension: [0, 10, 20], flexion: [45, 60, 75, 90] };
 const rule = { leastExtension: 0 };
+const adjust = (day: string, setting: AtReview['setting'], found?: AtReview['found'], more = {}) =>
+  proposeAdjustment({ order, day, limited: knee, setting, hardware: hinge, rule, found, ...more });
 const well = { skin: 'clear', pain: 2 } as const;
 
 test('in the next phase the stops move to it', () =>
-  expect(
-    proposeAdjustment(order, '2026-11-21', { extension: 10, flexion: 60 }, hinge, rule, well),
-  ).toMatchObject({
+  expect(adjust('2026-11-21', { extension: 10, flexion: 60 }, well)).toMatchObject({
     kind: 'stops',
     phase: 1,
     choice: { ok: true, stops: { extension: 10, flexion: 90 }, lost: { extension: 5 } },
   }));
 
 test('a day before it nothing changes', () =>
-  expect(proposeAdjustment(order, '2026-11-20', { extension: 10, flexion: 60 }, hinge, rule, well)).toEqual({
+  expect(adjust('2026-11-20', { extension: 10, flexion: 60 }, well)).toEqual({
     kind: 'none',
     phase: 0,
   }));
@@ -43,7 +46,7 @@ test.each([
   [{ skin: 'broken', pain: 2 }, ['skin-broken']],
   [{ skin: 'stays-red', pain: 8 }, ['skin-stays-red', 'pain-high']],
 ] as const)('%j: refer first, change nothing', (found, because) =>
-  expect(proposeAdjustment(order, '2026-11-21', { extension: 10, flexion: 60 }, hinge, rule, found)).toEqual({
+  expect(adjust('2026-11-21', { extension: 10, flexion: 60 }, found)).toEqual({
     kind: 'refer',
     because,
     protective: true,
@@ -51,7 +54,7 @@ test.each([
 );
 
 test('nothing fitted yet counts as not on the phase', () =>
-  expect(proposeAdjustment(order, '2026-11-10', undefined, hinge, rule, undefined).kind).toBe('stops'));
+  expect(adjust('2026-11-10', undefined, undefined).kind).toBe('stops'));
 
 test.each([
   [{ extension: -8, flexion: 84 }, { from: 8, to: 84 }, { extension: false, flexion: false }, false],

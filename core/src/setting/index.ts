@@ -7,6 +7,7 @@ export {
 } from './neutral-zero';
 export {
   chooseStops,
+  hardwareKinds,
   pairProblems,
   usableArc,
   type Arc,

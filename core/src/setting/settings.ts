@@ -1,6 +1,6 @@
 import { array, object, string } from 'yup';
-import { finite, oneOfKinds, placeSchema, type OneOfKinds } from '../brace';
-import { joints } from '../measuring';
+import { finite, oneOfKinds, optionalCondition, placeSchema, type OneOfKinds } from '../brace';
+import { joints } from '../anatomy';
 
 /** When a setting is made: with the brace off, at a step of putting on, after it has settled, each time, or at a review. */
 export const settingMoments = [
@@ -19,6 +19,10 @@ const common = {
   /** where it is seen on the figure */
   at: placeSchema.optional().default(undefined),
   made: string().oneOf(settingMoments).required(),
+  /** only where this holds */
+  when: optionalCondition,
+  /** whose work it is: an orthotist's where it says so; air and belts are anybody's */
+  by: string().oneOf(['orthotist']),
 };
 /** The places it is made at, which go alike: medial and lateral, left and right. */
 const places = () => array().of(id()).min(1).max(6).required();
@@ -57,6 +61,8 @@ export const settingKinds = {
     ...notReversed,
     ({ least, most }) => !(least > most),
   ),
+  /** a joint locked at an angle that the hardware has, or open, both of a pair alike; never the nearest */
+  lock: object({ ...common, joint: string().oneOf(joints).required(), places: places() }),
   /** a part that may be in or left out */
   fitted: object({ ...common, part: id() }),
 };
@@ -66,23 +72,20 @@ export type Setting = OneOfKinds<typeof settingKinds>;
 export type SettingKind = Setting['kind'];
 export const settingSchema = oneOfKinds(settingKinds);
 
-/** How a setting was made: a number for each of its places, or in and out. */
+/** How a setting was made: a number for each of its places, or in and out; a lock that is out is open. */
 export interface SettingMade {
   values?: Record<string, number>;
   fitted?: boolean;
 }
 
-/** What the size or the order wants a setting to be, both ends included: mm, a mark, degrees. */
-export interface Wanted {
-  from: number;
-  to: number;
-}
+/** What the size or the order wants a setting to be, both ends included: mm, a mark, degrees; a lock may be wanted open. */
+export type Wanted = { from: number; to: number } | 'open';
 
 export type JudgedSetting =
   | { state: 'open' | 'right' }
   | {
       state: 'wrong';
-      why: 'pair-differs' | 'not-as-wanted' | 'outside';
+      why: 'pair-differs' | 'not-as-wanted' | 'outside' | 'not-locked' | 'not-ordered';
       /** how far off, in the setting's own unit */
       by: number;
     };
@@ -92,7 +95,7 @@ export const onePlace = 'one';
 
 /** The places at which a setting is made. */
 export const placesOf = (setting: Setting): readonly string[] =>
-  setting.kind === 'length' || setting.kind === 'mark'
+  setting.kind === 'length' || setting.kind === 'mark' || setting.kind === 'lock'
     ? setting.places
     : setting.kind === 'fitted'
       ? []
@@ -114,6 +117,7 @@ export function judgeSetting(
   wanted: Wanted | undefined,
 ): JudgedSetting {
   if (setting.kind === 'fitted') return { state: made?.fitted === undefined ? 'open' : 'right' };
+  if (setting.kind === 'lock') return judgeLock(setting, made, wanted);
   const values = placesOf(setting).map((place) => made?.values?.[place] ?? NaN);
   if (!values.every(Number.isFinite)) return { state: 'open' };
   const off = Math.max(...values.map((value) => outside(value, setting.least, setting.most)));
@@ -121,11 +125,39 @@ export function judgeSetting(
   const spread = Math.max(...values) - Math.min(...values);
   if (spread > (setting.kind === 'length' ? setting.within : 0))
     return { state: 'wrong', why: 'pair-differs', by: spread };
-  const apart = wanted ? Math.max(...values.map((value) => outside(value, wanted.from, wanted.to))) : 0;
+  const apart =
+    wanted && wanted !== 'open'
+      ? Math.max(...values.map((value) => outside(value, wanted.from, wanted.to)))
+      : 0;
   return apart > tolerated[setting.kind]
     ? { state: 'wrong', why: 'not-as-wanted', by: apart }
     : { state: 'right' };
 }
 
+/** A lock stands at the ordered angle on both sides, or is open where none is ordered. */
+function judgeLock(
+  { places: at }: Extract<Setting, { kind: 'lock' }>,
+  made: SettingMade | undefined,
+  wanted: Wanted | undefined,
+): JudgedSetting {
+  if (made?.fitted === false)
+    return wanted === undefined || wanted === 'open'
+      ? { state: 'right' }
+      : { state: 'wrong', why: 'not-locked', by: wanted.from };
+  const values = at.map((place) => made?.values?.[place] ?? NaN);
+  if (!values.every(Number.isFinite)) return { state: 'open' };
+  const spread = Math.max(...values) - Math.min(...values);
+  if (spread > 0) return { state: 'wrong', why: 'pair-differs', by: spread };
+  if (wanted === undefined) return { state: 'right' };
+  if (wanted === 'open') return { state: 'wrong', why: 'not-ordered', by: values[0]! };
+  const off = outside(values[0]!, wanted.from, wanted.to);
+  return off > 0 ? { state: 'wrong', why: 'not-as-wanted', by: off } : { state: 'right' };
+}
+
 /** How near a made setting comes to the wanted one; degrees by goniometer, an estimate. */
-const tolerated: Record<Exclude<SettingKind, 'fitted'>, number> = { length: 0, mark: 0, angle: 3, fill: 0 };
+const tolerated: Record<Exclude<SettingKind, 'fitted' | 'lock'>, number> = {
+  length: 0,
+  mark: 0,
+  angle: 3,
+  fill: 0,
+};

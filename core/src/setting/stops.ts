@@ -1,10 +1,17 @@
 import type { MotionWindow } from '../order';
 import type { Degrees } from '../quantity';
 
-/** The pieces that come with a hinge. */
+/** Wedges pushed in, a dial's detents, pieces screwed in. */
+export const hardwareKinds = ['wedges', 'dial', 'screwed'] as const;
+
+/** What a hinge can be set to: its pieces, or the detents of its dial. */
 export interface StopHardware {
+  /** wedges where it says nothing */
+  kind?: (typeof hardwareKinds)[number];
   extension: Degrees[];
   flexion: Degrees[];
+  /** the angles at which it can be locked, apart from its stops */
+  lock?: Degrees[];
 }
 
 /** What the family asks of its stops whatever the order says. */
@@ -55,7 +62,8 @@ export function chooseStops(
 ): StopChoice {
   const { extension: e, flexion: f } = window;
   if (e !== undefined && f !== undefined && e > f) return { ok: false, problem: 'window-reversed' };
-  const least = Math.max(e ?? rule.leastExtension, rule.leastExtension);
+  // the family's least gives way to hyperextension that is ordered
+  const least = e !== undefined && e < 0 ? e : Math.max(e ?? rule.leastExtension, rule.leastExtension);
   const extension = hardware.extension.filter((piece) => piece >= least).sort((a, b) => a - b)[0];
   if (extension === undefined) return { ok: false, problem: 'no-extension-piece' };
   const flexion =

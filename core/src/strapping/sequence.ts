@@ -1,6 +1,15 @@
 import { array, lazy, object, string, type InferType, type Schema } from 'yup';
-import { finite, oneOfKinds, type OneOfKinds } from '../brace';
-import { joints, stances, type Joint, type Stance } from '../measuring';
+import {
+  finite,
+  holds,
+  oneOfKinds,
+  optionalCondition,
+  type Condition,
+  type KnownFacts,
+  type OneOfKinds,
+} from '../brace';
+import { joints, type Joint } from '../anatomy';
+import { stances, type Stance } from '../measuring';
 import type { Degrees } from '../quantity';
 
 const id = () => string().strict().required().min(1).max(80);
@@ -26,7 +35,13 @@ const posture = object({
 export const people = ['patient', 'orthotist', 'helper', 'carer'] as const;
 export const pulls = ['provisional', 'loose', 'light', 'snug', 'final'] as const;
 
-const step = { id: id(), posture, who: string().oneOf(people) };
+const step = {
+  id: id(),
+  posture,
+  who: string().oneOf(people),
+  /** only where this holds; where it is not known it stands, and asks by its words */
+  when: optionalCondition,
+};
 
 /** What each kind of step states; its wording hangs on its id. */
 const stepKinds = {
@@ -58,6 +73,8 @@ export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble']
 const sequenceShape = {
   id: id(),
   purpose: string().oneOf(purposes).required(),
+  /** which case it is for; where several or none hold it is asked */
+  when: optionalCondition,
   /** who is there for it */
   people: array().of(string().oneOf(people).required()).min(1).required(),
   steps: array()
@@ -67,7 +84,7 @@ const sequenceShape = {
     .required(),
   /** all straps once more, in the same order, after a step */
   passes: array()
-    .of(object({ after: id() }).noUnknown().required())
+    .of(object({ after: id(), when: optionalCondition }).noUnknown().required())
     .max(8),
 };
 const plain = object(sequenceShape).noUnknown().required();
@@ -101,11 +118,17 @@ export interface RunnerState {
  * never skipped: the first one not done is the one to do now.
  * @param sequence the list in use
  * @param done steps with their pass, in any order
+ * @param facts of the case: a step or a pass whose condition does not hold is left out
  */
 export function runSequence(
-  { steps, passes = [] }: Pick<Sequence, 'steps' | 'passes'>,
+  sequence: Pick<Sequence, 'steps' | 'passes'>,
   done: readonly StepDone[],
+  facts?: KnownFacts,
 ): RunnerState {
+  const applies = ({ when }: { when?: Condition | undefined }) =>
+    when === undefined || facts === undefined || holds(when, facts) !== false;
+  const steps = sequence.steps.filter(applies);
+  const passes = (sequence.passes ?? []).filter(applies);
   const all = [
     ...steps.map((one) => ({ ...one, pass: 1 })),
     ...passes.flatMap((_, i) =>

@@ -1,3 +1,4 @@
+import { limitsOf } from '@estribo/core/order';
 import { connect, type AddressInfo } from 'node:net';
 import { brokenLink, type AnyRecordedEntry } from '@estribo/core/logbook';
 import request from 'supertest';
@@ -11,6 +12,8 @@ import {
   type SentEntry,
   type TestClinic,
 } from '../test-clinic';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 let clinic: TestClinic;
 let send: (
@@ -175,7 +178,7 @@ test('an order for the other side, or a window the wrong way round, is refused w
   const id = await openCase();
   expect((await send(order(id, null, { side: 'left' }))).body.detail).toMatch(/other-side/);
   const reversed = await send(
-    order(id, null, { phases: [{ fromDay: 0, window: { extension: 90, flexion: 10 } }] }),
+    order(id, null, { phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 90, flexion: 10 }) }] }),
   );
   expect(reversed.body.faults).toEqual([{ at: 'body.phases[0]', message: 'window-reversed' }]);
 });

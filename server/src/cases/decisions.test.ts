@@ -1,9 +1,12 @@
+import { limitsOf } from '@estribo/core/order';
 import { dayOf } from '@estribo/core/calendar';
 import { decideSize, foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
 import { v7 } from 'uuid';
 import { caseEntity } from '../database/entities';
 import { soundOrder, stopsFor, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
 import { entriesOf, foldOf } from './record';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 let clinic: TestClinic;
 beforeAll(async () => {
@@ -281,7 +284,7 @@ describe('patients of tomorrow', () => {
         ...clinic.entry(
           'order.given',
           'screen',
-          { ...soundOrder, phases: [{ fromDay: 0, window }] },
+          { ...soundOrder, phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] },
           { expects },
         ),
         case: id,

@@ -2,10 +2,13 @@ import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import { decideSignature, decideSize, decideStops, type BodyOf } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
-import type { Pin, Programme } from '@estribo/core/programmes';
+import { limitsOf, type Order } from '@estribo/core/order';
+import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
 import { askedFindings, type Finding } from '@estribo/core/screening';
 import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 export interface DemoCase {
   who: DemoName;
@@ -65,22 +68,25 @@ export function fittingKit(
         await write('limbs.noted', 'screen', { moment: 'before', limbs: wholeLimbs });
     },
     order: async (dayZero, order = {}) => {
-      await write('order.given', 'screen', {
+      const given: BodyOf<'order.given'> = {
         diagnosis: 'Ligament reconstruction',
+        injuries: [{ code: 'front-cruciate', ...(side === 'midline' ? {} : { side }) }],
         prescriber: 'Dr Elva Nogueira',
         side,
         dayZero,
         phases: [
-          { fromDay: 0, window: { extension: 10, flexion: 60 } },
-          { fromDay: 14, window: { extension: 5, flexion: 90 } },
-          { fromDay: 28, window: { extension: 0, flexion: 105 } },
-          { fromDay: 42, window: { extension: 0, flexion: 120 } },
+          { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
+          { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
+          { fromDay: 28, limits: limitsOf(knee, { extension: 0, flexion: 105 }) },
+          { fromDay: 42, limits: limitsOf(knee, { extension: 0, flexion: 120 }) },
         ],
         protective: true,
         wearing: 'Day and night, also in bed',
         trouble: 'keep-on',
         ...order,
-      });
+      };
+      const left = notCarriedOut(given as Order, programme.content, (await state()).model);
+      await write('order.given', 'screen', { ...given, ...(left.length > 0 ? { acknowledged: left } : {}) });
     },
     measure: async (above, below, sides = 'both') => {
       for (const at of sides === 'both' ? [side, otherSide(side)] : [side]) {
@@ -266,7 +272,7 @@ export const demoCases: readonly DemoCase[] = [
     write: async (kit) => {
       const day = await fitted(kit, -3, -60, 452, 356, {
         diagnosis: 'Old ligament injury, unstable when walking downhill',
-        phases: [{ fromDay: 0, window: { extension: 0 } }],
+        phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 0 }) }],
         protective: false,
         wearing: 'For walking and work',
         trouble: 'take-off',
@@ -399,7 +405,10 @@ export const demoCases: readonly DemoCase[] = [
       const day = kit.writer.at(-30, '10:10');
       await kit.open();
       await kit.screen(['swelling-expected-to-fall']);
-      await kit.order(kit.day(-31), { diagnosis: 'Patellar tendon repair' });
+      await kit.order(kit.day(-31), {
+        diagnosis: 'Patellar tendon repair',
+        injuries: [{ code: 'patella', side: 'right' }],
+      });
       await kit.measureAs({ 'girth-above': 508, 'girth-below': 392, 'knee-to-malleoli': 402 });
       await kit.size();
       await asOrdered(kit, day);
@@ -434,7 +443,8 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen();
       await kit.order(kit.day(-2), {
         diagnosis: 'Patellar tracking, painful on stairs',
-        phases: [{ fromDay: 0, window: {} }],
+        injuries: [{ code: 'patella', side: 'right' }],
+        phases: [{ fromDay: 0, limits: [] }],
         protective: false,
         wearing: 'For sport and stairs',
         trouble: 'take-off',
@@ -452,7 +462,8 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen(['fragile-skin']);
       await kit.order(kit.day(-4), {
         diagnosis: 'Osteoporosis, two vertebrae sunk',
-        phases: [{ fromDay: 0, window: {} }],
+        injuries: [{ code: 'vertebral-fracture-osteoporotic' }],
+        phases: [{ fromDay: 0, limits: [] }],
         protective: false,
         wearing: 'Mornings and afternoons, growing',
         trouble: 'take-off',
@@ -477,8 +488,9 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen();
       await kit.order(kit.day(-1), {
         diagnosis: 'Low back pain after lifting',
+        injuries: [{ code: 'disc' }],
         height: 'low',
-        phases: [{ fromDay: 0, window: {} }],
+        phases: [{ fromDay: 0, limits: [] }],
         protective: false,
         wearing: 'For work, at most half a day',
         trouble: 'take-off',
@@ -501,7 +513,8 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen();
       await kit.order(kit.day(0), {
         diagnosis: 'Neck sprain, no fracture seen',
-        phases: [{ fromDay: 0, window: {} }],
+        injuries: [{ code: 'cervical-sprain' }],
+        phases: [{ fromDay: 0, limits: [] }],
         protective: true,
         wearing: 'Day and night until seen again',
         trouble: 'keep-on',
@@ -519,7 +532,13 @@ export const demoCases: readonly DemoCase[] = [
       await kit.screen();
       await kit.order(kit.day(-6), {
         diagnosis: 'Shoulder subluxation',
-        phases: [{ fromDay: 0, window: { extension: -20, flexion: 90 } }],
+        injuries: [{ code: 'shoulder-instability', side: 'left' }],
+        phases: [
+          {
+            fromDay: 0,
+            limits: limitsOf({ joint: 'shoulder', plane: 'sagittal' }, { extension: -20, flexion: 90 }),
+          },
+        ],
         protective: false,
         wearing: 'By day',
         trouble: 'take-off',
@@ -537,7 +556,9 @@ export const demoCases: readonly DemoCase[] = [
       await kit.order(kit.day(-9), {
         diagnosis: 'Fracture of the fifth metatarsal',
         height: 'short',
-        phases: [{ fromDay: 0, window: { extension: -10, flexion: 20 } }],
+        injuries: [{ code: 'fracture-foot', side: 'right' }],
+        phases: [{ fromDay: 0, limits: [], weight: 'partial' }],
+        angles: [{ joint: 'ankle', plane: 'sagittal', at: { toward: 'plantarflexion', degrees: 0 } }],
         protective: true,
         wearing: 'Day and night, off to wash',
         trouble: 'keep-on',

@@ -1,4 +1,5 @@
 import type { BraceModel } from '@estribo/core/programmes';
+import type { StopHardware } from '@estribo/core/setting';
 import type { Chart, ChartAxis } from '@estribo/core/sizing';
 
 /*
@@ -23,6 +24,14 @@ const printed = (
   resolution,
   bands: bands.map(([size, from, to]) => ({ size, from, to })),
 });
+
+/** A dial in detents of ten degrees, with a slide that locks it at three angles. */
+const dialled: StopHardware = {
+  kind: 'dial',
+  extension: [-10, 0, 10, 20, 30, 40, 50, 60, 70, 80, 90],
+  flexion: [-10, 0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100, 110, 120],
+  lock: [0, 15, 30],
+};
 
 const nothingSet = {
   version: 2,
@@ -127,7 +136,7 @@ export const otherFamilies: readonly BraceModel[] = [
       between: 'larger',
       disagree: 'larger',
     },
-    { ...legs, sided: false },
+    { ...legs, sided: false, version: 3, hinge: dialled },
   ),
   model(
     'rapido-seis',

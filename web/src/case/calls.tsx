@@ -25,7 +25,7 @@ export function Calls() {
   const { state } = useWork();
   const order = state.order?.order;
   // what protects stays on, whatever else is written; so does what nobody has ordered anything about yet
-  const stays = !order || order.protective || order.trouble === 'keep-on';
+  const stays = !order || order.protective || order.trouble !== 'take-off';
   return state.calls
     .filter(({ why }) => why !== 'finding')
     .map((call) => (

@@ -3,7 +3,7 @@ import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/co
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
-import { stages, type Stage } from '@estribo/core/programmes';
+import { limitedMotion, stages, type Stage } from '@estribo/core/programmes';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -432,7 +432,8 @@ function CaseHead({
 }) {
   const [unit, nextUnit] = useUnit();
   const order = state.order?.order;
-  const window = order && windowOn(order, today);
+  const limited = limitedMotion(state.programme);
+  const window = order && windowOn(order, today, limited);
   const size_ = state.sizing.chosen?.decided.size;
   return (
     <Head>
@@ -450,7 +451,7 @@ function CaseHead({
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
-            window: printWindow(window.window),
+            window: printWindow(window.window, limited),
             count: daysBetween(order.dayZero, today),
           })}
         </p>

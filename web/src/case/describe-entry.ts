@@ -1,3 +1,5 @@
+import { printPhase } from '../screening/print-order';
+import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
 import { isKind, type AnyRecordedEntry, type CaseState, type RecordLine } from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
@@ -6,7 +8,7 @@ import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
 import { named, t } from '../messages';
 import { checkWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { printDay, printDistance, printReading, printStops, printWindow } from '../parts/print';
+import { printDay, printDistance, printReading, printStops } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
 import { printSetting } from '../setting/print-setting';
 import { unitOfAxis } from '../sizing/print-axis';
@@ -83,7 +85,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'order.given':
       return {
         title: t('entry.order'),
-        value: printWindow(entry.body.phases[0]!.window),
+        value: printPhase(entry.body.phases[0]!, limitedMotion(state.programme)),
         rest: entry.body.diagnosis,
       };
     case 'measure.read': {
@@ -153,13 +155,15 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       };
     case 'set.made': {
       const { setting: id, values, fitted } = entry.body;
-      const { kind } = state.programme.settings.find((one) => one.id === id) ?? {};
+      const setting = state.programme.settings.find((one) => one.id === id);
       return {
         title: settingWords(state.programme, id).name,
         value:
           fitted === undefined
-            ? (values ?? []).map(({ value }) => printSetting(kind, value, unit)).join(' / ')
-            : t(fitted ? 'setting.isIn' : 'setting.leftOut'),
+            ? (values ?? []).map(({ value }) => printSetting(setting, value, unit)).join(' / ')
+            : setting?.kind === 'lock'
+              ? t('setting.lockOpen')
+              : t(fitted ? 'setting.isIn' : 'setting.leftOut'),
       };
     }
     case 'shape.scar':
@@ -191,13 +195,20 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       const amount = (value: number) =>
         check ? saidFound(state.programme, check, value, unit) : String(value);
       return {
-        title: checkWords(state.programme, entry.body.check).name,
+        title: entry.body.moment
+          ? t('checking.at', {
+              check: checkWords(state.programme, entry.body.check).name,
+              moment: named('checkMoment', entry.body.moment),
+            })
+          : checkWords(state.programme, entry.body.check).name,
         value:
           entry.body.seen !== undefined
             ? entry.body.seen
               ? t('common.yes')
               : t('common.no')
-            : amount(entry.body.value!),
+            : entry.body.notReached
+              ? t('checking.notReached')
+              : amount(entry.body.value!),
         ...(entry.body.reference === undefined ? {} : { rest: amount(entry.body.reference) }),
       };
     }

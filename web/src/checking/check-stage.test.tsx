@@ -1,3 +1,4 @@
+import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
 import { decideStops } from '@estribo/core/logbook';
 import { foldCase } from '@estribo/core/logbook';
@@ -5,9 +6,11 @@ import { testContext } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage, testToday } from '../case/test-stage';
 import CheckStage from './check-stage';
 
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
+
 /** Stops of the day in both hinges. */
 function fittedLogbook(window: { extension?: number; flexion?: number } = { extension: 5, flexion: 90 }) {
-  const log = sizedLogbook({ phases: [{ fromDay: 0, window }] });
+  const log = sizedLogbook({ phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] });
   const body = decideStops(foldCase(log.entries, testContext)!, testToday, true)!;
   const of = log.write('set.stops-chosen', body);
   log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true });

@@ -1,3 +1,4 @@
+import { limitedMotion } from '@estribo/core/programmes';
 import type { FitCheck, Judged } from '@estribo/core/checking';
 import { partNamed } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
@@ -100,7 +101,8 @@ export default function CheckStage() {
   const isSigned = signed !== undefined && signed.staleBecause.length === 0 && !signed.wouldDiffer;
   const newChecks = signed !== undefined && !isSigned;
   const order = state.order?.order;
-  const window = order && windowOn(order, today)?.window;
+  const limited = limitedMotion(state.programme);
+  const window = order && windowOn(order, today, limited)?.window;
 
   return (
     <>
@@ -114,7 +116,7 @@ export default function CheckStage() {
       <Stack $gap={8} as="ul">
         {checks.map(({ check, judged, value, reference, seen, entry }, i) => (
           <Line
-            key={check.id}
+            key={keyOf(check)}
             $state={judged.state}
             $now={selected === check.id || i === first}
             onFocus={() => select(check.id)}
@@ -124,18 +126,20 @@ export default function CheckStage() {
                 ? '✓'
                 : judged.state === 'fail'
                   ? '✕'
-                  : judged.state === 'not-needed'
+                  : judged.state === 'not-needed' || judged.state === 'not-reached'
                     ? '–'
                     : i + 1}
             </Badge>
             <div>
-              <b>{checkWords(state.programme, check.id).name}</b>
+              <b>{nameOf(state, check)}</b>
               <Soft style={{ fontSize: size.small }}>
-                {hint(state, check, window ? printWindow(window) : '', unit)}
+                {hint(state, check, window ? printWindow(window, limited) : '', unit)}
               </Soft>
             </div>
             {judged.state === 'not-needed' ? (
               <Soft>{t('checking.notNeeded')}</Soft>
+            ) : judged.state === 'not-reached' && !mayCheck ? (
+              <Soft>{t('checking.notReached')}</Soft>
             ) : mayCheck ? (
               <Answer
                 key={check.kind === 'seen' ? 'seen' : (entry ?? 'open')}
@@ -143,6 +147,7 @@ export default function CheckStage() {
                 value={value}
                 reference={reference}
                 seen={seen}
+                notReached={judged.state === 'not-reached'}
                 primary={i === first}
               />
             ) : (
@@ -154,6 +159,12 @@ export default function CheckStage() {
                   : saidFound(state.programme, check, value, unit)}
                 {reference === undefined ? '' : ` / ${printAmount(check, reference, unit)}`}
               </b>
+            )}
+            {judged.state === 'not-reached' && <Failed>{t('checking.notReachedDo')}</Failed>}
+            {judged.state === 'open' && judged.why === 'too-early' && (
+              <Failed>
+                <p role="status">{t('checking.tooEarly', { count: check.moment?.notBefore ?? 0 })}</p>
+              </Failed>
             )}
             {judged.state === 'fail' && (
               <Failed>
@@ -240,9 +251,34 @@ function hint(state: CaseState, check: FitCheck, window: string, unit: LengthUni
       return [how, t('checking.fingers', { least: check.least, most: check.most })]
         .filter(Boolean)
         .join('. ');
+    case 'quantity':
+      return [
+        how,
+        check.least === undefined
+          ? t('checking.atMost', { most: printAmount(check, check.most!, unit) })
+          : check.most === undefined
+            ? t('checking.atLeast', { least: printAmount(check, check.least, unit) })
+            : t('checking.between', {
+                from: printAmount(check, check.least, unit),
+                to: printAmount(check, check.most, unit),
+              }),
+      ]
+        .filter(Boolean)
+        .join('. ');
+    case 'compared':
+    case 'mark':
     case 'seen':
       return how ?? '';
   }
+}
+
+/** A check that is answered at several moments is several lines. */
+const keyOf = ({ id, moment }: FitCheck): string => (moment ? `${id} ${moment.is}` : id);
+
+/** A check's name, with its moment where it has several. */
+function nameOf({ programme }: CaseState, { id, moment }: FitCheck): string {
+  const { name } = checkWords(programme, id);
+  return moment ? t('checking.at', { check: name, moment: named('checkMoment', moment.is) }) : name;
 }
 
 /** The stages that mend what a check found, in order, as far as there is something to do in them. */
@@ -269,23 +305,26 @@ function Answer({
   value,
   reference,
   seen,
+  notReached,
   primary,
 }: {
   check: FitCheck;
   value: number | undefined;
   reference: number | undefined;
   seen: boolean | undefined;
+  notReached: boolean;
   primary: boolean;
 }) {
   const { state, unit, write } = useWork();
   const kind = checkQuantity(check);
-  const { name } = checkWords(state.programme, check.id);
+  const name = nameOf(state, check);
+  const at = { check: check.id, ...(check.moment ? { moment: check.moment.is } : {}) };
   const names = pairNames(state, check);
   const asFound = (number: number | undefined) =>
     number === undefined ? '' : printFound(check, number, unit);
   const found = { typed: asFound(value), other: asFound(reference) };
   // only what was typed is kept: what was found is printed in the unit of the moment
-  const [draft, setDraft] = useDraft<Partial<typeof found>>(`${state.case}-check-${check.id}`, {});
+  const [draft, setDraft] = useDraft<Partial<typeof found>>(`${state.case}-check-${keyOf(check)}`, {});
   const { typed, other } = { ...found, ...draft };
   const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
   const [, save] = useSaving();
@@ -301,8 +340,7 @@ function Answer({
             aria-pressed={seen === answer}
             aria-label={`${name}: ${saidAnswer(state, check.id, answer)}`}
             onPress={() =>
-              seen !== answer &&
-              void save(() => write('check.recorded', 'check', { check: check.id, seen: answer }))
+              seen !== answer && void save(() => write('check.recorded', 'check', { ...at, seen: answer }))
             }
           >
             {saidAnswer(state, check.id, answer)}
@@ -328,7 +366,7 @@ function Answer({
     if (first.value === value && second?.value === reference) return setDraft({});
     void save(() =>
       write('check.recorded', 'check', {
-        check: check.id,
+        ...at,
         value: first.value,
         ...(second ? { reference: second.value } : {}),
       }).then(() => setDraft({})),
@@ -370,6 +408,21 @@ function Answer({
       <Button onPress={take} aria-label={`${name}: ${t('measuring.take')}`}>
         {t('measuring.take')}
       </Button>
+      {check.kind === 'angle-at-stop' && (
+        <Button
+          look="quiet"
+          aria-pressed={notReached}
+          aria-label={`${name}: ${t('checking.notReached')}`}
+          onPress={() =>
+            !notReached &&
+            void save(() =>
+              write('check.recorded', 'check', { ...at, notReached: true }).then(() => setDraft({})),
+            )
+          }
+        >
+          {t('checking.notReached')}
+        </Button>
+      )}
     </Row>
   );
 }

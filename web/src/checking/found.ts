@@ -10,8 +10,12 @@ export const checkOf = ({ checking }: CaseState, id: string): FitCheck | undefin
   checking.checks.find(({ check }) => check.id === id)?.check;
 
 /** What a check reads: the joint's angle, fingers, or how far a part lies to either side of a place. */
-export function checkQuantity({ kind }: FitCheck): 'degrees' | 'count' | 'distance' {
-  switch (kind) {
+export function checkQuantity(check: FitCheck): 'degrees' | 'count' | 'distance' {
+  switch (check.kind) {
+    case 'quantity':
+      return check.unit === 'degrees' ? 'degrees' : 'count';
+    case 'mark':
+      return 'count';
     case 'angle-at-stop':
       return 'degrees';
     case 'fingers':
@@ -23,7 +27,15 @@ export function checkQuantity({ kind }: FitCheck): 'degrees' | 'count' | 'distan
 
 /** What stands behind its number. */
 export const signOf = (check: FitCheck, unit: LengthUnit): string =>
-  ({ degrees: '°', count: t('checking.fingersSign'), distance: unit })[checkQuantity(check)];
+  ({ degrees: '°', count: countSign(check), distance: unit })[checkQuantity(check)];
+
+/** What is counted: fingers, seconds, kilograms; a mark is a bare number. */
+const countSign = (check: FitCheck): string =>
+  check.kind === 'fingers'
+    ? t('checking.fingersSign')
+    : check.kind === 'quantity' && (check.unit === 's' || check.unit === 'kg')
+      ? check.unit
+      : '';
 
 /** The bare number, as it is typed. */
 export const printFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
@@ -37,7 +49,7 @@ export function printAmount(check: FitCheck, value: number, unit: LengthUnit): s
     case 'degrees':
       return degrees(value);
     case 'count':
-      return `${signed(value)} ${t('checking.fingersSign')}`;
+      return `${signed(value)} ${countSign(check)}`.trimEnd();
     case 'distance':
       return printDistance(value, unit);
   }

@@ -1,3 +1,4 @@
+import { limitedMotion } from '@estribo/core/programmes';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import { inSight, nextStep, stepAt, type PostureStep, type StepState } from '@estribo/core/measuring';
 import { windowOn, type MotionWindow } from '@estribo/core/order';
@@ -63,7 +64,8 @@ export default function MeasureStage() {
 
   useHotkeys({ b: turn });
   const finished = next === undefined && !chosen;
-  const ordered = (state.order && windowOn(state.order.order, today)?.window) ?? {};
+  const ordered =
+    (state.order && windowOn(state.order.order, today, limitedMotion(state.programme))?.window) ?? {};
   useFigureLayer(layerFor(now, measuring.states, finished, unit, ordered));
 
   const mayMeasure = mayNow('measuring.write');

@@ -46,7 +46,11 @@ function postureHow({ joint: name, target, tolerance }: PostureStep, ordered: Mo
         joint,
         usual: t(name === 'ankle' ? 'measuring.ankleUsual' : 'measuring.jointUsual'),
       })
-    : t('measuring.postureOrdered', { joint, window: printWindow(ordered), tolerance });
+    : t('measuring.postureOrdered', {
+        joint,
+        window: printWindow(ordered, { joint: name, plane: 'sagittal' }),
+        tolerance,
+      });
 }
 
 /**

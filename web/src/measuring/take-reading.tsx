@@ -397,8 +397,8 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const now = stepAt(state.measuring.states, step.id, at.side) ?? at;
   const also = untested({ modes: step.mayAlso ?? [] }, now.motions);
   const mode = untested(step, now.motions)[0] ?? also[0] ?? step.modes[0]!;
-  const limited = step.joint === state.programme.joint && step.plane === 'sagittal' && at.side === state.side;
-  const window = (limited && state.order && windowOn(state.order.order, today)?.window) || {};
+  const isBraced = at.side === state.side || at.side === 'midline';
+  const window = (isBraced && state.order && windowOn(state.order.order, today, step)?.window) || {};
   const take = (knowingly: boolean) => {
     if (saving) return;
     const reached = parseNeutralZero(typed);
@@ -447,7 +447,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
         />
         <Stack $gap={4} style={{ maxWidth: 300 }}>
           <p>{motionEnds(step)}</p>
-          {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window) })}</p>}
+          {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window, step) })}</p>}
         </Stack>
       </Row>
       {reversed && !beyond && (
@@ -458,7 +458,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
       {beyond && (
         <Notice tone="stop" live>
           <Stack $gap={8}>
-            {t('setting.motionBeyond', { window: printWindow(window) })}
+            {t('setting.motionBeyond', { window: printWindow(window, step) })}
             <Row>
               <Button look="stop" onPress={() => take(true)}>
                 {t('setting.motionHappened')}

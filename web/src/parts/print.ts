@@ -1,8 +1,9 @@
+import { endsOf, namedAngle, type JointPlane } from '@estribo/core/anatomy';
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { ReadingUnit } from '@estribo/core/measuring';
 import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from '@estribo/core/quantity';
-import { language, locale, t } from '../messages';
+import { language, locale, named, t } from '../messages';
 import type { en } from '../messages/en';
 
 /** A number with its minus sign as typographers set it. */
@@ -48,23 +49,39 @@ export const printReading = (value: number, unit: ReadingUnit, length: LengthUni
 export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
   extension === undefined && flexion === undefined;
 
+/** Where nothing is said of the joint, angles are printed as those of a knee. */
+const ofAnyJoint: JointPlane = { joint: 'knee', plane: 'sagittal' };
+
+/** A joint's angle with the end it lies towards; flexion of a knee or an elbow is the plain number. */
+export function printAngle(motion: JointPlane | undefined, angle: Degrees): string {
+  const of = motion ?? ofAnyJoint;
+  const { toward, degrees: amount } = namedAngle(of, angle);
+  const isPlain = of.plane === 'sagittal' && (of.joint === 'knee' || of.joint === 'elbow') && angle > 0;
+  return angle === 0 || isPlain ? `${amount}°` : `${amount}° ${named('motionEnd', toward)}`;
+}
+
 /** An ordered window in words: "5° to 90°", "to 90°", "no limit of motion ordered". */
-export function printWindow(window: MotionWindow): string {
+export function printWindow(window: MotionWindow, motion?: JointPlane): string {
   const { extension, flexion } = window;
   if (isFree(window)) return t('order.free');
+  const angle = (value: Degrees) => printAngle(motion, value);
+  const [first, last] = endsOf(motion ?? ofAnyJoint).map((end) => named('motionEnd', end));
   // a fixed angle is a legal order: the joint is locked there
-  if (extension === flexion) return t('order.fixed', { angle: degrees(extension!) });
-  if (flexion === undefined) return t('order.from', { from: degrees(extension!) });
-  if (extension === undefined) return t('order.to', { to: degrees(flexion) });
-  return t('order.fromTo', { from: degrees(extension), to: degrees(flexion) });
+  if (extension === flexion) return t('order.fixed', { angle: angle(extension!) });
+  if (flexion === undefined) return t('order.from', { from: angle(extension!), end: last! });
+  if (extension === undefined) return t('order.to', { to: angle(flexion), end: first! });
+  return t('order.fromTo', { from: angle(extension), to: angle(flexion) });
 }
 
 /** An arc as a window is printed. */
-export const printArc = ({ from, to }: Arc): string =>
-  printWindow({
-    ...(from === undefined ? {} : { extension: from }),
-    ...(to === undefined ? {} : { flexion: to }),
-  });
+export const printArc = ({ from, to }: Arc, motion?: JointPlane): string =>
+  printWindow(
+    {
+      ...(from === undefined ? {} : { extension: from }),
+      ...(to === undefined ? {} : { flexion: to }),
+    },
+    motion,
+  );
 
 /** Stops as they are said: "10 / 90", "0 / none". */
 export const printStops = ({ extension, flexion }: HingeStops): string =>

@@ -106,7 +106,7 @@ test('at a shoulder each motion is followed in its own plane and mode, against t
   });
   const log = testLogbook(context, 'left');
   log.looked();
-  log.order({ side: 'left', phases: [{ fromDay: 0, window: {} }], protective: false, trouble: 'take-off' });
+  log.order({ side: 'left', phases: [{ fromDay: 0, limits: [] }], protective: false, trouble: 'take-off' });
   log.write(
     'motion.tested',
     {

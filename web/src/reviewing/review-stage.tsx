@@ -1,3 +1,4 @@
+import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
 import { addDays } from '@estribo/core/calendar';
 import { boundsOf, decideStops, type CaseState } from '@estribo/core/logbook';
@@ -61,7 +62,8 @@ export default function ReviewStage() {
   const mayNow = useMay('review');
   const [open, setOpen] = useState(false);
   const order = state.order?.order;
-  const now = order && windowOn(order, today);
+  const limited = limitedMotion(state.programme);
+  const now = order && windowOn(order, today, limited);
   const visit = state.reviewing.visits.find(({ day }) => day === today);
   const before = state.reviewing.visits.filter(({ day }) => day < today).at(-1) ?? state.reviewing.first;
   const mayReview = mayNow('reviewing.write');
@@ -84,15 +86,16 @@ export default function ReviewStage() {
   const motion = visit && orderedMotion(visit);
   const joint = motion && { from: motion.extension, to: motion.flexion };
   const adjustment = found
-    ? proposeAdjustment(
+    ? proposeAdjustment({
         order,
-        today,
-        state.setting.fitted?.medial,
-        state.model.hinge,
-        state.programme.stops,
+        day: today,
+        limited,
+        setting: state.setting.fitted?.medial,
+        hardware: state.model.hinge,
+        rule: state.programme.stops,
         found,
         joint,
-      )
+      })
     : undefined;
   const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
   const chosenSize = state.sizing.chosen?.decided.size;
@@ -102,7 +105,9 @@ export default function ReviewStage() {
     <>
       <Stack $gap={4}>
         <h1>{t('reviewing.question')}</h1>
-        <Soft>{t('reviewing.how', { day: printDay(before.day), window: printWindow(now.window) })}</Soft>
+        <Soft>
+          {t('reviewing.how', { day: printDay(before.day), window: printWindow(now.window, limited) })}
+        </Soft>
       </Stack>
       {mayReview && (!found || open) ? (
         <Take onDone={() => setOpen(false)} />
@@ -158,7 +163,10 @@ export default function ReviewStage() {
       {adjustment?.kind === 'stops' && (
         <Stack $gap={10}>
           <h2>
-            {t('reviewing.nextPhase', { phase: adjustment.phase + 1, window: printWindow(now.window) })}
+            {t('reviewing.nextPhase', {
+              phase: adjustment.phase + 1,
+              window: printWindow(now.window, limited),
+            })}
           </h2>
           {!adjustment.choice.ok ? (
             <Notice tone="stop">
@@ -211,7 +219,7 @@ const nothingFound: FoundDraft = { hours: '', note: '' };
 /** What a review takes, in the order it is looked at; each part is written as it is taken. */
 function Take({ onDone }: { onDone: () => void }) {
   const { state, today, unit, write } = useWork();
-  const window = windowOn(state.order!.order, today)!.window;
+  const window = windowOn(state.order!.order, today, limitedMotion(state.programme))!.window;
   const visit = state.reviewing.visits.find(({ day }) => day === today);
   const [draft, setDraft] = useDraft<FoundDraft>(`${state.case}-review`, nothingFound);
   const { skin, pain, hours, note } = draft;

@@ -1,12 +1,18 @@
-import { orderProblems, type Order } from '@estribo/core/order';
+import { signedAngle } from '@estribo/core/anatomy';
+import { hasEnded, orderProblems, type Order } from '@estribo/core/order';
+import { limitedMotion } from '@estribo/core/programmes';
 import { phaseSpans } from '@estribo/core/calendar';
+import { Fragment } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDay, printWindow } from '../parts/print';
+import { injuryName } from '../messages/fitting';
+import { printAngle, printDay } from '../parts/print';
+import { printNotCarriedOut } from './order-values';
+import { printPhase } from './print-order';
 
 const Facts = styled.dl`
   display: grid;
@@ -18,10 +24,35 @@ const Facts = styled.dl`
   }
 `;
 
+/** What is ordered beside the phases, what is not said left out. */
+const orderedBeside = ({
+  height,
+  relieve,
+  angles = [],
+  panels = [],
+  posture,
+  roll,
+}: Order): [string, string][] => [
+  ...(height ? [[t('order.height'), named('heights', height)] as [string, string]] : []),
+  ...(relieve ? [[t('order.relieve'), named('orderedValue', relieve)] as [string, string]] : []),
+  ...angles.map(({ at, ...motion }): [string, string] => [
+    t('order.angleAt', { joint: named('joints', motion.joint).toLowerCase() }),
+    printAngle(motion, signedAngle(motion, at)),
+  ]),
+  ...(panels.length > 0
+    ? [[t('order.panels'), panels.map((panel) => named('panelNames', panel)).join(', ')] as [string, string]]
+    : []),
+  ...(posture ? [[t('order.posture'), named('orderedValue', posture)] as [string, string]] : []),
+  ...(roll ? [[t('order.roll'), named('orderedValue', roll)] as [string, string]] : []),
+];
+
 /** The order as it stands. */
 export function OrderSummary({ order, children }: { order: Order; children?: React.ReactNode }) {
-  const { state } = useWork();
+  const { state, today } = useWork();
   const spans = phaseSpans(order.dayZero, order.phases);
+  const usual = limitedMotion(state.programme);
+  const phases = order.phases.map((phase) => printPhase(phase, usual));
+  const more = orderedBeside(order);
   return (
     <Stack $gap={12}>
       <Row style={{ justifyContent: 'space-between' }}>
@@ -31,23 +62,40 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
       <Facts>
         <dt>{t('order.diagnosis')}</dt>
         <dd>{order.diagnosis}</dd>
+        {order.injuries && <dt>{t('order.injuries')}</dt>}
+        {order.injuries && (
+          <dd>
+            {order.injuries
+              .map(({ code, side }) =>
+                [injuryName(state.programme, code), side && side !== state.side ? named('side', side) : '']
+                  .filter(Boolean)
+                  .join(', '),
+              )
+              .join('; ')}
+          </dd>
+        )}
         <dt>{t('order.prescriber')}</dt>
         <dd>{order.prescriber}</dd>
         <dt>{t('order.dayZero')}</dt>
         <dd>{printDay(order.dayZero)}</dd>
-        {state.programme.joint && <dt>{t('order.window')}</dt>}
-        {state.programme.joint && (
+        {order.until && <dt>{t('order.until')}</dt>}
+        {order.until && <dd>{printDay(order.until)}</dd>}
+        {phases.some((said) => said !== '') && <dt>{t(usual ? 'order.window' : 'order.phases')}</dt>}
+        {phases.some((said) => said !== '') && (
           <dd>
-            {order.phases.map(({ fromDay, window }, i) => (
+            {order.phases.map(({ fromDay }, i) => (
               <div key={fromDay}>
-                {t('order.phaseFrom', { day: printDay(spans[i]!.from), count: fromDay })}:{' '}
-                <b>{printWindow(window)}</b>
+                {t('order.phaseFrom', { day: printDay(spans[i]!.from), count: fromDay })}: <b>{phases[i]}</b>
               </div>
             ))}
           </dd>
         )}
-        {order.height && <dt>{t('order.height')}</dt>}
-        {order.height && <dd>{named('heights', order.height)}</dd>}
+        {more.map(([what, said]) => (
+          <Fragment key={what}>
+            <dt>{what}</dt>
+            <dd>{said}</dd>
+          </Fragment>
+        ))}
         <dt>{t('order.protective')}</dt>
         <dd>{order.protective ? t('order.protectiveYes') : t('order.protectiveNo')}</dd>
         <dt>{t('order.wearing')}</dt>
@@ -55,6 +103,15 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
         <dt>{t('order.trouble')}</dt>
         <dd>{named('trouble', order.trouble)}</dd>
       </Facts>
+      {order.acknowledged && order.acknowledged.length > 0 && (
+        <Notice tone="caution">
+          <b>{t('order.acknowledged')}:</b> {order.acknowledged.map(printNotCarriedOut).join('; ')}.{' '}
+          {t('setting.tellPrescriber')}
+        </Notice>
+      )}
+      {hasEnded(order, today) && (
+        <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>
+      )}
       {orderProblems(order, state.side).map((found) => (
         <Notice key={found.problem} tone="caution">
           {named('orderProblem', found.problem)}

@@ -1,8 +1,11 @@
+import { limitsOf } from '@estribo/core/order';
 import { screen, within } from '@testing-library/react';
 import { askedFindings } from '@estribo/core/screening';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { showStage } from '../case/test-stage';
 import ScreenStage from './screen-stage';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 test('one touch records everything as looked for and not found', async () => {
   const { user, written } = await showStage(ScreenStage, testLogbook());
@@ -90,8 +93,8 @@ test('an order is entered in phases; the wrong way round is asked back', async (
       side: 'right',
       dayZero: '2026-11-07',
       phases: [
-        { fromDay: 0, window: { extension: -5, flexion: 60 } },
-        { fromDay: 14, window: { flexion: 90 } },
+        { fromDay: 0, limits: limitsOf(knee, { extension: -5, flexion: 60 }) },
+        { fromDay: 14, limits: limitsOf(knee, { flexion: 90 }) },
       ],
       protective: false,
       trouble: 'take-off',

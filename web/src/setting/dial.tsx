@@ -1,8 +1,9 @@
+import type { JointPlane } from '@estribo/core/anatomy';
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops, StopHardware } from '@estribo/core/setting';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
-import { t } from '../messages';
+import { named, t } from '../messages';
 import { printArc, printStops, printWindow } from '../parts/print';
 
 const Drawing = styled.svg`
@@ -43,12 +44,15 @@ function ring(from: number, to: number, inner: number, outer: number): string {
 /** The order, the hardware's stops and what the knee can do, as three arcs of one dial. */
 export function Dial({
   window,
+  motion,
   hardware,
   stops,
   knee,
   tested,
 }: {
   window: MotionWindow;
+  /** the one that the stops limit */
+  motion: JointPlane | undefined;
   hardware: StopHardware;
   stops: HingeStops | undefined;
   knee: Arc | undefined;
@@ -59,16 +63,18 @@ export function Dial({
     Math.min(most, Math.max(least, value ?? otherwise));
   const ticks = [-10, 0, 15, 30, 45, 60, 75, 90, 105, 120];
   const legend: [string, string, string, string?][] = [
-    ['riverWash', t('setting.legendOrder'), printWindow(window)],
+    ['riverWash', t('setting.legendOrder'), printWindow(window, motion)],
     [
       'river',
       t('setting.legendStops'),
-      stops ? printArc({ from: stops.extension, to: stops.flexion ?? undefined }) : t('setting.noneChosen'),
+      stops
+        ? printArc({ from: stops.extension, to: stops.flexion ?? undefined }, motion)
+        : t('setting.noneChosen'),
     ],
     [
       'skinForm',
-      t('setting.legendKnee', { day: tested }),
-      knee ? printArc(knee) : t('setting.notTested'),
+      t('setting.legendJoint', { joint: named('joints', motion?.joint ?? 'any'), day: tested }),
+      knee ? printArc(knee, motion) : t('setting.notTested'),
       knee ? t('setting.notBeyond') : undefined,
     ],
   ];

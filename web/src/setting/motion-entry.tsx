@@ -1,3 +1,4 @@
+import { limitedMotion } from '@estribo/core/programmes';
 import type { MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
 import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/setting';
@@ -97,7 +98,7 @@ export function MotionEntry({
           {step
             ? motionEnds(step)
             : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
-                window: printWindow(window),
+                window: printWindow(window, step ?? limitedMotion(state.programme)),
                 example: printNeutralZero(exampleMotion(window)),
                 joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
                 mode: named('mode', mode),
@@ -112,7 +113,9 @@ export function MotionEntry({
       {beyond && (
         <Notice tone="stop" live>
           <Stack $gap={8}>
-            {t('setting.motionBeyond', { window: printWindow(window) })}
+            {t('setting.motionBeyond', {
+              window: printWindow(window, step ?? limitedMotion(state.programme)),
+            })}
             <Row>
               <Button look="stop" onPress={() => take(true)}>
                 {t('setting.motionHappened')}

@@ -1,5 +1,7 @@
 import { addDays, daysBetween, phaseSpans, type ClinicDay } from '@estribo/core/calendar';
-import type { Order } from '@estribo/core/order';
+import type { JointPlane } from '@estribo/core/anatomy';
+import { windowOf, type Order } from '@estribo/core/order';
+import { printPhase } from '../screening/print-order';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { t } from '../messages';
@@ -20,10 +22,13 @@ const Drawing = styled.svg`
 /** The phases of the order along the days, each as high as its window, and today. */
 export function Schedule({
   order,
+  motion,
   today,
   fitted,
 }: {
   order: Order;
+  /** the one that the stops limit */
+  motion: JointPlane | undefined;
   today: ClinicDay;
   fitted: readonly { day: ClinicDay }[];
 }) {
@@ -41,11 +46,11 @@ export function Schedule({
         viewBox="0 0 616 76"
         role="img"
         aria-label={spans
-          .map(({ index, from }) => `${printDay(from)}: ${printWindow(order.phases[index]!.window)}`)
+          .map(({ index, from }) => `${printDay(from)}: ${printPhase(order.phases[index]!, motion)}`)
           .join('; ')}
       >
         {spans.map(({ index, from, until }) => {
-          const { window } = order.phases[index]!;
+          const window = motion ? windowOf(order.phases[index]!.limits, motion) : {};
           const [top, bottom] = [y(window.flexion ?? 150), y(window.extension ?? -15)];
           return (
             <g key={from}>
@@ -58,7 +63,7 @@ export function Schedule({
                 stroke={color('river')}
               />
               <text x={x(from) + 6} y={Math.max(16, top + 16)}>
-                {printWindow(window)}
+                {printWindow(window, motion)}
               </text>
             </g>
           );

@@ -1,7 +1,10 @@
+import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
 import { testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
 import SetStage from './set-stage';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const enter = async (user: { type: (element: Element, text: string) => Promise<void> }, text: string) =>
   user.type(screen.getByLabelText('Knee, neutral zero'), `${text}{Enter}`);
@@ -75,7 +78,10 @@ test.each([
   ['extension alone', { window: { extension: 10 } }, 'Choose 10 / none for both hinges'],
   ['flexion alone', { window: { flexion: 90 } }, 'Choose 0 / 90 for both hinges'],
 ])('an order with %s', async (_, { window }, button) => {
-  const { user } = await showStage(SetStage, measuredLogbook({ phases: [{ fromDay: 0, window }] }));
+  const { user } = await showStage(
+    SetStage,
+    measuredLogbook({ phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] }),
+  );
   await enter(user, '0-10-80');
   expect(screen.getByRole('button', { name: button })).toBeTruthy();
 });
@@ -84,7 +90,10 @@ test.each([
   [{ extension: 35, flexion: 90 }, '0-40-80', 'No extension stop stays inside the order.'],
   [{ extension: 0, flexion: 50 }, '0-10-40', 'No flexion stop stays inside the order.'],
 ])('an order %j that no piece fits chooses nothing and says what to do', async (window, motion, said) => {
-  const { user } = await showStage(SetStage, measuredLogbook({ phases: [{ fromDay: 0, window }] }));
+  const { user } = await showStage(
+    SetStage,
+    measuredLogbook({ phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] }),
+  );
   await enter(user, motion);
   expect(screen.getByText(said)).toBeTruthy();
   expect(screen.getByText(/Nothing is chosen/)).toBeTruthy();

@@ -1,3 +1,4 @@
+import { limitedMotion } from '@estribo/core/programmes';
 import type { MarkToDraw } from '@estribo/core/drawing';
 import { decideStops, stopsFor } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
@@ -8,8 +9,9 @@ import { SettingsWork } from './settings-work';
 import { named, t } from '../messages';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { limitLabel } from '../screening/order-values';
 import { NeedsOrder } from '../screening/needs-order';
-import { degrees, printDay } from '../parts/print';
+import { printAngle, printDay } from '../parts/print';
 import { Why } from '../parts/why';
 import { Dial } from './dial';
 import { MotionEntry } from './motion-entry';
@@ -80,8 +82,10 @@ function StopsOfHinges() {
     ...(reference ? { reference: { at: reference, named: true } } : {}),
   });
   const order = state.order?.order;
-  const now = order && windowOn(order, today);
-  if (!order || !now) return <NeedsOrder question={t('setting.question')} />;
+  const limited = limitedMotion(state.programme);
+  const now = order && windowOn(order, today, limited);
+  const joint = named('joints', state.programme.joint ?? 'any').toLowerCase();
+  if (!order || !now) return <NeedsOrder question={t('setting.question', { joint })} />;
   const found = stopsFor(state, today);
   const { hinge } = state.model;
   if (!found || !hinge) return null;
@@ -97,7 +101,7 @@ function StopsOfHinges() {
   return (
     <>
       <Stack $gap={4}>
-        <h1>{t('setting.question')}</h1>
+        <h1>{t('setting.question', { joint })}</h1>
         <Soft>
           {!choice.ok
             ? named('stopProblem', choice.problem)
@@ -115,6 +119,7 @@ function StopsOfHinges() {
       {!choice.ok && <Notice tone="stop">{named('stopProblemDo', choice.problem)}</Notice>}
       <Dial
         window={now.window}
+        motion={limited}
         hardware={hinge}
         stops={shown}
         knee={knee}
@@ -127,13 +132,13 @@ function StopsOfHinges() {
         : mayTest && (
             <Row>
               <Button look="quiet" onPress={() => setAgain(true)}>
-                {t('setting.testAgain')}
+                {t('setting.testAgain', { joint })}
               </Button>
               {reached.limitReached.extension && (
-                <Soft>{t('setting.limitReached', { end: t('order.extension') })}</Soft>
+                <Soft>{t('setting.limitReached', { end: limitLabel(limited!, 'from') })}</Soft>
               )}
               {reached.limitReached.flexion && (
-                <Soft>{t('setting.limitReached', { end: t('order.flexion') })}</Soft>
+                <Soft>{t('setting.limitReached', { end: limitLabel(limited!, 'to') })}</Soft>
               )}
             </Row>
           )}
@@ -149,7 +154,7 @@ function StopsOfHinges() {
       ) : (
         <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
       )}
-      <Schedule order={order} today={today} fitted={state.setting.fittings} />
+      <Schedule order={order} motion={limited} today={today} fitted={state.setting.fittings} />
       {choice.ok && (
         <Why
           rows={[
@@ -158,7 +163,7 @@ function StopsOfHinges() {
               now.window.extension === undefined
                 ? t('setting.noExtensionLimit', { stop: Math.min(...hinge.extension) })
                 : t('setting.whyExtensionText', {
-                    limit: degrees(now.window.extension),
+                    limit: printAngle(limited, now.window.extension),
                     pieces: hinge.extension.join(', '),
                   }),
             ],
@@ -167,7 +172,7 @@ function StopsOfHinges() {
               now.window.flexion === undefined
                 ? t('setting.noFlexionLimit')
                 : t('setting.whyFlexionText', {
-                    limit: degrees(now.window.flexion),
+                    limit: printAngle(limited, now.window.flexion),
                     pieces: hinge.flexion.join(', '),
                   }),
             ],

@@ -6,7 +6,7 @@ import SetStage from './set-stage';
 function beltLog() {
   const log = testLogbook(beltContext, 'midline');
   log.looked();
-  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }], height: 'low' });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], height: 'low' });
   log.read('girth-waist', 'midline', 918, 922);
   return log;
 }

@@ -1,4 +1,6 @@
 import { boundsOf, wantedOf, type MadeSetting } from '@estribo/core/logbook';
+import { signedAngle } from '@estribo/core/anatomy';
+import { phaseInForce } from '@estribo/core/order';
 import { judgeSetting, placesOf, type Setting, type Wanted } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
@@ -12,7 +14,7 @@ import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printNumber, signed } from '../parts/print';
+import { degrees, printAngle, printNumber, signed } from '../parts/print';
 import { ReadingField, readQuantity, type Quantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { printSetting } from './print-setting';
@@ -58,19 +60,20 @@ export function SettingsWork({ only }: { only?: string }) {
 
 /** What a setting's number is typed as. */
 const quantityOf: Record<Exclude<Setting['kind'], 'fitted'>, Quantity> = {
+  lock: 'degrees',
   length: 'length',
   mark: 'count',
   angle: 'degrees',
   fill: 'count',
 };
 
-const printWanted = (setting: Setting, { from, to }: Wanted, unit: LengthUnit): string =>
-  from === to
-    ? printSetting(setting.kind, from, unit)
-    : t('setting.range', {
-        from: printSetting(setting.kind, from, unit),
-        to: printSetting(setting.kind, to, unit),
-      });
+function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
+  if (wanted === 'open') return t('setting.lockOpen');
+  const { from, to } = wanted;
+  return from === to
+    ? printSetting(setting, from, unit)
+    : t('setting.range', { from: printSetting(setting, from, unit), to: printSetting(setting, to, unit) });
+}
 
 function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
   const { state, today, unit, write } = useWork();
@@ -80,7 +83,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
   // by what is wanted today: an order of another phase makes what was right yesterday wrong
   const judged = judgeSetting(setting, made, wanted);
   const [saving, save] = useSaving();
-  const may = mayNow('strapping.write');
+  const may = mayNow(setting.by === 'orthotist' ? 'setting.write' : 'strapping.write');
   return (
     <Line $state={judged.state}>
       <div>
@@ -107,13 +110,17 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
             ? made?.fitted === undefined
               ? ''
               : t(made.fitted ? 'setting.isIn' : 'setting.leftOut')
-            : placesOf(setting)
-                .flatMap((place) => {
-                  const value = made?.values?.[place];
-                  return value === undefined ? [] : [printSetting(setting.kind, value, unit)];
-                })
-                .join(' / ')}
+            : setting.kind === 'lock' && made?.fitted === false
+              ? t('setting.lockOpen')
+              : placesOf(setting)
+                  .flatMap((place) => {
+                    const value = made?.values?.[place];
+                    return value === undefined ? [] : [printSetting(setting, value, unit)];
+                  })
+                  .join(' / ')}
         </b>
+      ) : setting.kind === 'lock' ? (
+        <Lock setting={setting} made={made} name={words.name} />
       ) : setting.kind === 'fitted' ? (
         <Row $gap={8}>
           {[true, false].map((fitted) => (
@@ -143,11 +150,69 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
       )}
       {judged.state === 'wrong' && (
         <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
-          {t(`setting.wrong.${judged.why}`, { by: printSetting(setting.kind, judged.by, unit) })}
+          {t(`setting.wrong.${judged.why}`, {
+            // what differs is an amount and lies towards no end
+            by:
+              judged.why === 'not-locked' || judged.why === 'not-ordered' || !('joint' in setting)
+                ? printSetting(setting, judged.by, unit)
+                : degrees(judged.by),
+          })}
         </p>
       )}
       {words.caution && <Notice tone="caution">{words.caution}</Notice>}
     </Line>
+  );
+}
+
+/** A lock: open, or at one of the angles that the hardware has, both of a pair at once. */
+function Lock({
+  setting,
+  made,
+  name,
+}: {
+  setting: Extract<Setting, { kind: 'lock' }>;
+  made: MadeSetting['made'];
+  name: string;
+}) {
+  const { state, today, write } = useWork();
+  const [saving, save] = useSaving();
+  const motion = { joint: setting.joint, plane: 'sagittal' as const };
+  const angles = state.model.hinge?.lock ?? [];
+  const order = state.order?.order;
+  const lock = order && phaseInForce(order, today)?.phase.locks?.find(({ joint }) => joint === setting.joint);
+  const ordered = lock && signedAngle(motion, lock.at);
+  const now =
+    made?.fitted === false ? 'open' : made?.values ? String(Object.values(made.values)[0]) : undefined;
+  const take = (to: string) =>
+    void save(() =>
+      write('set.made', 'set', {
+        setting: setting.id,
+        ...(to === 'open'
+          ? { fitted: false }
+          : { values: setting.places.map((place) => ({ place, value: Number(to) })) }),
+      }),
+    );
+  return (
+    <Stack $gap={4}>
+      <Row $gap={6}>
+        {['open', ...angles.map(String)].map((to) => (
+          <Button
+            key={to}
+            look={now === to ? 'main' : 'second'}
+            aria-pressed={now === to}
+            aria-label={`${name}: ${to === 'open' ? t('setting.lockOpen') : printAngle(motion, Number(to))}`}
+            isDisabled={saving}
+            onPress={() => now !== to && take(to)}
+          >
+            {to === 'open' ? t('setting.lockOpen') : printAngle(motion, Number(to))}
+          </Button>
+        ))}
+      </Row>
+      {lock && <Soft>{t('setting.lockWhenOrdered', { when: named('lockWhen', lock.when) })}</Soft>}
+      {ordered !== undefined && !angles.includes(ordered) && (
+        <Notice tone="caution">{t('setting.lockCannot', { angle: printAngle(motion, ordered) })}</Notice>
+      )}
+    </Stack>
   );
 }
 
@@ -190,7 +255,7 @@ function Numbers({
         const bounds = boundsOf('set.made', 'values.value');
         const whole = setting.kind === 'mark' || setting.kind === 'fill';
         const problem = boundsProblem(nameOf(place), value.value, { ...bounds, whole }, (bound) =>
-          printSetting(setting.kind, bound, unit),
+          printSetting(setting, bound, unit),
         );
         return problem ? { place, problem } : { place, value: value.value };
       },

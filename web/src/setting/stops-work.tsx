@@ -53,6 +53,7 @@ export function StopsWork({
   const [differs, setDiffers] = useDraft(`${state.case}-stops-differ`, false);
   const [saving, save] = useSaving();
   const { chosen, fitted } = state.setting;
+  const hardware = state.model.hinge?.kind ?? 'wedges';
   const offered = body(acknowledged);
   const isChosen =
     chosen !== undefined &&
@@ -129,12 +130,14 @@ export function StopsWork({
           <Button look="main" onPress={choose} isDisabled={saving}>
             {t('setting.choose', { stops: printStops(stops) })}
           </Button>
-          <span style={{ flex: 1, minWidth: 200, fontSize: size.small }}>{t('setting.caution')}</span>
+          <span style={{ flex: 1, minWidth: 200, fontSize: size.small }}>
+            {t(`setting.caution.${hardware}`)}
+          </span>
         </Row>
       )}
       {isChosen && !isFitted && !differs && (
         <>
-          <Notice tone="caution">{t('setting.fitHow')}</Notice>
+          <Notice tone="caution">{t(`setting.fitHow.${hardware}`)}</Notice>
           <Row>
             <Button look="main" onPress={() => void fit(stops, stops)} isDisabled={saving}>
               {t('setting.fitted', { stops: printStops(stops) })}

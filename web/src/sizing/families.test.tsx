@@ -11,7 +11,7 @@ const axis = (reading: string, sizes: string[], edges: number[]) => ({
 
 const belt = (height: 'low' | 'tall' | undefined, ...waist: number[]) => {
   const log = testLogbook(beltContext, 'midline');
-  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }], ...(height ? { height } : {}) });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], ...(height ? { height } : {}) });
   log.read('girth-waist', 'midline', ...waist);
   return log;
 };

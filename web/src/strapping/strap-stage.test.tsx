@@ -105,7 +105,7 @@ function sizedBelt() {
   const log = testLogbook(beltContext, 'midline');
   log.looked();
   log.write('limbs.noted', { moment: 'before', limbs: wholeLimbs });
-  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }], height: 'low' });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], height: 'low' });
   log.read('girth-waist', 'midline', 918, 922);
   log.read('girth-waist-above', 'midline', 900, 902);
   log.read('girth-waist-below', 'midline', 950, 952);

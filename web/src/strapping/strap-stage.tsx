@@ -47,7 +47,7 @@ const Lead = styled.p`
 export default function StrapStage() {
   const { state, unit, write } = useWork();
   const mayNow = useMay('strap');
-  const { now, steps, done, list, lists } = state.strapping;
+  const { now, steps, done, list, lists, unsuited } = state.strapping;
   const { programme } = state;
   const [saving, save] = useSaving();
   const mayStrap = mayNow('strapping.write');
@@ -112,6 +112,12 @@ export default function StrapStage() {
         )
       ) : list ? (
         <Notice tone="good">{t(list.passes ? 'strapping.allDone' : 'strapping.allDoneOnce')}</Notice>
+      ) : lists.length === 0 ? (
+        <Notice tone="stop">
+          {t('strapping.noList', {
+            lists: unsuited.map(({ id }) => listName(programme, id)).join('; '),
+          })}
+        </Notice>
       ) : (
         <WhichList lists={lists} saving={saving} onChoose={(id) => void begin(id)} mayStrap={mayStrap} />
       )}

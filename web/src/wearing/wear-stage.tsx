@@ -73,7 +73,7 @@ export default function WearStage() {
         <RoleReads permission="wearing.write" />
       )}
       <Rule />
-      <Notice tone={order.trouble === 'keep-on' ? 'stop' : 'caution'}>
+      <Notice tone={order.trouble !== 'take-off' ? 'stop' : 'caution'}>
         <b>{t('wearing.ifTrouble')}</b> {named('trouble', order.trouble)}
       </Notice>
       <Soft>

@@ -1,9 +1,12 @@
+import { limitsOf } from '../../order';
 import { askedFindings } from '../../screening';
 import { caseRibbon, firstVisit } from '../due';
 import { intentFaults } from '../intent';
 import { contextOf, testContext, testLogbook } from '../test-case';
 import type { AnyEntry } from '../entry';
 import { foldCase } from './fold-case';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const today = '2026-11-24';
 const folded = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, testContext)!;
@@ -13,7 +16,7 @@ function worn(protective = false) {
   const log = testLogbook();
   log.looked();
   log.order({
-    phases: [{ fromDay: 0, window: { extension: 0, flexion: 90 } }],
+    phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 0, flexion: 90 }) }],
     protective,
     trouble: protective ? 'keep-on' : 'take-off',
   });
@@ -195,7 +198,7 @@ describe('movement and sensation, for trunk and neck', () => {
   const collared = () => {
     const log = testLogbook(context, 'midline');
     log.looked();
-    log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }] });
+    log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }] });
     return log;
   };
   const state = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, context)!;

@@ -1,3 +1,4 @@
+import { limitsOf } from '../../order';
 import { decideSignature, decideSize, decideStops } from '../decide';
 import { caseRibbon, firstVisit } from '../due';
 import { engineVersion } from '../engine';
@@ -6,6 +7,8 @@ import { stepAt } from '../../measuring';
 import { testContext, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 import { stageAt } from './stage-states';
+
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const folded = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, testContext)!;
 const today = '2026-11-24';
@@ -165,8 +168,8 @@ test('a new order that would choose other stops marks the old choice', () => {
   log.order(
     {
       phases: [
-        { fromDay: 0, window: { extension: 0, flexion: 60 } },
-        { fromDay: 14, window: { extension: 20, flexion: 60 } },
+        { fromDay: 0, limits: limitsOf(knee, { extension: 0, flexion: 60 }) },
+        { fromDay: 14, limits: limitsOf(knee, { extension: 20, flexion: 60 }) },
       ],
     },
     { expects: first },
@@ -326,7 +329,7 @@ describe('rules that meet', () => {
     log.write('check.recorded', { check: check.id, value: 12 }, at(today, '11:00'));
     const state = () => folded(log).checking.checks.find((one) => one.check.id === check.id)!.judged.state;
     expect(state()).toBe('pass');
-    log.order({ phases: [{ fromDay: 0, window: { extension: 20, flexion: 60 } }] });
+    log.order({ phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 20, flexion: 60 }) }] });
     expect(state()).toBe('pass');
     // one made under the new order is judged by that
     log.write('check.recorded', { check: check.id, value: 12 }, at(today, '12:00'));

@@ -1,4 +1,5 @@
 import type { Side } from '../../anatomy';
+import { holds } from '../../brace';
 import type { UnsafeCheck } from '../../checking';
 import type { Order } from '../../order';
 import { currentModel, currentProgramme, partsOf, type BraceModel, type Programme } from '../../programmes';
@@ -20,6 +21,7 @@ import { foldReviewing, foldVisits } from './fold-reviewing';
 import { foldSetting, foldSettings } from './fold-setting';
 import { foldMeasuring, foldSizing } from './fold-sizing';
 import { firstFailing, isReadable } from '../readable';
+import { knownFacts } from './known-facts';
 import { liveRecord, type LiveRecord } from './live-record';
 import { settle } from './settle';
 import { stageStates } from './stage-states';
@@ -70,7 +72,7 @@ function foldReadable(
   const [programme, model] = [currentProgramme(context.programme), currentModel(context.model)];
   const parts = partsOf(programme, model);
   const settled = settle(
-    recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry))),
+    recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry, programme))),
     unreadable,
   );
   const { lines } = settled;
@@ -88,11 +90,17 @@ function foldReadable(
   // what a joint can do is what it can be moved to; what its own muscles reach is less
   const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
   const measuring = foldMeasuring(record, side, programme, model, order?.order);
-  const setting = foldSetting(record, order?.order, motion?.body, programme, model);
   const sizing = foldSizing(record, side, programme, model, measuring, order?.order);
+  const made = foldSettings(record, programme, { sizing, order, model });
+  const last = record.all.at(-1);
+  const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
+  const setting = {
+    ...foldSetting(record, order?.order, motion?.body, programme, model),
+    made: made.filter(({ setting: { when } }) => when === undefined || holds(when, facts) !== false),
+  };
   const limbs = judgeLimbs(record.of('limbs.noted').map(({ id, body }) => ({ ...body, entry: id })));
   const screening = foldScreening(record, side, programme, measuring, limbs);
-  const checking = foldChecking(record, setting, programme, model);
+  const checking = foldChecking(record, setting, programme, model, facts, measuring, side);
   const reviewing = foldReviewing(record, side, opened, measuring, limited);
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
@@ -121,9 +129,9 @@ function foldReadable(
     measuring,
     motion: motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body },
     sizing,
-    setting: { ...setting, made: foldSettings(record, programme, { sizing, order }) },
+    setting,
     shaping: foldShaping(record, programme, parts),
-    strapping: foldStrapping(record, programme),
+    strapping: foldStrapping(record, programme, facts),
     checking,
     wearing: foldWearing(record, record.last('order.given'), checking.unsafe),
     reviewing,

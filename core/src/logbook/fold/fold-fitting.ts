@@ -1,8 +1,9 @@
-import { buildOf, templateStature } from '../../anatomy';
-import { levelIn, partsOfKind, type Level, type Part } from '../../brace';
-import { checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
+import { buildOf, templateStature, type Side } from '../../anatomy';
+import { settledReading } from '../../measuring';
+import { chosenOf, holds, levelIn, partsOfKind, type KnownFacts, type Level, type Part } from '../../brace';
+import { atEachMoment, checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
-import { checksOf, type BraceModel, type Programme } from '../../programmes';
+import { checksOf, limitedMotion, type BraceModel, type Programme } from '../../programmes';
 import { padAdvice } from '../../shaping';
 import { runSequence } from '../../strapping';
 import type { RecordedEntry } from '../entry';
@@ -34,17 +35,24 @@ export function foldShaping(
 }
 
 /** The list in use, since the brace was last put on anew. */
-export function foldStrapping(record: LiveRecord, programme: Programme): CaseState['strapping'] {
+export function foldStrapping(
+  record: LiveRecord,
+  programme: Programme,
+  facts: KnownFacts,
+): CaseState['strapping'] {
   const begun = record.last('strap.begun');
   const done = record
     .of('strap.done')
     .filter((entry) => record.isAfter(entry, begun))
     .map(({ body }) => body);
   const walk = done.findLast(({ minutes }) => minutes !== undefined);
-  const lists = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
-  const list = lists.length === 1 ? lists[0] : lists.find(({ id }) => id === begun?.body.list);
+  const all = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
+  // a list for another case is not offered: one for the front ligament never stands beside a rear one that is ordered
+  const lists = all.filter(({ when }) => when === undefined || holds(when, facts) !== false);
+  const list = lists.find(({ id }) => id === begun?.body.list) ?? chosenOf(lists, facts);
   return {
-    ...runSequence(list ?? { steps: [] }, done),
+    ...runSequence(list ?? { steps: [] }, done, facts),
+    unsuited: all.filter((one) => !lists.includes(one)),
     list,
     lists,
     settled: walk && {
@@ -60,9 +68,12 @@ export function foldStrapping(record: LiveRecord, programme: Programme): CaseSta
  */
 export function foldChecking(
   record: LiveRecord,
-  setting: Pick<CaseState['setting'], 'fitted'>,
+  setting: Pick<CaseState['setting'], 'fitted' | 'made'>,
   programme: Programme,
   model: BraceModel,
+  facts: KnownFacts,
+  measuring: CaseState['measuring'],
+  side: Side,
 ): CaseState['checking'] {
   const begun = record.last('strap.begun');
   const fitting = record.last('set.stops-fitted');
@@ -72,34 +83,51 @@ export function foldChecking(
   const windowAt = (entry: RecordedEntry<'check.recorded'> | undefined): MotionWindow => {
     const order = entry ? orders.findLast((given) => record.isAfter(entry, given)) : orders.at(-1);
     const day = entry ? record.dayIn(entry) : setting.fitted?.day;
-    return (order && day && windowOn(order.body as Order, day)?.window) || {};
+    return (order && day && windowOn(order.body as Order, day, limitedMotion(programme))?.window) || {};
   };
+  const straps = record.of('strap.done');
+  /** Minutes since the last step of putting it on, when a check was looked at. */
+  const minutesOn = (entry: RecordedEntry<'check.recorded'>): number | undefined => {
+    const last = straps.findLast((one) => record.isAfter(entry, one));
+    return last && (Date.parse(entry.observedAt) - Date.parse(last.observedAt)) / 60_000;
+  };
+  const read = Object.fromEntries(
+    measuring.states
+      .filter(({ side: at }) => at === side || at === 'midline')
+      .map((one) => [one.step.id, settledReading(one)?.mean]),
+  );
+  const marks = Object.fromEntries(
+    setting.made.map(({ setting: { id }, made }) => [id, Object.values(made?.values ?? {})[0]]),
+  );
   const judgedBy = (check: FitCheck, entry: RecordedEntry<'check.recorded'> | undefined) => {
     const { check: _check, ...value } = entry?.body ?? { check: check.id };
     const judged = judgeCheck(check, entry && { check: check.id, entry: entry.id, ...value }, {
       window: windowAt(entry),
       stops: setting.fitted?.medial,
+      minutes: entry && minutesOn(entry),
+      read,
+      marks,
     });
     return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };
   };
-  const all = checksOf(programme, model);
+  const all = checksOf(programme, model)
+    .filter(({ when }) => when === undefined || holds(when, facts) !== false)
+    .flatMap(atEachMoment);
+  const isOf =
+    ({ id, moment }: FitCheck) =>
+    ({ body }: RecordedEntry<'check.recorded'>) =>
+      body.check === id && body.moment === moment?.is;
   const checks = all.map((check) =>
     judgedBy(
       check,
       recorded.findLast(
-        (one) =>
-          one.body.check === check.id && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
+        (one) => isOf(check)(one) && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
       ),
     ),
   );
   // what was not safe stays so until it is found right: a new donning or other stops only ask for it again
   const answered = record.of('check.recorded');
-  const lastFound = all.map((check) =>
-    judgedBy(
-      check,
-      answered.findLast(({ body }) => body.check === check.id),
-    ),
-  );
+  const lastFound = all.map((check) => judgedBy(check, answered.findLast(isOf(check))));
   const result = checkingResult(checks.map(({ judged }) => judged));
   const signed = record.last('check.signed');
   return {

@@ -1,6 +1,9 @@
+import { limitsOf } from '../../order';
 import { foreignFaults } from '../belongs';
 import { beltContext, contextOf, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
+
+const ankle = { joint: 'ankle', plane: 'sagittal' } as const;
 
 const walker = contextOf('ankle-walker', {
   sizes: ['M'],
@@ -10,7 +13,7 @@ const walker = contextOf('ankle-walker', {
 });
 const angle = (value: number) => ({ setting: 'ankle-angle', values: [{ place: 'one', value }] });
 /** A walker ordered pointed by 20 for two weeks, then neutral; day zero is three days before the logbook's day. */
-function walkerLog(phases = [{ fromDay: 0, window: { extension: 20, flexion: 20 } }]) {
+function walkerLog(phases = [{ fromDay: 0, limits: limitsOf(ankle, { extension: 20, flexion: 20 }) }]) {
   const log = testLogbook(walker, 'right');
   log.looked();
   log.order({ phases });
@@ -28,7 +31,7 @@ test('the ankle is set to what is ordered; neutral where nothing is', () => {
   expect(judgedOf(log)['ankle-angle']).toEqual({ state: 'wrong', why: 'not-as-wanted', by: 20 });
   log.write('set.made', angle(19));
   expect(judgedOf(log)['ankle-angle']).toEqual({ state: 'right' });
-  const free = walkerLog([{ fromDay: 0, window: {} }] as never);
+  const free = walkerLog([{ fromDay: 0, limits: [] }] as never);
   free.write('set.made', angle(19));
   expect(judgedOf(free)['ankle-angle']).toMatchObject({ state: 'wrong', by: 19 });
 });
@@ -41,7 +44,7 @@ test.each([
   [{ extension: -10 }, 0, -8],
   [{ extension: 10, flexion: 25 }, 18, 4],
 ])('ordered %j the boot may stand at %d, not at %d', (window, right, wrong) => {
-  const log = walkerLog([{ fromDay: 0, window }] as never);
+  const log = walkerLog([{ fromDay: 0, limits: limitsOf(ankle, window) }] as never);
   log.write('set.made', angle(right));
   expect(judgedOf(log)['ankle-angle']).toEqual({ state: 'right' });
   log.write('set.made', angle(wrong));
@@ -52,14 +55,14 @@ test('an order that changed judges what was set by the new one', () => {
   const log = walkerLog();
   log.write('set.made', angle(20));
   expect(judgedOf(log)['ankle-angle']).toEqual({ state: 'right' });
-  log.order({ phases: [{ fromDay: 0, window: { extension: 0, flexion: 0 } }] });
+  log.order({ phases: [{ fromDay: 0, limits: limitsOf(ankle, { extension: 0, flexion: 0 }) }] });
   expect(judgedOf(log)['ankle-angle']).toMatchObject({ state: 'wrong', by: 20 });
 });
 
 test('Set is done when everything is right, and open while one of a pair differs', () => {
   const log = testLogbook(beltContext, 'midline');
   log.looked();
-  log.order({ side: 'midline', phases: [{ fromDay: 0, window: {} }] });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }] });
   log.read('girth-waist', 'midline', 918, 922);
   const status = () => foldCase(log.entries, beltContext)!.stages.set.status;
   expect(status()).toBe('open');

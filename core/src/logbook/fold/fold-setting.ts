@@ -1,6 +1,7 @@
 import type { ClinicDay } from '../../calendar';
-import { windowOn, type MotionWindow, type Order } from '../../order';
-import type { BraceModel, Programme } from '../../programmes';
+import { signedAngle } from '../../anatomy';
+import { phaseInForce, windowOf, windowOn, type MotionWindow, type Order } from '../../order';
+import { limitedMotion, type BraceModel, type Programme } from '../../programmes';
 import {
   chooseStops,
   judgeSetting,
@@ -13,7 +14,7 @@ import { beltEnds } from '../../sizing';
 import type { RecordedEntry } from '../entry';
 import type { BodyOf } from '../kinds/all';
 import type { LiveRecord } from './live-record';
-import type { CaseState, LookAtBrace } from './state';
+import type { CaseState, LookAtBrace, MadeSetting } from './state';
 
 /** The stops chosen, the stops in the hinges, and whether they agree. */
 export function foldSetting(
@@ -29,7 +30,9 @@ export function foldSetting(
   const [choice, fitting] = [choices.at(-1), fittings.at(-1)];
   return {
     chosen: record.decided(choice, ({ phase, medial }) => {
-      const window = order?.phases[phase]?.window;
+      const limited = limitedMotion(programme);
+      const limits = order?.phases[phase]?.limits;
+      const window = limited && limits && windowOf(limits, limited);
       const { stops } = programme;
       const again = window && stops && model.hinge && chooseStops(window, model.hinge, stops, joint);
       return !again?.ok || pairProblems(again.stops, medial).length > 0;
@@ -43,7 +46,7 @@ export function foldSetting(
       phase: choices.find(({ id }) => id === record.heldBy(fitting.body.of ?? ''))?.body.phase,
     },
     fittings: fittings.map((entry) => ({ day: record.dayIn(entry), stops: entry.body.medial })),
-    look: fitting ? lookAtBrace(fitting, choice, order, record.dayIn(fitting)) : [],
+    look: fitting ? lookAtBrace(fitting, choice, programme, order, record.dayIn(fitting)) : [],
   };
 }
 
@@ -53,7 +56,7 @@ export function foldSetting(
  */
 export function wantedOf(
   setting: Setting,
-  { sizing, order }: Pick<CaseState, 'sizing' | 'order'>,
+  { sizing, order, model }: Pick<CaseState, 'sizing' | 'order' | 'model'>,
   day: ClinicDay,
 ): Wanted | undefined {
   if (setting.kind === 'mark') {
@@ -62,8 +65,26 @@ export function wantedOf(
     const { mark } = beltEnds(reading.mean, sizing.chart.belt);
     return { from: mark, to: mark };
   }
-  if (setting.kind !== 'angle') return undefined;
-  const { extension, flexion } = (order && windowOn(order.order, day)?.window) ?? {};
+  if (setting.kind !== 'angle' && setting.kind !== 'lock') return undefined;
+  const motion = { joint: setting.joint, plane: 'sagittal' as const };
+  const now = order && phaseInForce(order.order, day);
+  if (setting.kind === 'lock') {
+    if (!now) return undefined;
+    const { locks = [] } = now.phase;
+    const lock = locks.find(({ joint }) => joint === setting.joint);
+    if (!lock) return 'open';
+    const angle = signedAngle(motion, lock.at);
+    // what the hardware cannot do was acknowledged with the order: it stays open
+    return model.hinge?.lock?.includes(angle) ? { from: angle, to: angle } : 'open';
+  }
+  const held = order?.order.angles?.find(
+    ({ joint, plane }) => joint === motion.joint && plane === motion.plane,
+  );
+  if (held) {
+    const angle = signedAngle(motion, held.at);
+    return { from: angle, to: angle };
+  }
+  const { extension, flexion } = now ? windowOf(now.phase.limits, motion) : {};
   if (extension !== undefined && flexion !== undefined) return { from: extension, to: flexion };
   const usual = Math.min(flexion ?? Infinity, Math.max(extension ?? -Infinity, setting.unlessOrdered));
   return { from: usual, to: usual };
@@ -73,10 +94,10 @@ export function wantedOf(
 export function foldSettings(
   record: LiveRecord,
   { settings }: Programme,
-  state: Pick<CaseState, 'sizing' | 'order'>,
+  state: Pick<CaseState, 'sizing' | 'order' | 'model'>,
 ): CaseState['setting']['made'] {
   const entries = record.of('set.made');
-  return settings.map((setting) => {
+  return settings.map((setting): MadeSetting => {
     const last = entries.findLast(({ body }) => body.setting === setting.id);
     if (!last) return { setting, made: undefined, judged: judgeSetting(setting, undefined, undefined) };
     const { values, fitted } = last.body;
@@ -96,10 +117,11 @@ export function foldSettings(
 function lookAtBrace(
   { id, body: { medial, lateral } }: RecordedEntry<'set.stops-fitted'>,
   chosen: RecordedEntry<'set.stops-chosen'> | undefined,
+  programme: Programme,
   order: Order | undefined,
   day: ClinicDay,
 ): LookAtBrace[] {
-  const window = (order && windowOn(order, day)?.window) ?? {};
+  const window = (order && windowOn(order, day, limitedMotion(programme))?.window) ?? {};
   const unequal = pairProblems(medial, lateral);
   const differs =
     chosen &&

@@ -25,13 +25,17 @@ export function foldMeasuring(
 ): CaseState['measuring'] {
   const steps = stepsOf(programme, model);
   const postures = new Set(steps.flatMap(({ kind, id }) => (kind === 'posture' ? [id] : [])));
+  const jointOf = (id: string) => {
+    const step = steps.find((one) => one.id === id);
+    return step?.kind === 'posture' ? { joint: step.joint, plane: 'sagittal' as const } : undefined;
+  };
   const readings = [...record.of('measure.read'), ...record.of('measure.marked')]
     .filter(({ stage }) => stage === 'measure')
     .map(({ id, observedAt, body }) => ({
       ...body,
       entry: id,
       ...(postures.has(body.step) && order
-        ? { ordered: windowOn(order, record.dayIn({ observedAt }))?.window ?? {} }
+        ? { ordered: windowOn(order, record.dayIn({ observedAt }), jointOf(body.step))?.window ?? {} }
         : {}),
     }));
   const skipped = record.of('measure.skipped').map(({ id, body }) => ({ ...body, entry: id }));

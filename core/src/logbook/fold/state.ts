@@ -126,6 +126,8 @@ export interface CaseState {
     list: Sequence | undefined;
     /** the lists by which it may be put on for the first time */
     lists: Sequence[];
+    /** lists for another case than this one: not offered */
+    unsuited: Sequence[];
     settled: { minutes: number; dropped?: number } | undefined;
   };
   checking: {

@@ -1,4 +1,5 @@
 import { body, finite, ids, name, oneOf, text, whole, yes } from '../fields';
+import { moments } from '../../checking';
 import { kind } from './kind';
 
 export const checkRecorded = kind('check.recorded', {
@@ -10,10 +11,14 @@ export const checkRecorded = kind('check.recorded', {
     value: finite().min(-400).max(600),
     reference: finite().min(-400).max(600),
     seen: yes(),
+    /** the joint did not come to this end */
+    notReached: yes(),
+    /** of a check that is answered at several moments: which */
+    moment: oneOf(...moments),
   }).test(
     'answered',
     'must carry a value or an answer',
-    ({ value, seen }) => value !== undefined || seen !== undefined,
+    ({ value, seen, notReached }) => value !== undefined || seen !== undefined || notReached === true,
   ),
 });
 

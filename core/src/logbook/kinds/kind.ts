@@ -1,5 +1,6 @@
 import type { ObjectSchema, Schema } from 'yup';
 import type { Permission } from '../../access';
+import type { Joint } from '../../anatomy';
 import type { Stage } from '../../programmes';
 
 /** Where in the work an entry was written: a stage, or the case as a whole. */
@@ -18,8 +19,14 @@ export interface EntryKind<Body = unknown> {
   permission: Permission;
   body: Schema<Body>;
   /** upcasters[n] turns a body of version n + 1 into one of version n + 2 */
-  upcasters: readonly ((body: never) => unknown)[];
+  upcasters: readonly Upcaster[];
 }
+
+/** What an upcaster may know of the case its body belongs to; at the border nothing is known of it. */
+export interface CaseAtHand {
+  joint?: Joint | undefined;
+}
+export type Upcaster = (body: never, about: CaseAtHand) => unknown;
 
 /** Declares a kind in its first version, keeping the type of its body. */
 export const kind = <Body extends object, K extends string>(

@@ -1,5 +1,16 @@
 import { array } from 'yup';
-import { heightNames } from '../../order';
+import { endsOf, joints, motionEnds, planes, type JointPlane, type MotionEnd } from '../../anatomy';
+import {
+  compartments,
+  heightNames,
+  limitsOf,
+  lockMoments,
+  orderedPostures,
+  panelNames,
+  troubles,
+  weightBearing,
+  type MotionWindow,
+} from '../../order';
 import {
   degreesOfFunction,
   findingRule,
@@ -8,8 +19,8 @@ import {
   limbs,
   type Finding,
 } from '../../screening';
-import { body, day, entryId, finite, oneOf, side, text, whole, yes } from '../fields';
-import { kind } from './kind';
+import { body, day, entryId, finite, name, oneOf, side, text, whole, yes } from '../fields';
+import { kind, type CaseAtHand } from './kind';
 
 const finding = () => oneOf(...(Object.keys(findings) as Finding[])).required();
 
@@ -68,31 +79,95 @@ export const screenOverridden = kind('screen.overridden', {
 });
 
 const limit = () => finite().min(-30).max(180);
+const toward = () => oneOf(...motionEnds).required();
+/** 0 and no end: the end is there for every other angle, and one of that joint's in that plane. */
+const angle = () => body({ toward: toward(), degrees: finite().min(0).max(180).required() });
+const optional = <S extends ReturnType<typeof angle>>(schema: S) => schema.default(undefined).optional();
+const motion = { joint: oneOf(...joints).required(), plane: oneOf(...planes).required() };
+const endsFit = (of: JointPlane, ...angles: ({ toward: MotionEnd } | undefined)[]): boolean =>
+  angles.every((one) => one === undefined || endsOf(of).includes(one.toward));
+const foreignEnd = ['ends', 'must name its ends as this joint has them in this plane'] as const;
 
-export const orderGiven = kind('order.given', {
-  nature: 'intent',
-  stages: ['screen', 'review'],
-  permission: 'order.write',
-  body: body({
-    diagnosis: text(400).min(1).required(),
-    prescriber: text(120).min(1).required(),
-    side: side().required(),
-    dayZero: day().required(),
-    phases: array()
+const phase = () =>
+  body({
+    fromDay: whole().min(0).max(3650).required(),
+    limits: array()
       .of(
-        body({
-          fromDay: whole().min(0).max(3650).required(),
-          window: body({ extension: limit(), flexion: limit() }),
-        }),
+        body({ ...motion, from: optional(angle()), to: optional(angle()) }).test(
+          ...foreignEnd,
+          ({ from, to, ...of }) => endsFit(of, from, to),
+        ),
       )
-      .min(1)
-      .max(20)
+      .max(15)
       .strict()
       .required(),
-    /** for a brace that comes in more than one height */
-    height: oneOf(...heightNames),
-    protective: yes().required(),
-    wearing: text(400).min(1).required(),
-    trouble: oneOf('keep-on', 'take-off').required(),
-  }),
+    locks: array()
+      .of(
+        body({ joint: motion.joint, at: angle(), when: oneOf(...lockMoments).required() }).test(
+          ...foreignEnd,
+          ({ joint, at }) => endsFit({ joint, plane: 'sagittal' }, at),
+        ),
+      )
+      .max(6)
+      .strict(),
+    weight: oneOf(...weightBearing),
+    unsaid: body({ extension: limit(), flexion: limit() }).default(undefined).optional(),
+  });
+
+const orderBody = body({
+  diagnosis: text(400).min(1).required(),
+  /** beside the words: what lists, sides and cautions go by; left out where nobody coded it */
+  injuries: array()
+    .of(body({ code: name().required(), side: oneOf('left', 'right'), note: text(120) }))
+    .max(20)
+    .strict(),
+  prescriber: text(120).min(1).required(),
+  side: side().required(),
+  dayZero: day().required(),
+  until: day(),
+  phases: array().of(phase()).min(1).max(20).strict().required(),
+  relieve: oneOf(...compartments),
+  angles: array()
+    .of(body({ ...motion, at: angle() }).test(...foreignEnd, ({ at, ...of }) => endsFit(of, at)))
+    .max(10)
+    .strict(),
+  /** for a brace that comes in more than one height */
+  height: oneOf(...heightNames),
+  panels: array()
+    .of(oneOf(...panelNames).required())
+    .max(panelNames.length)
+    .strict(),
+  posture: oneOf(...orderedPostures),
+  roll: oneOf('left', 'right'),
+  protective: yes().required(),
+  wearing: text(400).min(1).required(),
+  trouble: oneOf(...troubles).required(),
+  /** of what was ordered, what this brace cannot carry out: seen, and told to the prescriber */
+  acknowledged: array().of(name().required()).max(60).strict(),
 });
+
+/** An order as it was before it named its joints: limits with a bare sign. */
+interface UnnamedOrder {
+  phases: { fromDay: number; window: MotionWindow }[];
+}
+
+/** Limits get the joint of the case they were ordered in; where that has none they are kept aside, to be asked again. */
+const limitsByJoint = ({ phases, ...rest }: UnnamedOrder, { joint }: CaseAtHand) => ({
+  ...rest,
+  phases: phases.map(({ fromDay, window }) => ({
+    fromDay,
+    limits: joint ? limitsOf({ joint, plane: 'sagittal' }, window) : [],
+    ...(joint || Object.keys(window).length === 0 ? {} : { unsaid: window }),
+  })),
+});
+
+export const orderGiven = {
+  ...kind('order.given', {
+    nature: 'intent',
+    stages: ['screen', 'review'],
+    permission: 'order.write',
+    body: orderBody,
+  }),
+  v: 2,
+  upcasters: [limitsByJoint],
+};

@@ -1,5 +1,7 @@
 /* What a family says from putting on to checking: a file a family, each keyed by the id it is about. */
 import type { FamilyWords, Programme } from '@estribo/core/programmes';
+import { named } from '..';
+import { en } from '../en';
 import { ankleWalker } from './ankle-walker';
 import { kneeLigamentFrame } from './knee-ligament-frame';
 import { kneePostop } from './knee-postop';
@@ -32,6 +34,10 @@ export const stepWords = (programme: Named, step: string): NonNullable<FamilyWor
 /** A check's name, how it is looked at, and what mends it. */
 export const checkWords = (programme: Named, check: string): NonNullable<FamilyWords['checks']>[string] =>
   wordsOf(programme, 'checks', check) ?? { name: check, fix: '' };
+
+/** An injury by its code: a programme's own, or one of those every clinic has. */
+export const injuryName = (programme: Named, code: string): string =>
+  wordsOf(programme, 'injuries', code) ?? (code in en.injuries ? named('injuries', code) : code);
 
 export const listName = (programme: Named, list: string): string => wordsOf(programme, 'lists', list) ?? list;
 

@@ -1,0 +1,54 @@
+import { namedAngle, signedAngle, type JointAngle, type JointPlane } from '../anatomy';
+import type { Degrees } from '../quantity';
+
+/**
+ * The motion a joint is ordered to have in one plane, counted positive towards the second end of it (flexion,
+ * plantarflexion). A limit that is absent is not ordered: nothing is fitted for it beyond the programme's own.
+ */
+export interface MotionWindow {
+  extension?: Degrees;
+  flexion?: Degrees;
+}
+
+/** An ordered limit as it stands in the order: each end by its name. */
+export interface MotionLimit extends JointPlane {
+  from?: JointAngle | undefined;
+  to?: JointAngle | undefined;
+}
+
+export const lockMoments = ['always', 'walking', 'sleeping'] as const;
+
+/** A joint ordered to stand still at an angle, and when. */
+export interface OrderedLock {
+  joint: JointPlane['joint'];
+  at: JointAngle;
+  when: (typeof lockMoments)[number];
+}
+
+const isOf =
+  ({ joint, plane }: JointPlane) =>
+  (one: JointPlane) =>
+    one.joint === joint && one.plane === plane;
+
+/** The window of one motion among all limits; empty where nothing is ordered for it. */
+export function windowOf(limits: readonly MotionLimit[], motion: JointPlane): MotionWindow {
+  const { from, to } = limits.find(isOf(motion)) ?? {};
+  return {
+    ...(from === undefined ? {} : { extension: signedAngle(motion, from) }),
+    ...(to === undefined ? {} : { flexion: signedAngle(motion, to) }),
+  };
+}
+
+/** The inverse of windowOf: the limit as it is written, none for a free motion. */
+export function limitsOf(motion: JointPlane, { extension, flexion }: MotionWindow): MotionLimit[] {
+  return extension === undefined && flexion === undefined
+    ? []
+    : [
+        {
+          joint: motion.joint,
+          plane: motion.plane,
+          ...(extension === undefined ? {} : { from: namedAngle(motion, extension) }),
+          ...(flexion === undefined ? {} : { to: namedAngle(motion, flexion) }),
+        },
+      ];
+}

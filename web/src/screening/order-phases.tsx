@@ -1,0 +1,265 @@
+import { joints, planes, type JointPlane } from '@estribo/core/anatomy';
+import { lockMoments, weightBearing } from '@estribo/core/order';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { Controller, useFieldArray, type Control } from 'react-hook-form';
+import styled from 'styled-components';
+import { color } from '../app/tokens';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { Button, IconButton } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Field } from '../parts/field';
+import { Row, Stack } from '../parts/layout';
+import { Pick } from '../parts/pick';
+import { printAngle } from '../parts/print';
+import {
+  emptyPhase,
+  heldJoint,
+  limitLabel,
+  numberProblem,
+  saidAngle,
+  typedAngle,
+  type OrderValues,
+} from './order-values';
+
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr 44px;
+  gap: 10px;
+  align-items: start;
+  & > button {
+    margin-top: 22px;
+  }
+`;
+
+const Phase = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding-left: 12px;
+  border-left: 3px solid ${color('line')};
+`;
+
+type At = `phases.${number}`;
+
+/** The phases of an order: limits by joint and plane, a lock, weight bearing, each from a day on. */
+export function OrderPhases({ control }: { control: Control<OrderValues> }) {
+  const { programme } = useWork().state;
+  const { fields, append, remove } = useFieldArray({ control, name: 'phases' });
+  return (
+    <Stack $gap={10}>
+      <h3>{t(programme.joint ? 'order.window' : 'order.phases')}</h3>
+      {fields.map((row, i) => (
+        <PhaseFields
+          key={row.id}
+          control={control}
+          at={`phases.${i}`}
+          isFirst={i === 0}
+          onRemove={() => remove(i)}
+        />
+      ))}
+      <Row>
+        <Button look="quiet" onPress={() => append(emptyPhase(programme, ''))}>
+          <Plus size={18} aria-hidden /> {t('order.addPhase')}
+        </Button>
+      </Row>
+    </Stack>
+  );
+}
+
+function PhaseFields({
+  control,
+  at,
+  isFirst,
+  onRemove,
+}: {
+  control: Control<OrderValues>;
+  at: At;
+  isFirst: boolean;
+  onRemove: () => void;
+}) {
+  const { programme } = useWork().state;
+  const { fields, append, remove } = useFieldArray({ control, name: `${at}.limits` });
+  const does = programme.ordered ?? [];
+  const [more, showMore] = useState(false);
+  const phase = Number(at.split('.')[1]) + 1;
+  const day = (
+    <Controller
+      control={control}
+      name={`${at}.fromDay`}
+      rules={{ validate: (value) => numberProblem(t('order.fromDay'), value, 'phases.fromDay') }}
+      render={({ field: { ref: _ref, ...field }, fieldState }) => (
+        <Field
+          {...field}
+          label={t('order.fromDay')}
+          problem={fieldState.error?.message}
+          isDisabled={isFirst}
+          inputMode="numeric"
+        />
+      )}
+    />
+  );
+  const away = isFirst ? (
+    <span />
+  ) : (
+    <IconButton aria-label={t('order.removePhase', { phase })} onPress={onRemove}>
+      <X size={18} aria-hidden />
+    </IconButton>
+  );
+  return (
+    <Phase role="group" aria-label={t('order.phase', { phase })}>
+      {fields.length === 0 && (
+        <Line>
+          {day}
+          <span />
+          <span />
+          {away}
+        </Line>
+      )}
+      {fields.map((limit, i) => (
+        <Line key={limit.id}>
+          {i === 0 ? day : <p style={{ paddingTop: 32 }}>{motionName(limit)}</p>}
+          <LimitField control={control} name={`${at}.limits.${i}.from`} motion={limit} end="from" />
+          <LimitField control={control} name={`${at}.limits.${i}.to`} motion={limit} end="to" />
+          {i === 0 ? (
+            away
+          ) : (
+            <IconButton
+              aria-label={t('order.removeLimit', { motion: motionName(limit) })}
+              onPress={() => remove(i)}
+            >
+              <X size={18} aria-hidden />
+            </IconButton>
+          )}
+        </Line>
+      ))}
+      {(does.includes('lock') || more) && <LockFields control={control} at={at} />}
+      {(does.includes('weight') || more) && (
+        <Controller
+          control={control}
+          name={`${at}.weight`}
+          render={({ field }) => (
+            <Choice
+              label={t('order.weight')}
+              options={[
+                ...weightBearing.map((value) => ({ value, label: named('weightBearing', value) })),
+                { value: 'unsaid' as const, label: t('order.heightUnsaid') },
+              ]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+      {more && (
+        <Pick
+          label={t('order.limitAnother')}
+          value=""
+          options={otherMotions(fields).map((motion) => ({
+            value: `${motion.joint} ${motion.plane}`,
+            label: motionName(motion),
+          }))}
+          onChange={(chosen) => {
+            const [joint, plane] = chosen.split(' ') as [JointPlane['joint'], JointPlane['plane']];
+            append({ joint, plane, from: '', to: '' });
+          }}
+        />
+      )}
+      {!more && (
+        <Row>
+          <Button look="quiet" onPress={() => showMore(true)}>
+            <Plus size={18} aria-hidden /> {t('order.moreOfPhase')}
+          </Button>
+        </Row>
+      )}
+    </Phase>
+  );
+}
+
+const motionName = ({ joint, plane }: JointPlane): string =>
+  t('order.motionOf', { joint: named('joints', joint), plane: named('planes', plane) });
+
+const otherMotions = (there: readonly JointPlane[]): JointPlane[] =>
+  joints
+    .flatMap((joint) => planes.map((plane) => ({ joint, plane })))
+    .filter(({ joint, plane }) => !there.some((one) => one.joint === joint && one.plane === plane));
+
+function LimitField({
+  control,
+  name,
+  motion: { joint, plane },
+  end,
+}: {
+  control: Control<OrderValues>;
+  name: `${At}.limits.${number}.${'from' | 'to'}`;
+  motion: JointPlane;
+  end: 'from' | 'to';
+}) {
+  const motion = { joint, plane };
+  const label = limitLabel(motion, end);
+  return (
+    <Controller
+      control={control}
+      name={name}
+      rules={{
+        validate: (value) =>
+          value.trim() === '' || numberProblem(label, value, `phases.limits.${end}.degrees`, '°'),
+      }}
+      render={({ field: { ref: _ref, ...field }, fieldState }) => (
+        <Field
+          {...field}
+          label={label}
+          problem={fieldState.error?.message}
+          placeholder={t('order.notLimited')}
+          help={saidAngle(motion, end, field.value)}
+          inputMode="text"
+        />
+      )}
+    />
+  );
+}
+
+function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) {
+  const { programme } = useWork().state;
+  const held = heldJoint(programme);
+  return (
+    <Row $align="flex-end">
+      <Controller
+        control={control}
+        name={`${at}.lock`}
+        rules={{
+          validate: (value) =>
+            value.trim() === '' || numberProblem(t('order.lock'), value, 'phases.locks.at.degrees', '°'),
+        }}
+        render={({ field: { ref: _ref, ...field }, fieldState }) => (
+          <Field
+            {...field}
+            label={t('order.lockAt', { joint: named('joints', held.joint).toLowerCase() })}
+            placeholder={t('order.notLocked')}
+            problem={fieldState.error?.message}
+            help={
+              field.value.trim() === ''
+                ? undefined
+                : `= ${printAngle(held, typedAngle(held, 'to', field.value))}`
+            }
+            width="160px"
+            inputMode="text"
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name={`${at}.lockWhen`}
+        render={({ field }) => (
+          <Choice
+            label={t('order.lockWhen')}
+            options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
+            value={field.value}
+            onChange={field.onChange}
+          />
+        )}
+      />
+    </Row>
+  );
+}

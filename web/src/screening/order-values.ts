@@ -1,0 +1,260 @@
+import { endsOf, namedAngle, signedAngle, type JointPlane, type MotionEnd } from '@estribo/core/anatomy';
+import { boundsOf } from '@estribo/core/logbook';
+import {
+  limitsOf,
+  windowOf,
+  type HeightName,
+  type Order,
+  type OrderedLock,
+  type OrderPhase,
+} from '@estribo/core/order';
+import { limitedMotion, type Programme } from '@estribo/core/programmes';
+import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
+import { printAngle, signed } from '../parts/print';
+
+/** A limit as it is typed: a plain number goes where the field's name says, a minus the other way. */
+export interface TypedLimit extends JointPlane {
+  from: string;
+  to: string;
+}
+
+export interface TypedPhase {
+  fromDay: string;
+  limits: TypedLimit[];
+  /** an angle; empty where no lock is ordered */
+  lock: string;
+  lockWhen: OrderedLock['when'];
+  weight: NonNullable<OrderPhase['weight']> | 'unsaid';
+}
+
+/** The order as it is typed. */
+export interface OrderValues {
+  diagnosis: string;
+  injuries: string[];
+  injurySide: 'left' | 'right' | undefined;
+  prescriber: string;
+  dayZero: string | undefined;
+  until: string | undefined;
+  phases: TypedPhase[];
+  relieve: NonNullable<Order['relieve']> | 'unsaid';
+  angle: string;
+  height: HeightName | 'unsaid';
+  panels: NonNullable<Order['panels']>;
+  posture: NonNullable<Order['posture']> | 'unsaid';
+  roll: NonNullable<Order['roll']> | 'unsaid';
+  protective: 'yes' | 'no' | undefined;
+  wearing: string;
+  trouble: Order['trouble'] | undefined;
+  acknowledged: string[];
+}
+
+/** The motion whose limits a phase asks for first: the family's joint's. */
+const firstMotion = (programme: Programme): JointPlane[] => {
+  const motion = limitedMotion(programme);
+  return motion ? [motion] : [];
+};
+
+export const emptyPhase = (programme: Programme, fromDay: string): TypedPhase => ({
+  fromDay,
+  limits: firstMotion(programme).map((motion) => ({ ...motion, from: '', to: '' })),
+  lock: '',
+  lockWhen: 'always',
+  weight: 'unsaid',
+});
+
+export const emptyOrder = (programme: Programme): OrderValues => ({
+  diagnosis: '',
+  injuries: [],
+  injurySide: undefined,
+  prescriber: '',
+  dayZero: undefined,
+  until: undefined,
+  phases: [emptyPhase(programme, '0')],
+  relieve: 'unsaid',
+  angle: '',
+  height: 'unsaid',
+  panels: [],
+  posture: 'unsaid',
+  roll: 'unsaid',
+  protective: undefined,
+  wearing: '',
+  trouble: undefined,
+  acknowledged: [],
+});
+
+/** The joint that a lock or an angle is ordered for here. */
+export const heldJoint = ({ joint, region }: Programme): JointPlane => ({
+  joint: joint ?? (region === 'neck' ? 'neck' : 'knee'),
+  plane: 'sagittal',
+});
+
+/**
+ * Which way a plain number goes in a field: at knee and elbow both limits are degrees of flexion, at every other joint
+ * each limit is degrees of its own end.
+ */
+const turned = ({ joint }: JointPlane, end: 'from' | 'to'): boolean =>
+  end === 'from' && joint !== 'knee' && joint !== 'elbow';
+
+const number = (text: string) => Number(text.trim().replace(',', '.').replace('−', '-').replace(/°$/, ''));
+
+/** A typed limit, counted as the computations count it. */
+export const typedAngle = (motion: JointPlane, end: 'from' | 'to', text: string): number =>
+  (turned(motion, end) ? -number(text) : number(text)) || 0;
+
+const shownAngle = (motion: JointPlane, end: 'from' | 'to', angle: number | undefined): string =>
+  angle === undefined ? '' : String((turned(motion, end) ? -angle : angle) || 0);
+
+/** What a limit's field is called: the end it goes towards. */
+export const limitLabel = (motion: JointPlane, end: 'from' | 'to'): string =>
+  named('motionEndTitle', endsOf(motion)[end === 'from' ? 0 : 1]);
+
+/** The angle in words beneath a field that holds one: which way it goes. */
+export function saidAngle(motion: JointPlane, end: 'from' | 'to', text: string): string | undefined {
+  const angle = typedAngle(motion, end, text);
+  return text.trim() === '' || !Number.isFinite(angle) || number(text) >= 0
+    ? undefined
+    : `= ${printAngle(motion, angle)}`;
+}
+
+/** What is wrong with a number of the order, in words; nothing when it may be. */
+export function numberProblem(what: string, text: string, path: string, unit = ''): string | true {
+  const value = number(text);
+  if (text.trim() === '' || !Number.isFinite(value)) return t('bounds.number', { what });
+  return (
+    boundsProblem(
+      what,
+      path.endsWith('degrees') ? Math.abs(value) : value,
+      boundsOf('order.given', path),
+      (bound) => `${signed(bound)}${unit}`,
+    ) ?? true
+  );
+}
+
+const unless = <T, N>(value: T, nothing: N): Exclude<T, N> | undefined =>
+  (value as unknown) === nothing ? undefined : (value as Exclude<T, N>);
+
+/** An order in force, as it is changed. */
+export function filledOrder(order: Order, programme: Programme): OrderValues {
+  const held = heldJoint(programme);
+  return {
+    ...emptyOrder(programme),
+    diagnosis: order.diagnosis,
+    injuries: order.injuries?.map(({ code }) => code) ?? [],
+    injurySide: order.injuries?.find(({ side }) => side)?.side,
+    prescriber: order.prescriber,
+    dayZero: order.dayZero,
+    until: order.until,
+    phases: order.phases.map(({ fromDay, limits, locks, weight }) => {
+      const motions = [...firstMotion(programme), ...limits].filter(
+        (one, i, all) =>
+          all.findIndex(({ joint, plane }) => joint === one.joint && plane === one.plane) === i,
+      );
+      const lock = locks?.[0];
+      return {
+        fromDay: String(fromDay),
+        limits: motions.map(({ joint, plane }) => {
+          const motion = { joint, plane };
+          const { extension, flexion } = windowOf(limits, motion);
+          return {
+            ...motion,
+            from: shownAngle(motion, 'from', extension),
+            to: shownAngle(motion, 'to', flexion),
+          };
+        }),
+        lock: lock ? String(signedAngle(held, lock.at)) : '',
+        lockWhen: lock?.when ?? 'always',
+        weight: weight ?? 'unsaid',
+      };
+    }),
+    relieve: order.relieve ?? 'unsaid',
+    angle: order.angles?.[0] ? shownAngle(held, 'to', signedAngle(held, order.angles[0].at)) : '',
+    height: order.height ?? 'unsaid',
+    panels: order.panels ?? [],
+    posture: order.posture ?? 'unsaid',
+    roll: order.roll ?? 'unsaid',
+    protective: order.protective ? 'yes' : 'no',
+    wearing: order.wearing,
+    trouble: order.trouble,
+    acknowledged: order.acknowledged ?? [],
+  };
+}
+
+function phaseOf({ fromDay, limits, lock, lockWhen, weight }: TypedPhase, held: JointPlane): OrderPhase {
+  return {
+    fromDay: number(fromDay),
+    limits: limits.flatMap(({ from, to, joint, plane }) => {
+      const motion = { joint, plane };
+      return limitsOf(motion, {
+        ...(from.trim() === '' ? {} : { extension: typedAngle(motion, 'from', from) }),
+        ...(to.trim() === '' ? {} : { flexion: typedAngle(motion, 'to', to) }),
+      });
+    }),
+    ...(lock.trim() === ''
+      ? {}
+      : {
+          locks: [{ joint: held.joint, at: namedAngle(held, typedAngle(held, 'to', lock)), when: lockWhen }],
+        }),
+    ...(weight === 'unsaid' ? {} : { weight }),
+  };
+}
+
+/** The order as it is taken. */
+export function orderOf(values: OrderValues, side: Order['side'], programme: Programme): Order {
+  const held = heldJoint(programme);
+  const { injuries, injurySide, until, panels, angle } = values;
+  const [relieve, height, posture, roll] = [
+    unless(values.relieve, 'unsaid'),
+    unless(values.height, 'unsaid'),
+    unless(values.posture, 'unsaid'),
+    unless(values.roll, 'unsaid'),
+  ];
+  const sideOfInjury = side === 'midline' ? injurySide : side;
+  return {
+    diagnosis: values.diagnosis.trim(),
+    ...(injuries.length > 0
+      ? { injuries: injuries.map((code) => ({ code, ...(sideOfInjury ? { side: sideOfInjury } : {}) })) }
+      : {}),
+    prescriber: values.prescriber.trim(),
+    side,
+    dayZero: values.dayZero!,
+    ...(until ? { until } : {}),
+    phases: values.phases.map((phase) => phaseOf(phase, held)),
+    ...(relieve ? { relieve } : {}),
+    ...(angle.trim() === ''
+      ? {}
+      : { angles: [{ ...held, at: namedAngle(held, typedAngle(held, 'to', angle)) }] }),
+    ...(height ? { height } : {}),
+    ...(panels.length > 0 ? { panels } : {}),
+    ...(posture ? { posture } : {}),
+    ...(roll ? { roll } : {}),
+    protective: values.protective === 'yes',
+    wearing: values.wearing.trim(),
+    trouble: values.trouble!,
+  };
+}
+
+/** What an order asks for and the brace cannot do, in words. */
+export function printNotCarriedOut(name: string): string {
+  const [what, ...rest] = name.split('-');
+  switch (what) {
+    case 'motion':
+    case 'angle':
+      return t(`order.notCarriedOut.${what}`, {
+        joint: named('joints', rest[0]!).toLowerCase(),
+        plane: named('planes', rest[1]!),
+      });
+    case 'lock': {
+      const degrees = rest.at(-1)!;
+      const toward = rest.slice(1, -1).join('-') as MotionEnd;
+      return t('order.notCarriedOut.lock', {
+        joint: named('joints', rest[0]!).toLowerCase(),
+        angle: `${degrees}° ${named('motionEnd', toward)}`,
+      });
+    }
+    default:
+      return t(`order.notCarriedOut.${what as 'panels' | 'height' | 'posture' | 'roll' | 'relieve'}`, {
+        what: named('orderedValue', rest.join('-')).toLowerCase(),
+      });
+  }
+}

@@ -72,7 +72,9 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
       const { setting: id, values, fitted } = entry.body;
       const setting = programme.settings.find((one) => one.id === id);
       if (!setting) return isOther('body.setting', 'is no setting of this brace');
-      if ((setting.kind === 'fitted') !== (fitted !== undefined))
+      // a lock is open, or stands at its angles
+      const isOpen = setting.kind === 'lock' && fitted === false;
+      if (!isOpen && (setting.kind === 'fitted') !== (fitted !== undefined))
         return isOther(
           'body',
           setting.kind === 'fitted' ? 'must say whether the part is in' : 'must carry numbers',

@@ -1,5 +1,6 @@
 import { limitsOf } from './limits';
-import { orderProblems, troubleAdvice, windowOn, type Order } from './order';
+import { mayHaveSide } from './injuries';
+import { hasEnded, orderProblems, troubleAdvice, windowOn, type Order } from './order';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
@@ -62,4 +63,48 @@ test('the window of the day', () => {
 test('a protective brace stays on in trouble', () => {
   expect(troubleAdvice(true)).toBe('keep-on');
   expect(troubleAdvice(false)).toBe('take-off');
+});
+
+const phase = (more: Partial<Order['phases'][number]>) => ({
+  ...order,
+  phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 0, flexion: 60 }), ...more }],
+});
+const at = (degrees: number) => ({ toward: 'flexion' as const, degrees });
+
+test.each([
+  ['locked always inside its limits', { locks: [{ joint: 'knee', at: at(30), when: 'always' }] }, []],
+  ['locked always at a limit', { locks: [{ joint: 'knee', at: at(60), when: 'always' }] }, []],
+  [
+    'locked always outside them',
+    { locks: [{ joint: 'knee', at: at(61), when: 'always' }] },
+    ['lock-outside-limits'],
+  ],
+  ['locked for walking outside them', { locks: [{ joint: 'knee', at: at(70), when: 'walking' }] }, []],
+  [
+    'limited twice',
+    { limits: [...limitsOf(knee, { flexion: 60 }), ...limitsOf(knee, { extension: 0 })] },
+    ['limited-twice'],
+  ],
+  ['of an unnamed joint', { unsaid: { flexion: 60 } }, ['joint-not-said']],
+] as [string, Partial<Order['phases'][number]>, string[]][])('a phase %s', (_, more, problems) =>
+  expect(orderProblems(phase(more), 'right').map(({ problem }) => problem)).toEqual(problems),
+);
+
+test('an order that ends before it begins is asked back; it holds on its last day', () => {
+  const until = (day: string) =>
+    orderProblems({ ...order, until: day }, 'right').map(({ problem }) => problem);
+  expect(until('2026-11-06')).toEqual(['ends-before-it-begins']);
+  expect(until('2026-11-07')).toEqual([]);
+  expect(hasEnded({ until: '2026-11-24' }, '2026-11-24')).toBe(false);
+  expect(hasEnded({ until: '2026-11-24' }, '2026-11-25')).toBe(true);
+  expect(hasEnded({}, '2199-01-01')).toBe(false);
+});
+
+// common practice, no source
+test('an injury has a side where the body has two of it; a clinic’s own may have one', () => {
+  expect(mayHaveSide('rear-cruciate')).toBe(true);
+  expect(mayHaveSide('cervical-sprain')).toBe(false);
+  expect(mayHaveSide('clinic-own')).toBe(true);
+  // no name of every object is taken for a code
+  expect(mayHaveSide('constructor')).toBe(true);
 });

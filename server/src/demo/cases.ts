@@ -9,6 +9,12 @@ import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
+const flexTo = (flexion: number) => limitsOf(knee, { extension: 0, flexion });
+const straightWhenWalking = {
+  joint: 'knee',
+  at: { toward: 'flexion', degrees: 0 },
+  when: 'walking',
+} as const;
 
 export interface DemoCase {
   who: DemoName;
@@ -31,6 +37,8 @@ export interface Kit {
   measureAs: (values: Record<string, number>, upTo?: string) => Promise<void>;
   size: (height?: { height: 'short' | 'tall' | 'low' | 'high'; reason: string }) => Promise<void>;
   motion: (extension: number, flexion: number, stage?: 'set' | 'review') => Promise<void>;
+  /** a setting of the two uprights, both alike */
+  pair: (setting: string, value: number) => Promise<void>;
   stops: (day: ClinicDay, stage?: 'set' | 'review') => Promise<void>;
   shape: () => Promise<void>;
   strap: (upTo?: string) => Promise<void>;
@@ -147,6 +155,12 @@ export function fittingKit(
       const chosen = await write('set.stops-chosen', stage, decideStops(await state(), day, true)!);
       const { medial, lateral } = chosen.body as BodyOf<'set.stops-chosen'>;
       await write('set.stops-fitted', stage, { medial, lateral, of: chosen.id, moved: true });
+    },
+    pair: async (setting, value) => {
+      await write('set.made', 'set', {
+        setting,
+        values: ['medial', 'lateral'].map((place) => ({ place, value })),
+      });
     },
     shape: async () => {
       await write('shape.scar', 'shape', { face: 'front', from: -30, to: -150 });
@@ -408,9 +422,20 @@ export const demoCases: readonly DemoCase[] = [
       await kit.order(kit.day(-31), {
         diagnosis: 'Patellar tendon repair',
         injuries: [{ code: 'patella', side: 'right' }],
+        phases: [
+          { fromDay: 0, limits: flexTo(30), locks: [straightWhenWalking], weight: 'touch' },
+          { fromDay: 14, limits: flexTo(60), locks: [straightWhenWalking], weight: 'partial' },
+          { fromDay: 28, limits: flexTo(90), weight: 'as-tolerated' },
+          { fromDay: 42, limits: flexTo(120), weight: 'full' },
+        ],
       });
       await kit.measureAs({ 'girth-above': 508, 'girth-below': 392, 'knee-to-malleoli': 402 });
       await kit.size();
+      await kit.motion(-5, 28);
+      await kit.stops(day);
+      await kit.pair('knee-lock', 0);
+      await kit.pair('upright-length', 462);
+      await kit.pair('strap-carriers', 5);
       await asOrdered(kit, day);
       await kit.teach();
       for (const [days, girth, pain] of [
@@ -421,8 +446,15 @@ export const demoCases: readonly DemoCase[] = [
         [-8, 492, 2],
         [-3, 488, 2],
       ] as const) {
-        kit.writer.at(days, '09:40');
+        const now = kit.writer.at(days, '09:40');
         await review(kit, 'clear', pain, 22);
+        if (days === -17 || days === -3) {
+          await kit.motion(-3, days === -17 ? 57 : 84, 'review');
+          await kit.stops(now, 'review');
+        }
+        // the third phase orders no lock
+        if (days === -3)
+          await kit.writer.write('set.made', 'review', { setting: 'knee-lock', fitted: false });
         await kit.writer.write('measure.read', 'review', {
           step: 'girth-above',
           side: 'right',

@@ -29,26 +29,10 @@ const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = entries.map((entry) => ({
-    kind: entry.kind,
-    ...describeEntry({ entry, status: 'live' }, state, 'mm'),
-  }));
-  described.push(
-    ...beltEntries.map((entry) => ({
+  const described = [state, beltState, newState, listState].flatMap((of) =>
+    of.lines.map(({ entry, status }) => ({
       kind: entry.kind,
-      ...describeEntry({ entry, status: 'live' }, beltState, 'mm'),
-    })),
-  );
-  described.push(
-    ...newEntries.map((entry) => ({
-      kind: entry.kind,
-      ...describeEntry({ entry, status: 'live' }, newState, 'mm'),
-    })),
-  );
-  described.push(
-    ...listEntries.map((entry) => ({
-      kind: entry.kind,
-      ...describeEntry({ entry, status: 'live' }, listState, 'mm'),
+      ...describeEntry({ entry, status }, of, 'mm'),
     })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));

@@ -13,6 +13,7 @@ export const en = {
     source: 'Source',
     invented: 'invented',
     loading: 'One moment…',
+    pick: 'pick one',
     away: 'The server does not answer. What you wrote is kept here and sent when it is back.',
     broken: 'This screen has failed. What you wrote is kept and will be sent.',
     loadAgain: 'Load it again',

@@ -9,13 +9,23 @@ import { ReadingField, readQuantity } from './reading-field';
 
 test.each([
   [{ extension: 5, flexion: 90 }, '5° to 90°'],
-  [{ extension: -5, flexion: 90 }, '−5° to 90°'],
+  [{ extension: -5, flexion: 90 }, '5° extension to 90°'],
   [{ flexion: 90 }, 'to 90°, extension free'],
   [{ extension: 10 }, '10°, flexion free'],
   [{ extension: 20, flexion: 20 }, 'fixed at 20°'],
   [{ extension: 0, flexion: 0 }, 'fixed at 0°'],
   [{}, 'no range-of-motion limits ordered'],
 ])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
+
+// at other joints each end has its name, never a bare sign
+test.each([
+  ['ankle', 'sagittal', { extension: -10, flexion: 20 }, '10° dorsiflexion to 20° plantarflexion'],
+  ['ankle', 'sagittal', { extension: 5 }, '5° plantarflexion, plantarflexion free'],
+  ['shoulder', 'frontal', { extension: -90 }, '90° abduction, adduction free'],
+  ['neck', 'transverse', { flexion: 0 }, 'to 0°, turned left free'],
+] as const)('%s, %s: %j is printed %s', (joint, plane, window, text) =>
+  expect(printWindow(window, { joint, plane })).toBe(text),
+);
 
 test('numbers are printed as they are said', () => {
   expect(printStops({ extension: 0, flexion: null })).toBe('0 / none');

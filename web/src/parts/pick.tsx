@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { Button, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
+import { t } from '../messages';
 import { fieldBox, FieldLabel } from './field';
 
 const Frame = styled(Select)`
@@ -54,7 +55,7 @@ export function Pick({
   onChange: (value: string) => void;
 }) {
   return (
-    <Frame value={value} onChange={(chosen) => onChange(String(chosen ?? ''))}>
+    <Frame placeholder={t('common.pick')} value={value} onChange={(chosen) => onChange(String(chosen ?? ''))}>
       <FieldLabel>{label}</FieldLabel>
       <Closed>
         <SelectValue />

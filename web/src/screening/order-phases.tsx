@@ -2,7 +2,7 @@ import { joints, planes, type JointPlane } from '@estribo/core/anatomy';
 import { lockMoments, weightBearing } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { Controller, useFieldArray, type Control } from 'react-hook-form';
+import { Controller, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { useWork } from '../case/case-context';
@@ -134,23 +134,27 @@ function PhaseFields({
           )}
         </Line>
       ))}
-      {(does.includes('lock') || more) && <LockFields control={control} at={at} />}
-      {(does.includes('weight') || more) && (
-        <Controller
-          control={control}
-          name={`${at}.weight`}
-          render={({ field }) => (
-            <Choice
-              label={t('order.weight')}
-              options={[
-                ...weightBearing.map((value) => ({ value, label: named('weightBearing', value) })),
-                { value: 'unsaid' as const, label: t('order.heightUnsaid') },
-              ]}
-              value={field.value}
-              onChange={field.onChange}
+      {(does.includes('lock') || does.includes('weight') || more) && (
+        <Row $align="flex-start" $gap={12}>
+          {(does.includes('lock') || more) && <LockFields control={control} at={at} />}
+          {(does.includes('weight') || more) && (
+            <Controller
+              control={control}
+              name={`${at}.weight`}
+              render={({ field }) => (
+                <Pick
+                  label={t('order.weight')}
+                  options={[
+                    { value: 'unsaid' as const, label: t('order.heightUnsaid') },
+                    ...weightBearing.map((value) => ({ value, label: named('weightBearing', value) })),
+                  ]}
+                  value={field.value}
+                  onChange={field.onChange}
+                />
+              )}
             />
           )}
-        />
+        </Row>
       )}
       {more && (
         <Pick
@@ -169,7 +173,8 @@ function PhaseFields({
       {!more && (
         <Row>
           <Button look="quiet" onPress={() => showMore(true)}>
-            <Plus size={18} aria-hidden /> {t('order.moreOfPhase')}
+            <Plus size={18} aria-hidden />{' '}
+            {t(does.includes('lock') && does.includes('weight') ? 'order.limitAnother' : 'order.moreOfPhase')}
           </Button>
         </Row>
       )}
@@ -223,8 +228,9 @@ function LimitField({
 function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) {
   const { programme } = useWork().state;
   const held = heldJoint(programme);
+  const typed = useWatch({ control, name: `${at}.lock` });
   return (
-    <Row $align="flex-end">
+    <>
       <Controller
         control={control}
         name={`${at}.lock`}
@@ -243,23 +249,25 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
                 ? undefined
                 : `= ${printAngle(held, typedAngle(held, 'to', field.value))}`
             }
-            width="160px"
+            width="150px"
             inputMode="text"
           />
         )}
       />
-      <Controller
-        control={control}
-        name={`${at}.lockWhen`}
-        render={({ field }) => (
-          <Choice
-            label={t('order.lockWhen')}
-            options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
-      />
-    </Row>
+      {typed.trim() !== '' && (
+        <Controller
+          control={control}
+          name={`${at}.lockWhen`}
+          render={({ field }) => (
+            <Choice
+              label={t('order.lockWhen')}
+              options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+    </>
   );
 }

@@ -71,7 +71,7 @@ test('an order is entered in phases; the wrong way round is asked back', async (
   await user.click(screen.getAllByRole('spinbutton')[0]!);
   await user.keyboard('07112026');
   await user.type(screen.getByLabelText('Extension'), '−5');
-  expect(screen.getByText('= 5° beyond straight')).toBeTruthy();
+  expect(screen.getByText('= 5° extension')).toBeTruthy();
   await user.type(screen.getByLabelText('Flexion'), '60');
   await user.click(screen.getByRole('button', { name: 'Next phase' }));
   await user.type(screen.getAllByLabelText('From day')[1]!, '14');
@@ -80,7 +80,7 @@ test('an order is entered in phases; the wrong way round is asked back', async (
   await user.click(screen.getByRole('radio', { name: 'Not protective' }));
   await user.type(screen.getByLabelText(/How it is to be worn/), 'for walking');
   await user.click(screen.getByRole('button', { name: 'Take the order' }));
-  expect(screen.getByText(/Extension lies beyond flexion/)).toBeTruthy();
+  expect(screen.getByText(/One limit lies beyond the other/)).toBeTruthy();
   expect(written).toEqual([]);
   await user.clear(screen.getAllByLabelText('Extension')[1]!);
   await user.clear(screen.getAllByLabelText('Flexion')[1]!);

@@ -62,7 +62,7 @@ export function Schedule({
                 fill={color('riverWash')}
                 stroke={color('river')}
               />
-              <text x={x(from) + 6} y={Math.max(16, top + 16)}>
+              <text x={x(from) + 6} y={bottom - top < 22 ? top - 5 : Math.max(16, top + 16)}>
                 {printWindow(window, motion)}
               </text>
             </g>

@@ -4,6 +4,11 @@ import { calfNerve, fibularNeck, skin, toes } from './shared';
 export const kneePostop: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
+    'knee-lock': {
+      name: 'Slide lock',
+      how: 'Apart from the stops. Both sides alike, at the ordered angle or open; a lock that came with it and was not ordered is opened.',
+      caution: 'Locked, the upright must not turn. Never the nearest angle: the one ordered, or none.',
+    },
     'upright-length': {
       name: 'Length of the uprights',
       how: 'Telescoped to the leg, the shorter part to the thigh; buttons fully out again.',

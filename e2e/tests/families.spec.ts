@@ -14,7 +14,7 @@ async function giveOrder(
 ): Promise<void> {
   await page.getByRole('link', { name: /^Screen/ }).click();
   await page.getByLabel('Diagnosis').fill('As the prescriber wrote it');
-  await page.getByLabel('Prescriber').fill('Dr Elva Nogueira');
+  await page.getByLabel('Prescriber', { exact: true }).fill('Dr Elva Nogueira');
   await typeDay(page, /^Day zero/, dayFromToday(-4));
   for (const [name, angle] of Object.entries(limits)) await page.getByLabel(name).first().fill(angle);
   if (height) await pick(page, { name: height, exact: true });
@@ -90,10 +90,7 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
     side: 'left',
     model: /Bota Balsa/,
   });
-  await giveOrder(page, {
-    limits: { 'Dorsiflexion (with a minus)': '0', Plantarflexion: '0' },
-    height: 'Short',
-  });
+  await giveOrder(page, { limits: { 'Hold the ankle at': '0' }, height: 'Short' });
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     'Ankle angle': ['0'],
@@ -234,7 +231,7 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
     side: 'right',
     model: /Barca Telescopio/,
   });
-  await giveOrder(page, { limits: { Extension: '0', Flexion: '60' } });
+  await giveOrder(page, { limits: { Extension: '0', Flexion: '60', 'Lock the knee at': '30' } });
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     'Knee angle': ['20'],
@@ -249,6 +246,25 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
     .getByRole('button', { name: /^Take size/ })
     .first()
     .click();
+  // Set: the dial's stops, the lock apart from them, then what goes by pairs
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await page.getByRole('button', { name: 'Choose 0 / 60 for both hinges' }).click();
+  await expect(page.getByText('Buttons fully out again on both hinges', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: /^In both hinges: 0 \/ 60/ }).click();
+  await page.getByRole('button', { name: 'Slide lock: open' }).click();
+  await expect(page.getByText('Ordered locked at 30°, and it is open.')).toBeVisible();
+  await page.getByRole('button', { name: 'Slide lock: 30°' }).click();
+  await expect(page.getByText('Ordered locked at 30°, and it is open.')).toHaveCount(0);
+  for (const [name, value] of [
+    ['Length of the uprights', '410'],
+    ['Strap carriers', '5'],
+  ] as const) {
+    const line = page.getByRole('listitem').filter({ hasText: name });
+    await line.getByRole('textbox').first().fill(value);
+    await line.getByRole('textbox').last().fill(value);
+    await page.getByRole('button', { name: `${name}: Take it` }).click();
+  }
+  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   const done = await putOn(page);
   expect(done.slice(0, 3)).toEqual([
@@ -288,6 +304,7 @@ const nightSplint = {
   base: 'ankle-walker',
   region: 'ankle',
   joint: 'ankle',
+  ordered: ['angle'],
   findings: ['fragile-skin', 'neuropathy'],
   axes: ['girth-calf'],
   parts: [
@@ -306,7 +323,19 @@ const nightSplint = {
       least: -15,
       most: 20,
     },
-    { kind: 'fitted', id: 'wedge-in', made: 'before-donning', part: 'splint-shell' },
+    { kind: 'fill', id: 'air-in', made: 'before-donning', least: 2, most: 4 },
+    {
+      kind: 'pieces',
+      id: 'heel-wedges',
+      made: 'before-donning',
+      least: 0,
+      most: 2,
+      schedule: [
+        { fromDay: 0, value: 2 },
+        { fromDay: 7, value: 1 },
+        { fromDay: 21, value: 0 },
+      ],
+    },
   ],
   sequences: [
     {
@@ -331,7 +360,8 @@ const nightSplint = {
     lists: { 'for-the-night': 'For the night' },
     settings: {
       'splint-angle': { name: 'Angle of the splint', how: 'By its screw.' },
-      'wedge-in': { name: 'Wedge', how: 'Goes out by schedule.' },
+      'air-in': { name: 'Air in the cell', how: 'Until snug.', unit: 'strokes' },
+      'heel-wedges': { name: 'Wedges under the heel', how: 'Go out by schedule.' },
     },
     steps: {
       'sock-on': { name: 'Sock on', hold: 'No crease.' },
@@ -375,20 +405,39 @@ test('a family written here as data goes from Screen to Review without a line of
     model: /Bota Balsa/,
     family: 'Night splint of the ankle',
   });
-  await giveOrder(page, {
-    limits: { 'Dorsiflexion (with a minus)': '-5', Plantarflexion: '-5' },
-    height: 'Short',
-  });
+  // a limit in two planes, which this splint cannot keep, and the angle that it can
+  await page.getByRole('link', { name: /^Screen/ }).click();
+  await page.getByRole('button', { name: 'A lock, weight bearing, another motion' }).click();
+  await page.getByRole('button', { name: /Limit another motion/ }).click();
+  await page.getByRole('option', { name: 'Ankle, sideways' }).click();
+  await page.getByLabel('Plantarflexion').fill('20');
+  await page.getByLabel('Adduction').fill('10');
+  await expect(page.getByText('a limit of the ankle, sideways')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Seen. I tell the prescriber.' }).check({ force: true });
+  await giveOrder(page, { limits: { 'Hold the ankle at': '-5' }, height: 'Short' });
+  const main = page.getByRole('main');
+  await expect(main.getByText('Ankle, sideways: to 10° adduction', { exact: false })).toBeVisible();
+  await expect(main.getByText('Not by this brace', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, { 'Ankle angle': ['-5'], 'Foot length': ['272'], 'Calf girth': ['372', '374'] });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size L' }).click();
   await page.getByRole('link', { name: /^Set/ }).click();
-  await expect(page.getByText('By its screw. Wanted: −5°.')).toBeVisible();
+  await expect(page.getByText('By its screw. Wanted: 5° dorsiflexion.')).toBeVisible();
   const angle = page.getByLabel('Angle of the splint', { exact: true });
   await angle.fill('-5');
   await angle.press('Enter');
-  await page.getByRole('button', { name: 'Wedge: Left out' }).click();
+  const strokes = page.getByLabel('Air in the cell', { exact: true });
+  await strokes.fill('3');
+  await strokes.press('Enter');
+  // day 4 of the order: two wedges until day 7, one from then on, none from day 21
+  const wedges = page.getByLabel('Wedges under the heel', { exact: true });
+  await expect(page.getByText('Go out by schedule. Wanted: 2.')).toBeVisible();
+  await wedges.fill('1');
+  await wedges.press('Enter');
+  await expect(page.getByText('Off by 1: set it anew', { exact: false })).toBeVisible();
+  await wedges.fill('2');
+  await wedges.press('Enter');
   await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   expect(await putOn(page)).toEqual(['Sock on', 'Heel strap', 'Ankle strap', 'Calf strap']);

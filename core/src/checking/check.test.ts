@@ -1,4 +1,4 @@
-import { checkingResult, checkSchema, judgeCheck, type FitCheck } from './check';
+import { atEachMoment, checkingResult, checkSchema, judgeCheck, unsafeChecks, type FitCheck } from './check';
 
 const context = { window: { extension: 5, flexion: 90 }, stops: { extension: 10, flexion: 90 } };
 const value = (given: object) => ({ check: 'c', entry: 'e', ...given });
@@ -80,6 +80,80 @@ test.each([
 
 test.each([
   { kind: 'distance', id: 'c', tolerance: 'model' },
-  { kind: 'distance', id: 'c', from: 0, to: 5, at: { from: 'waist', face: 'front' }, moment: 'standing' },
+  { kind: 'distance', id: 'c', from: 0, to: 5, at: { from: 'waist', face: 'front' }, moments: [{ is: 'standing' }] },
   { kind: 'fingers', id: 'c', least: 3, most: 3 },
 ])('%j is taken', (check) => expect(checkSchema.validateSync(check, { strict: true })).toEqual(check));
+
+describe('a check at its moment', () => {
+  const later: FitCheck = { kind: 'seen', id: 'c', moment: { is: 'later', notBefore: 5, notAfter: 30 } };
+  test.each([
+    [4.9, { state: 'open', why: 'too-early' }],
+    [5, { state: 'pass' }],
+    [31, { state: 'pass' }],
+    [undefined, { state: 'pass' }],
+  ])('looked at after %s minutes: %j', (minutes, judged) =>
+    expect(judgeCheck(later, value({ seen: true }), { ...context, minutes })).toEqual(judged),
+  );
+
+  test('each of its moments is one check', () => {
+    const moments = [{ is: 'standing' as const }, { is: 'seated' as const }];
+    expect(atEachMoment({ kind: 'seen', id: 'c', moments }).map(({ moment }) => moment?.is)).toEqual([
+      'standing',
+      'seated',
+    ]);
+    expect(atEachMoment({ kind: 'seen', id: 'c' })).toEqual([{ kind: 'seen', id: 'c' }]);
+  });
+});
+
+test('an end that the joint does not reach hinders nothing and proves nothing', () => {
+  const judged = judgeCheck(behind, value({ notReached: true }), context);
+  expect(judged).toEqual({ state: 'not-reached' });
+  expect(checkingResult([judged, { state: 'pass' }])).toBe('pass');
+});
+
+test.each([
+  [{ kind: 'quantity', id: 'c', unit: 's', most: 2 }, { value: 2 }, { state: 'pass' }],
+  [
+    { kind: 'quantity', id: 'c', unit: 's', most: 2 },
+    { value: 3 },
+    { state: 'fail', reason: 'outside-tolerance', by: 1 },
+  ],
+  [
+    { kind: 'quantity', id: 'c', unit: 'degrees', least: 5, most: 10 },
+    { value: 4 },
+    { state: 'fail', reason: 'outside-tolerance', by: 1 },
+  ],
+  [{ kind: 'compared', id: 'c', step: 'girth', least: -5, most: 5 }, { value: 404 }, { state: 'pass' }],
+  [
+    { kind: 'compared', id: 'c', step: 'girth', least: -5, most: 5 },
+    { value: 392 },
+    { state: 'fail', reason: 'not-as-before', by: 3 },
+  ],
+  // nothing was read before: there is nothing to compare it with
+  [{ kind: 'compared', id: 'c', step: 'other', least: -5, most: 5 }, { value: 400 }, { state: 'open' }],
+  [{ kind: 'mark', id: 'c', setting: 'ends' }, { value: 9 }, { state: 'pass' }],
+  [{ kind: 'mark', id: 'c', setting: 'ends' }, { value: 8 }, { state: 'fail', reason: 'not-at-mark', by: 1 }],
+  [{ kind: 'mark', id: 'c', setting: 'unset' }, { value: 8 }, { state: 'open' }],
+] as [FitCheck, object, object][])('%j with %j is %j', (check, given, judged) =>
+  expect(judgeCheck(check, value(given), { ...context, read: { girth: 400 }, marks: { ends: 9 } })).toEqual(
+    judged,
+  ),
+);
+
+test.each([
+  { kind: 'quantity', id: 'c', unit: 's' },
+  { kind: 'quantity', id: 'c', unit: 's', least: 3, most: 2 },
+  { kind: 'quantity', id: 'c', unit: 'stone', most: 2 },
+  { kind: 'compared', id: 'c', step: 's', least: 1, most: -1 },
+  { kind: 'mark', id: 'c' },
+  { kind: 'seen', id: 'c', moments: [{ is: 'at-noon' }] },
+  { kind: 'seen', id: 'c', moments: [{ is: 'later', notBefore: NaN }] },
+])('%j is refused', (check) => expect(checkSchema.isValidSync(check, { strict: true })).toBe(false));
+
+test('a refill that is too slow is a matter of the limb’s safety', () => {
+  const check: FitCheck = { kind: 'quantity', id: 'refill', unit: 's', most: 2, limbSafety: true };
+  const judged = judgeCheck(check, value({ value: 4 }), context);
+  expect(unsafeChecks([{ check, judged, entry: 'e' }])).toEqual([
+    { check: 'refill', why: 'limb-safety', entry: 'e' },
+  ]);
+});

@@ -87,7 +87,8 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
             : [],
         ),
         ...(values ?? []).flatMap(({ value }, i) =>
-          (setting.kind === 'mark' || setting.kind === 'fill') && !Number.isInteger(value)
+          (setting.kind === 'mark' || setting.kind === 'fill' || setting.kind === 'pieces') &&
+          !Number.isInteger(value)
             ? isOther(`body.values[${i}].value`, 'must be a whole number')
             : [],
         ),

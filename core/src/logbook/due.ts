@@ -1,4 +1,5 @@
-import { phaseSpans, type ClinicDay } from '../calendar';
+import type { JointPlane } from '../anatomy';
+import { addDays, phaseSpans, type ClinicDay } from '../calendar';
 import { limitedMotion, type Stage } from '../programmes';
 import { wearSteps } from '../wearing';
 import { chooseStops, type HingeStops } from '../setting';
@@ -17,6 +18,10 @@ export interface Buckle {
   visit: boolean;
   /** what is to be done: the window of the phase, the minutes, the note */
   window?: MotionWindow;
+  /** the motion that the window is of */
+  motion?: JointPlane;
+  /** a setting that is another from this day on */
+  setting?: string;
   minutes?: number;
   note?: string;
   /** of a call: what it is about */
@@ -81,7 +86,8 @@ export function caseRibbon(state: CaseState): Ribbon {
       visit: false,
       about: { why, name: about },
     }));
-  const buckles = [...toCall, ...stopChanges, ...growth, ...planned]
+  const scheduled = order ? scheduledChanges(state, order.order) : [];
+  const buckles = [...toCall, ...stopChanges, ...scheduled, ...growth, ...planned]
     .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
     .slice(0, mostOnRibbon);
   // a brace whose checks failed does not go home
@@ -119,8 +125,32 @@ function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reache
       const now = pieces(window);
       const changes = now !== before;
       before = now;
-      return changes ? [{ day: from, kind: 'S', stage: 'review', visit: true, window }] : [];
+      return changes
+        ? [
+            {
+              day: from,
+              kind: 'S',
+              stage: 'review',
+              visit: true,
+              window,
+              ...(limited ? { motion: limited } : {}),
+            },
+          ]
+        : [];
     });
+}
+
+/** The days on which a setting that goes by schedule is another one, after what it was last made for. */
+function scheduledChanges({ setting: { made } }: CaseState, { dayZero }: Order): Buckle[] {
+  return made.flatMap(({ setting: { id, schedule = [] }, made: last }) =>
+    // before it is made for the first time, it is made with the fitting
+    last === undefined
+      ? []
+      : schedule
+          .map(({ fromDay }) => addDays(dayZero, fromDay))
+          .filter((day) => day > last.day)
+          .map((day): Buckle => ({ day, kind: 'S', stage: 'set', visit: true, setting: id })),
+  );
 }
 
 /** The earliest day on which the patient is to come in or somebody is to be called; undefined when nothing is. */

@@ -108,6 +108,11 @@ export const ankleWalker: Programme = {
     ...straps,
     { kind: 'dial', id: 'air-valve', at: { ...calf(0.7), face: 'lateral' } },
   ],
+  followed: {
+    motions: ['ankle-motion'],
+    readings: ['girth-calf'],
+    settings: ['ankle-angle', 'strokes-of-air'],
+  },
   sequences: [
     {
       id: 'putting-on',

@@ -130,6 +130,11 @@ export const kneePostop: Programme = {
     { kind: 'hinge', id: 'hinge-lateral', at: { from: 'knee-joint-space', face: 'lateral' } },
     ...straps,
   ],
+  followed: {
+    motions: ['knee-motion'],
+    readings: ['girth-above', 'girth-below'],
+    settings: ['knee-lock', 'upright-length'],
+  },
   sequences: [
     {
       id: 'putting-on',

@@ -110,6 +110,8 @@ export interface Programme {
   settings: Setting[];
   /** stages in which this family has nothing to do; its words say why */
   notNeeded?: Stage[];
+  /** what reviews follow: motions and readings by their measuring steps, settings; where it says nothing, what was measured */
+  followed?: { motions: string[]; readings: string[]; settings: string[] };
   /** how it goes on and comes off */
   sequences: Sequence[];
   checks: ProgrammeCheck[];

@@ -162,6 +162,13 @@ export const programmeSchema = object({
     .default(undefined),
   settings: array().of(settingSchema).max(40).required(),
   notNeeded: array().of(string().oneOf(stages).required()),
+  followed: object({
+    motions: array().of(name()).max(20).required(),
+    readings: array().of(name()).max(20).required(),
+    settings: array().of(name()).max(20).required(),
+  })
+    .noUnknown()
+    .default(undefined),
   parts: array().of(partSchema).max(80).required(),
   sequences: array().of(sequenceSchema).max(20).required(),
   checks: array().of(checkSchema).max(60).required(),

@@ -94,6 +94,11 @@ export const shoulderSupport: Programme = {
       ],
     },
   ],
+  followed: {
+    motions: ['shoulder-abduction', 'shoulder-rotation'],
+    readings: ['girth-upper-arm'],
+    settings: [],
+  },
   sequences: [
     {
       id: 'with-help',

@@ -93,6 +93,7 @@ export const spineBelt: Programme = {
       ],
     })),
   ],
+  followed: { motions: [], readings: ['girth-waist'], settings: ['belt-ends'] },
   sequences: [
     {
       id: 'lying-log-roll',

@@ -21,6 +21,17 @@ const common = {
   made: string().oneOf(settingMoments).required(),
   /** only where this holds */
   when: optionalCondition,
+  /** what it is from a day after day zero on: pieces that go out by and by; 1 and 0 of a part are in and out */
+  schedule: array()
+    .of(
+      object({ fromDay: finite().integer().min(0).max(3650).required(), value: finite().required() })
+        .noUnknown()
+        .required(),
+    )
+    .max(20)
+    .test('rising', 'must have days that rise', (steps = []) =>
+      steps.every(({ fromDay }, i) => i === 0 || fromDay > steps[i - 1]!.fromDay),
+    ),
   /** whose work it is: an orthotist's where it says so; air and belts are anybody's */
   by: string().oneOf(['orthotist']),
 };
@@ -63,6 +74,8 @@ export const settingKinds = {
   ),
   /** a joint locked at an angle that the hardware has, or open, both of a pair alike; never the nearest */
   lock: object({ ...common, joint: string().oneOf(joints).required(), places: places() }),
+  /** so many pieces are in: wedges under a heel, layers of a lift */
+  pieces: object({ ...common, ...counted }).test(...notReversed, ({ least, most }) => !(least > most)),
   /** a part that may be in or left out */
   fitted: object({ ...common, part: id() }),
 };
@@ -85,7 +98,14 @@ export type JudgedSetting =
   | { state: 'open' | 'right' }
   | {
       state: 'wrong';
-      why: 'pair-differs' | 'not-as-wanted' | 'outside' | 'not-locked' | 'not-ordered';
+      why:
+        | 'pair-differs'
+        | 'not-as-wanted'
+        | 'outside'
+        | 'not-locked'
+        | 'not-ordered'
+        | 'should-be-in'
+        | 'should-be-out';
       /** how far off, in the setting's own unit */
       by: number;
     };
@@ -116,7 +136,7 @@ export function judgeSetting(
   made: SettingMade | undefined,
   wanted: Wanted | undefined,
 ): JudgedSetting {
-  if (setting.kind === 'fitted') return { state: made?.fitted === undefined ? 'open' : 'right' };
+  if (setting.kind === 'fitted') return judgeFitted(made, wanted);
   if (setting.kind === 'lock') return judgeLock(setting, made, wanted);
   const values = placesOf(setting).map((place) => made?.values?.[place] ?? NaN);
   if (!values.every(Number.isFinite)) return { state: 'open' };
@@ -132,6 +152,14 @@ export function judgeSetting(
   return apart > tolerated[setting.kind]
     ? { state: 'wrong', why: 'not-as-wanted', by: apart }
     : { state: 'right' };
+}
+
+/** A part is in or out as it is wanted; where nothing says, as it was found. */
+function judgeFitted(made: SettingMade | undefined, wanted: Wanted | undefined): JudgedSetting {
+  if (made?.fitted === undefined) return { state: 'open' };
+  if (wanted === undefined || wanted === 'open' || (wanted.from === 1) === made.fitted)
+    return { state: 'right' };
+  return { state: 'wrong', why: made.fitted ? 'should-be-out' : 'should-be-in', by: 1 };
 }
 
 /** A lock stands at the ordered angle on both sides, or is open where none is ordered. */
@@ -160,4 +188,5 @@ const tolerated: Record<Exclude<SettingKind, 'fitted' | 'lock'>, number> = {
   mark: 0,
   angle: 3,
   fill: 0,
+  pieces: 0,
 };

@@ -432,11 +432,13 @@ function TakeBack({
 }
 
 /** What a buckle stands for, in words. */
-function what({ kind, window, minutes, note, about }: Buckle): string {
+function what({ kind, window, motion, setting, minutes, note, about }: Buckle): string {
   const said = {
     C: t('bench.call', { what: about ? aboutCall(about) : '' }),
     F: t('bench.fitting'),
-    S: t('bench.stops', { window: window ? printWindow(window) : '' }),
+    S: setting
+      ? t('bench.scheduled')
+      : t('bench.stops', { window: window ? printWindow(window, motion) : '' }),
     W: t('bench.wear', { minutes: printMinutes(minutes ?? 0) }),
     R: t('bench.review'),
   }[kind];

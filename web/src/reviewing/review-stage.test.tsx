@@ -123,6 +123,8 @@ test('at a shoulder each motion is followed in its own plane and mode, against t
   await user.type(screen.getByLabelText('Abduction and adduction, active'), '120-0-25{Enter}');
   expect(written[0]!.body).toMatchObject({ step: 'shoulder-abduction', mode: 'active', extension: 120 });
   expect(screen.getByText('Abduction and adduction, abduction, active')).toBeTruthy();
-  // rotation was not tested at the fitting: there is no yardstick for it
-  expect(screen.queryByLabelText(/^Rotation/)).toBeNull();
+  // rotation was not tested at the fitting: the family follows it from now on
+  expect(screen.getByLabelText(/^Rotation/)).toBeTruthy();
+  // the sagittal motion is not the yardstick of this family, and is not asked for
+  expect(screen.queryByLabelText('Shoulder, neutral zero')).toBeNull();
 });

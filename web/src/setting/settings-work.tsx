@@ -38,11 +38,14 @@ const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
   }
 `;
 
+/** Where a setting is made: before it goes on, while it goes on, at a review. */
+type SettingStage = 'set' | 'strap' | 'review';
+
 /**
  * Everything that is set beside stops: what it should be, what it was set to, whether both of a pair agree.
  * @param only one of them, where a step asks for it
  */
-export function SettingsWork({ only }: { only?: string }) {
+export function SettingsWork({ only, stage = 'set' }: { only?: string; stage?: SettingStage }) {
   const { state } = useWork();
   // what is set while it goes on is set there
   const made = state.setting.made.filter(({ setting }) =>
@@ -52,7 +55,7 @@ export function SettingsWork({ only }: { only?: string }) {
   return (
     <Stack $gap={8} as="ul">
       {made.map((one) => (
-        <SettingLine key={one.setting.id} one={one} />
+        <SettingLine key={one.setting.id} one={one} stage={stage} />
       ))}
     </Stack>
   );
@@ -65,9 +68,12 @@ const quantityOf: Record<Exclude<Setting['kind'], 'fitted'>, Quantity> = {
   mark: 'count',
   angle: 'degrees',
   fill: 'count',
+  pieces: 'count',
 };
 
 function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
+  if (setting.kind === 'fitted')
+    return t(wanted !== 'open' && wanted.from === 1 ? 'setting.isIn' : 'setting.leftOut').toLowerCase();
   if (wanted === 'open') return t('setting.lockOpen');
   const { from, to } = wanted;
   return from === to
@@ -75,9 +81,9 @@ function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string
     : t('setting.range', { from: printSetting(setting, from, unit), to: printSetting(setting, to, unit) });
 }
 
-function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
+function SettingLine({ one: { setting, made }, stage }: { one: MadeSetting; stage: SettingStage }) {
   const { state, today, unit, write } = useWork();
-  const mayNow = useMay('set');
+  const mayNow = useMay(stage);
   const words = settingWords(state.programme, setting.id);
   const wanted = wantedOf(setting, state, today);
   // by what is wanted today: an order of another phase makes what was right yesterday wrong
@@ -120,7 +126,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
                   .join(' / ')}
         </b>
       ) : setting.kind === 'lock' ? (
-        <Lock setting={setting} made={made} name={words.name} />
+        <Lock setting={setting} made={made} name={words.name} stage={stage} />
       ) : setting.kind === 'fitted' ? (
         <Row $gap={8}>
           {[true, false].map((fitted) => (
@@ -132,7 +138,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
               isDisabled={saving}
               onPress={() =>
                 made?.fitted !== fitted &&
-                void save(() => write('set.made', 'set', { setting: setting.id, fitted }))
+                void save(() => write('set.made', stage, { setting: setting.id, fitted }))
               }
             >
               {t(fitted ? 'setting.isIn' : 'setting.leftOut')}
@@ -144,6 +150,7 @@ function SettingLine({ one: { setting, made } }: { one: MadeSetting }) {
           key={made?.entry ?? 'open'}
           setting={setting}
           made={made}
+          stage={stage}
           kind={quantityOf[setting.kind]}
           words={words}
         />
@@ -169,10 +176,12 @@ function Lock({
   setting,
   made,
   name,
+  stage,
 }: {
   setting: Extract<Setting, { kind: 'lock' }>;
   made: MadeSetting['made'];
   name: string;
+  stage: SettingStage;
 }) {
   const { state, today, write } = useWork();
   const [saving, save] = useSaving();
@@ -185,7 +194,7 @@ function Lock({
     made?.fitted === false ? 'open' : made?.values ? String(Object.values(made.values)[0]) : undefined;
   const take = (to: string) =>
     void save(() =>
-      write('set.made', 'set', {
+      write('set.made', stage, {
         setting: setting.id,
         ...(to === 'open'
           ? { fitted: false }
@@ -220,11 +229,13 @@ function Lock({
 function Numbers({
   setting,
   made,
+  stage,
   kind,
   words,
 }: {
   setting: Setting;
   made: MadeSetting['made'];
+  stage: SettingStage;
   kind: Quantity;
   words: ReturnType<typeof settingWords>;
 }) {
@@ -253,7 +264,7 @@ function Numbers({
         const value = readQuantity(text, kind, unit);
         if ('problem' in value) return { place, problem: value.problem };
         const bounds = boundsOf('set.made', 'values.value');
-        const whole = setting.kind === 'mark' || setting.kind === 'fill';
+        const whole = setting.kind === 'mark' || setting.kind === 'fill' || setting.kind === 'pieces';
         const problem = boundsProblem(nameOf(place), value.value, { ...bounds, whole }, (bound) =>
           printSetting(setting, bound, unit),
         );
@@ -264,7 +275,7 @@ function Numbers({
     if (wrong.length > 0) return setProblems(Object.fromEntries(wrong));
     const values = read.flatMap((one) => ('value' in one ? [{ place: one.place, value: one.value }] : []));
     if (values.every(({ place }) => typed[place] === undefined || typed[place] === found(place))) return;
-    void save(() => write('set.made', 'set', { setting: setting.id, values }).then(() => type({})));
+    void save(() => write('set.made', stage, { setting: setting.id, values }).then(() => type({})));
   };
   return (
     <Row $gap={8} $align="flex-end">

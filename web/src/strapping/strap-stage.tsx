@@ -249,7 +249,7 @@ function StepCard({
         )}
       </Card>
       {caution && <Notice tone="caution">{caution}</Notice>}
-      {step.kind === 'set' && <SettingsWork only={step.setting} />}
+      {step.kind === 'set' && <SettingsWork only={step.setting} stage="strap" />}
       {mayStrap ? (
         <Row>
           <Button look="main" onPress={onDone} isDisabled={saving} autoFocus keycap="⏎">

@@ -16,6 +16,7 @@ import type { WearPlan } from '../../wearing';
 import { isOutsideModel } from '../belongs';
 import { current, type AnyRecordedEntry, type RecordedEntry } from '../entry';
 import { foldCalls } from './fold-calls';
+import { followedOf } from './followed';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
 import { foldSetting, foldSettings } from './fold-setting';
@@ -134,7 +135,7 @@ function foldReadable(
     strapping: foldStrapping(record, programme, facts),
     checking,
     wearing: foldWearing(record, record.last('order.given'), checking.unsafe),
-    reviewing,
+    reviewing: { ...reviewing, followed: followedOf(programme, measuring, sizing, setting.made, limited) },
     calls: foldCalls(record, screening, checking.unsafe, reviewing),
     visits: foldVisits(record),
   };

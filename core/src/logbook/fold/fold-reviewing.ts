@@ -18,7 +18,7 @@ export function foldReviewing(
   opened: { observedAt: string },
   measuring: CaseState['measuring'],
   limited: readonly string[],
-): CaseState['reviewing'] {
+): Omit<CaseState['reviewing'], 'followed'> {
   const before = record.of('motion.tested').filter(({ stage }) => stage !== 'review');
   const days = group(
     record.all.filter(({ stage }) => stage === 'review'),

@@ -1,5 +1,6 @@
 import { limitsOf } from '../../order';
 import { foreignFaults } from '../belongs';
+import { caseRibbon } from '../due';
 import { beltContext, contextOf, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 
@@ -102,3 +103,151 @@ test.each([
   ['numbers of what is in or out', { setting: 'front-panel-in', values: [place('one')] }, ['body']],
   ['what is its own', { setting: 'belt-ends', values: [place('left'), place('right')] }, []],
 ])('%s', (_, body, at) => expect(faults(body)).toEqual(at));
+
+describe('a lock stands at the ordered angle, on both sides, or is open', () => {
+  const dial = { kind: 'dial' as const, extension: [0, 10], flexion: [60, 90], lock: [0, 15, 30] };
+  const lockLog = (degrees?: number) => {
+    const context = contextOf(
+      'knee-postop',
+      { sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
+      { hinge: dial },
+    );
+    const log = testLogbook(context);
+    log.order({
+      phases: [
+        {
+          fromDay: 0,
+          limits: [],
+          ...(degrees === undefined
+            ? {}
+            : { locks: [{ joint: 'knee', at: { toward: 'flexion', degrees }, when: 'walking' }] }),
+        },
+      ],
+    });
+    const lock = () => {
+      const { made } = foldCase(log.entries, context)!.setting;
+      return made.find(({ setting: { id } }) => id === 'knee-lock')!.judged;
+    };
+    const set = (medial: number, lateral: number) =>
+      log.write('set.made', {
+        setting: 'knee-lock',
+        values: [
+          { place: 'medial', value: medial },
+          { place: 'lateral', value: lateral },
+        ],
+      });
+    const open = () => log.write('set.made', { setting: 'knee-lock', fitted: false });
+    return { lock, set, open };
+  };
+
+  test('ordered at 15', () => {
+    const { lock, set, open } = lockLog(15);
+    expect(lock()).toEqual({ state: 'open' });
+    open();
+    expect(lock()).toEqual({ state: 'wrong', why: 'not-locked', by: 15 });
+    set(15, 30);
+    expect(lock()).toEqual({ state: 'wrong', why: 'pair-differs', by: 15 });
+    set(30, 30);
+    expect(lock()).toEqual({ state: 'wrong', why: 'not-as-wanted', by: 15 });
+    set(15, 15);
+    expect(lock()).toEqual({ state: 'right' });
+  });
+
+  test('not ordered', () => {
+    const { lock, set, open } = lockLog();
+    set(30, 30);
+    expect(lock()).toEqual({ state: 'wrong', why: 'not-ordered', by: 30 });
+    open();
+    expect(lock()).toEqual({ state: 'right' });
+  });
+
+  test('ordered where the hardware has none: open, never the nearest', () => {
+    const { lock, set, open } = lockLog(20);
+    set(15, 15);
+    expect(lock()).toEqual({ state: 'wrong', why: 'not-ordered', by: 15 });
+    open();
+    expect(lock()).toEqual({ state: 'right' });
+  });
+});
+
+describe('which list it goes on by', () => {
+  const strapping = (posture?: 'lying' | 'seated', begun?: string) => {
+    const log = testLogbook(beltContext, 'midline');
+    if (begun) log.write('strap.begun', { list: begun });
+    log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], ...(posture ? { posture } : {}) });
+    const { list, lists, unsuited } = foldCase(log.entries, beltContext)!.strapping;
+    return {
+      list: list?.id,
+      asked: lists.map(({ id }) => id),
+      unsuited: unsuited.map(({ id }) => id),
+    };
+  };
+
+  test('as ordered; the other one is not offered', () => {
+    expect(strapping('lying')).toEqual({
+      list: 'lying-log-roll',
+      asked: ['lying-log-roll'],
+      unsuited: ['seated-alone'],
+    });
+    expect(strapping('seated').list).toBe('seated-alone');
+  });
+
+  test('where the order does not say, it is asked', () =>
+    expect(strapping()).toEqual({
+      list: undefined,
+      asked: ['lying-log-roll', 'seated-alone'],
+      unsuited: [],
+    }));
+
+  test('a list that was begun is left when the order says otherwise', () => {
+    expect(strapping(undefined, 'seated-alone').list).toBe('seated-alone');
+    expect(strapping('lying', 'seated-alone').list).toBe('lying-log-roll');
+  });
+});
+
+describe('a setting by schedule', () => {
+  const wedges = {
+    kind: 'pieces' as const,
+    id: 'heel-wedges',
+    made: 'before-donning' as const,
+    least: 0,
+    most: 3,
+    schedule: [
+      { fromDay: 0, value: 3 },
+      { fromDay: 14, value: 2 },
+      { fromDay: 40, value: 0 },
+    ],
+  };
+  const scheduled = {
+    ...walker,
+    programme: { ...walker.programme, settings: [wedges] as never },
+  };
+  const made = (day: string, value: number) => {
+    const log = testLogbook(scheduled);
+    log.order({ phases: [{ fromDay: 0, limits: [] }] });
+    log.write(
+      'set.made',
+      { setting: 'heel-wedges', values: [{ place: 'one', value }] },
+      { observedAt: `${day}T10:00:00.000Z` },
+    );
+    const state = foldCase(log.entries, scheduled)!;
+    return {
+      judged: state.setting.made[0]!.judged,
+      due: caseRibbon(state).buckles.flatMap(({ day: on, setting }) => (setting ? [on] : [])),
+    };
+  };
+
+  // day zero is 7 November 2026: 14 days on is the 21st, 40 days on the 17th of December (counted by hand)
+  test('is held against the day it was made on, and due on the days that are ahead', () => {
+    expect(made('2026-11-20', 3)).toEqual({
+      judged: { state: 'right' },
+      due: ['2026-11-21', '2026-12-17'],
+    });
+    expect(made('2026-11-21', 3)).toEqual({
+      judged: { state: 'wrong', why: 'not-as-wanted', by: 1 },
+      due: ['2026-12-17'],
+    });
+    expect(made('2026-11-21', 2).judged).toEqual({ state: 'right' });
+    expect(made('2026-12-17', 0)).toEqual({ judged: { state: 'right' }, due: [] });
+  });
+});

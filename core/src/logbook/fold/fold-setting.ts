@@ -1,4 +1,4 @@
-import type { ClinicDay } from '../../calendar';
+import { phaseOn, type ClinicDay } from '../../calendar';
 import { signedAngle } from '../../anatomy';
 import { phaseInForce, windowOf, windowOn, type MotionWindow, type Order } from '../../order';
 import { limitedMotion, type BraceModel, type Programme } from '../../programmes';
@@ -59,6 +59,10 @@ export function wantedOf(
   { sizing, order, model }: Pick<CaseState, 'sizing' | 'order' | 'model'>,
   day: ClinicDay,
 ): Wanted | undefined {
+  if (setting.schedule && order) {
+    const step = setting.schedule[phaseOn(order.order.dayZero, setting.schedule, day)];
+    return step && { from: step.value, to: step.value };
+  }
   if (setting.kind === 'mark') {
     const reading = sizing.readings[sizing.chart.axes[0]?.reading ?? ''];
     if (!sizing.chart.belt || !reading) return undefined;

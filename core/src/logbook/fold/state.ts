@@ -13,6 +13,7 @@ import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
 import type { RunnerState, Sequence } from '../../strapping';
 import type { WearPlan } from '../../wearing';
 import type { BodyOf } from '../kinds/all';
+import type { Followed } from './followed';
 import type { RecordLine } from './settle';
 
 /** Something decided, with what has happened to its inputs since. */
@@ -153,7 +154,7 @@ export interface CaseState {
     held: boolean;
     taught: 'patient' | 'carer' | undefined;
   };
-  reviewing: { first: ReviewVisit; visits: ReviewVisit[] };
+  reviewing: { first: ReviewVisit; visits: ReviewVisit[]; followed: Followed };
   visits: PlannedVisit[];
   /** calls of today, made or not */
   calls: UrgentCall[];

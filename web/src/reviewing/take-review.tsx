@@ -1,0 +1,143 @@
+import { boundsOf } from '@estribo/core/logbook';
+import { windowOn } from '@estribo/core/order';
+import { limitedMotion } from '@estribo/core/programmes';
+import { orderedMotion, type SkinFinding } from '@estribo/core/reviewing';
+import { useState } from 'react';
+import { useDraft } from '../api/draft';
+import { color } from '../app/tokens';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { boundsProblem } from '../parts/bounds';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { Field } from '../parts/field';
+import { Row, Stack } from '../parts/layout';
+import { ReadingField, readQuantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+import { MotionEntry } from '../setting/motion-entry';
+import { SettingsWork } from '../setting/settings-work';
+import { FollowedEntry } from './followed-entry';
+
+const skins: SkinFinding[] = ['clear', 'fades-within-30-min', 'stays-red', 'broken'];
+
+interface FoundDraft {
+  skin?: SkinFinding;
+  pain?: string;
+  hours: string;
+  note: string;
+}
+
+const hoursProblem = (value: number): { hours?: string } => {
+  const hours = boundsProblem(
+    t('reviewing.hours'),
+    value,
+    boundsOf('review.found', 'hours'),
+    (bound) => `${bound} h`,
+  );
+  return hours ? { hours } : {};
+};
+
+const nothingFound: FoundDraft = { hours: '', note: '' };
+
+/** What a review takes, in the order it is looked at; each part is written as it is taken. */
+export function TakeReview({ onDone }: { onDone: () => void }) {
+  const { state, today, unit, write } = useWork();
+  const { order } = state.order!;
+  const { followed } = state.reviewing;
+  const window = windowOn(order, today, limitedMotion(state.programme))!.window;
+  const visit = state.reviewing.visits.find(({ day }) => day === today);
+  const [draft, setDraft] = useDraft<FoundDraft>(`${state.case}-review`, nothingFound);
+  const { skin, pain, hours, note } = draft;
+  const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
+  const [saving, save] = useSaving();
+  const take = () => {
+    const worn = hours.trim() === '' ? undefined : readQuantity(hours, 'count', unit);
+    const wrong = {
+      ...(skin ? {} : { skin: t('reviewing.sayWhich') }),
+      ...(pain === undefined ? { pain: t('reviewing.sayWhich') } : {}),
+      ...(worn && 'problem' in worn ? { hours: worn.problem } : worn ? hoursProblem(worn.value) : {}),
+    };
+    if (Object.keys(wrong).length > 0) return setProblem(wrong);
+    void save(async () => {
+      await write('review.found', 'review', {
+        skin: skin!,
+        pain: Number(pain),
+        ...(worn && 'value' in worn ? { hours: worn.value } : {}),
+        ...(note.trim() ? { note: note.trim() } : {}),
+      });
+      setDraft(nothingFound);
+      onDone();
+    });
+  };
+  return (
+    <Stack $gap={14}>
+      {followed.limited && !(visit && orderedMotion(visit)) && (
+        <MotionEntry window={window} stage="review" primary />
+      )}
+      {followed.motions.map(
+        (step, i) =>
+          !visit?.motions.some((motion) => motion.step === step.id) && (
+            <MotionEntry
+              key={step.id}
+              window={windowOn(order, today, step)!.window}
+              stage="review"
+              step={step}
+              primary={i === 0 && !followed.limited}
+            />
+          ),
+      )}
+      <Row $align="flex-start">
+        {followed.readings.map(
+          (step) => visit?.girths[step.id] === undefined && <FollowedEntry key={step.id} step={step} />,
+        )}
+      </Row>
+      {followed.settings.map(({ setting: { id } }) => (
+        <SettingsWork key={id} only={id} stage="review" />
+      ))}
+      <Stack $gap={4}>
+        <Choice
+          label={t('reviewing.skin')}
+          options={skins.map((value) => ({ value, label: named('skin', value) }))}
+          value={skin}
+          onChange={(chosen) => setDraft({ ...draft, skin: chosen })}
+        />
+        {problem.skin && <b style={{ color: color('madder') }}>{problem.skin}</b>}
+      </Stack>
+      <Stack $gap={4}>
+        <Choice
+          label={t('reviewing.pain')}
+          options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), label: String(i) }))}
+          value={pain}
+          onChange={(chosen) => setDraft({ ...draft, pain: chosen })}
+        />
+        {problem.pain && <b style={{ color: color('madder') }}>{problem.pain}</b>}
+      </Stack>
+      <Row $align="flex-start">
+        <ReadingField
+          small
+          label={t('reviewing.hours')}
+          kind="count"
+          unit={unit}
+          sign="h"
+          value={hours}
+          onChange={(text) => setDraft({ ...draft, hours: text })}
+          onEnter={take}
+          problem={problem.hours}
+        />
+        <div style={{ flex: 1, minWidth: 220 }}>
+          <Field
+            label={t('reviewing.note')}
+            value={note}
+            onChange={(text) => setDraft({ ...draft, note: text })}
+            maxLength={800}
+          />
+        </div>
+      </Row>
+      <Row>
+        <Button look="main" onPress={take} isDisabled={saving}>
+          {t('reviewing.take')}
+        </Button>
+      </Row>
+    </Stack>
+  );
+}

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { useState } from 'react';
 import { useUser } from './clinic';
 
@@ -29,9 +30,8 @@ export function useDraft<T>(key: string, empty?: T): [T | string, (value: T | st
   return [
     value,
     (next) => {
-      const text = JSON.stringify(next);
-      if (text === JSON.stringify(nothing)) localStorage.removeItem(name);
-      else localStorage.setItem(name, text);
+      if (equal(next, nothing)) localStorage.removeItem(name);
+      else localStorage.setItem(name, JSON.stringify(next));
       setHeld({ name, value: next });
     },
   ];

@@ -1,3 +1,4 @@
+import { useSteady } from '../parts/use-steady';
 import {
   kinds,
   intentInForce,
@@ -69,10 +70,10 @@ export function useMay(stage: Stage): (permission: Permission) => boolean {
 /** What a stage lays over the figure while it is shown. */
 export function useFigureLayer(layer: FigureLayer): void {
   const { showOnFigure } = useWork();
-  const key = JSON.stringify(layer);
+  const steady = useSteady(layer);
   useEffect(() => {
-    showOnFigure(JSON.parse(key) as FigureLayer);
-  }, [showOnFigure, key]);
+    showOnFigure(steady);
+  }, [showOnFigure, steady]);
 }
 
 /**

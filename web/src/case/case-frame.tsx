@@ -25,6 +25,7 @@ import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
+import { useSteady } from '../parts/use-steady';
 import { printDay, printWindow } from '../parts/print';
 import { Blocking } from '../screening/blocking';
 import { CaseContext, writeEntry, type CaseWork } from './case-context';
@@ -246,19 +247,13 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const drawn = layer.side ?? state.side;
   // what was read at a review was read of the braced side
   const visit = drawn === state.side ? lastVisit(state, today) : {};
-  const key = JSON.stringify([
-    mirroredReadings(states, drawn),
-    bodyReadings(states, otherSide(drawn)),
-    bodyReadings(states, drawn, visit),
-  ]);
-  const figure = useMemo(() => {
-    const [own, other, last] = JSON.parse(key) as [
-      BodyReadings,
-      BodyReadings & { any: boolean },
-      BodyReadings,
-    ];
-    return { own, other, last };
-  }, [key]);
+  const figure = useSteady<{ own: BodyReadings; other: BodyReadings & { any: boolean }; last: BodyReadings }>(
+    {
+      own: mirroredReadings(states, drawn),
+      other: bodyReadings(states, otherSide(drawn)),
+      last: bodyReadings(states, drawn, visit),
+    },
+  );
   const overlays = useMemo<Partial<Record<Overlay, BodyReadings>>>(
     () => ({
       ...(overlay.includes('other') ? { other: figure.other } : {}),

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { color, size } from '../app/tokens';
 import { t } from '../messages';
 import { degrees, printReading } from './print';
+import { typedNumber } from './typed-number';
 
 const Frame = styled(TextField)`
   display: flex;
@@ -102,9 +103,8 @@ export function readQuantity(
   }
   const plain = plainTyped(text).trim().replace(/°$/, '');
   if (mayBeThousands(plain)) return { problem: t('common.thousands') };
-  const trimmed = plain.replace(',', '.');
-  if (trimmed === '') return { problem: t('common.typeNumber') };
-  const value = Number(trimmed);
+  if (plain === '') return { problem: t('common.typeNumber') };
+  const value = typedNumber(plain);
   return Number.isFinite(value) ? { value } : { problem: t('common.notANumber') };
 }
 

@@ -9,6 +9,7 @@ import { Choice } from '../parts/choice';
 import { Loading } from '../parts/loading';
 import { Stack } from '../parts/layout';
 import { printDay } from '../parts/print';
+import { useSteady } from '../parts/use-steady';
 
 const Chart = lazy(() => import('../parts/chart'));
 
@@ -70,10 +71,9 @@ function CourseChart({
   motion: Followed;
   tested: readonly { day: string; extension: number; flexion: number }[];
 }) {
-  const key = JSON.stringify({ motion, tested });
+  const { motion: of, tested: shown } = useSteady({ motion, tested });
   const option = useCallback(
     (palette: Record<Token, string>) => {
-      const { motion: of, tested: shown } = JSON.parse(key) as { motion: Followed; tested: typeof tested };
       const [low, high] = endsOf(of).map((end) => named('motionEndTitle', end));
       const line = (name: string, end: 'extension' | 'flexion', token: Token) => ({
         type: 'line' as const,
@@ -105,7 +105,7 @@ function CourseChart({
         series: [line(high!, 'flexion', 'river'), line(low!, 'extension', 'ochre')],
       };
     },
-    [key],
+    [of, shown],
   );
   return (
     <Suspense fallback={<Loading away={false} />}>

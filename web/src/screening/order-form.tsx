@@ -2,7 +2,8 @@ import { intentInForce } from '@estribo/core/logbook';
 import { orderProblems, troubleAdvice, troubles, type Order } from '@estribo/core/order';
 import { notCarriedOut } from '@estribo/core/programmes';
 import { useEffect, useRef } from 'react';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { yupResolver } from '@hookform/resolvers/yup';
+import { Controller, useForm, useWatch, type Control, type Resolver } from 'react-hook-form';
 import { Form } from 'react-aria-components';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -18,6 +19,7 @@ import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { InjuryFields, OrderMore } from './order-more';
 import { OrderPhases } from './order-phases';
+import { orderRules } from './order-rules';
 import { emptyOrder, filledOrder, orderOf, printNotCarriedOut, type OrderValues } from './order-values';
 
 const Fill = styled(Form)`
@@ -41,6 +43,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const begun = { values: start, follows: intentInForce(state, 'order.given') };
   const [draft, setDraft] = useDraft(`${state.case}-order`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
+    resolver: yupResolver(orderRules()) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
   });
   const keep = useRef((values: OrderValues) => setDraft({ ...draft, values }));
@@ -83,7 +86,6 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
     <Controller
       control={control}
       name={name}
-      rules={{ validate: (value) => value.trim() !== '' || t('order.needed') }}
       render={({ field: { ref: _ref, ...field }, fieldState }) => (
         <Field
           {...field}
@@ -113,7 +115,6 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
       <Controller
         control={control}
         name="dayZero"
-        rules={{ required: t('order.needed') }}
         render={({ field, fieldState }) => (
           <DayField
             label={t('order.dayZeroLong')}
@@ -130,7 +131,6 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         <Controller
           control={control}
           name="protective"
-          rules={{ required: t('order.needed') }}
           render={({ field, fieldState }) => (
             <Stack $gap={4}>
               <Choice
@@ -153,7 +153,6 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         <Controller
           control={control}
           name="trouble"
-          rules={{ required: t('order.needed') }}
           render={({ field, fieldState }) => (
             <Stack $gap={4}>
               <Choice

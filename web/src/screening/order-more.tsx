@@ -14,7 +14,7 @@ import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
 import { printAngle } from '../parts/print';
 import { Toggles } from '../parts/toggles';
-import { heldJoint, numberProblem, typedAngle, type OrderValues } from './order-values';
+import { heldJoint, typedAngle, type OrderValues } from './order-values';
 
 /** The injuries as codes, those of this family first; any other can be picked. */
 export function InjuryFields({ control }: { control: Control<OrderValues> }) {
@@ -99,10 +99,6 @@ export function OrderMore({ control }: { control: Control<OrderValues> }) {
         <Controller
           control={control}
           name="angle"
-          rules={{
-            validate: (value) =>
-              value.trim() === '' || numberProblem(t('order.angle'), value, 'angles.at.degrees', '°'),
-          }}
           render={({ field: { ref: _ref, ...field }, fieldState }) => (
             <Field
               {...field}

@@ -13,15 +13,7 @@ import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
 import { printAngle } from '../parts/print';
-import {
-  emptyPhase,
-  heldJoint,
-  limitLabel,
-  numberProblem,
-  saidAngle,
-  typedAngle,
-  type OrderValues,
-} from './order-values';
+import { emptyPhase, heldJoint, limitLabel, saidAngle, typedAngle, type OrderValues } from './order-values';
 
 const Line = styled.div`
   display: grid;
@@ -88,7 +80,6 @@ function PhaseFields({
     <Controller
       control={control}
       name={`${at}.fromDay`}
-      rules={{ validate: (value) => numberProblem(t('order.fromDay'), value, 'phases.fromDay') }}
       render={({ field: { ref: _ref, ...field }, fieldState }) => (
         <Field
           {...field}
@@ -207,10 +198,6 @@ function LimitField({
     <Controller
       control={control}
       name={name}
-      rules={{
-        validate: (value) =>
-          value.trim() === '' || numberProblem(label, value, `phases.limits.${end}.degrees`, '°'),
-      }}
       render={({ field: { ref: _ref, ...field }, fieldState }) => (
         <Field
           {...field}
@@ -234,10 +221,6 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
       <Controller
         control={control}
         name={`${at}.lock`}
-        rules={{
-          validate: (value) =>
-            value.trim() === '' || numberProblem(t('order.lock'), value, 'phases.locks.at.degrees', '°'),
-        }}
         render={({ field: { ref: _ref, ...field }, fieldState }) => (
           <Field
             {...field}

@@ -12,6 +12,7 @@ import { limitedMotion, type Programme } from '@estribo/core/programmes';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
 import { printAngle, signed } from '../parts/print';
+import { typedNumber } from '../parts/typed-number';
 
 /** A limit as it is typed: a plain number goes where the field's name says, a minus the other way. */
 export interface TypedLimit extends JointPlane {
@@ -96,11 +97,9 @@ export const heldJoint = ({ joint, region }: Programme): JointPlane => ({
 const turned = ({ joint }: JointPlane, end: 'from' | 'to'): boolean =>
   end === 'from' && joint !== 'knee' && joint !== 'elbow';
 
-const number = (text: string) => Number(text.trim().replace(',', '.').replace('−', '-').replace(/°$/, ''));
-
 /** A typed limit, counted as the computations count it. */
 export const typedAngle = (motion: JointPlane, end: 'from' | 'to', text: string): number =>
-  (turned(motion, end) ? -number(text) : number(text)) || 0;
+  (turned(motion, end) ? -typedNumber(text) : typedNumber(text)) || 0;
 
 const shownAngle = (motion: JointPlane, end: 'from' | 'to', angle: number | undefined): string =>
   angle === undefined ? '' : String((turned(motion, end) ? -angle : angle) || 0);
@@ -112,14 +111,14 @@ export const limitLabel = (motion: JointPlane, end: 'from' | 'to'): string =>
 /** The angle in words beneath a field that holds one: which way it goes. */
 export function saidAngle(motion: JointPlane, end: 'from' | 'to', text: string): string | undefined {
   const angle = typedAngle(motion, end, text);
-  return text.trim() === '' || !Number.isFinite(angle) || number(text) >= 0
+  return text.trim() === '' || !Number.isFinite(angle) || typedNumber(text) >= 0
     ? undefined
     : `= ${printAngle(motion, angle)}`;
 }
 
 /** What is wrong with a number of the order, in words; nothing when it may be. */
 export function numberProblem(what: string, text: string, path: string, unit = ''): string | true {
-  const value = number(text);
+  const value = typedNumber(text);
   if (text.trim() === '' || !Number.isFinite(value)) return t('bounds.number', { what });
   return (
     boundsProblem(
@@ -182,7 +181,7 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
 
 function phaseOf({ fromDay, limits, lock, lockWhen, weight }: TypedPhase, held: JointPlane): OrderPhase {
   return {
-    fromDay: number(fromDay),
+    fromDay: typedNumber(fromDay),
     limits: limits.flatMap(({ from, to, joint, plane }) => {
       const motion = { joint, plane };
       return limitsOf(motion, {

@@ -1,6 +1,7 @@
 import type { JointPlane } from '@estribo/core/anatomy';
 import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops, StopHardware } from '@estribo/core/setting';
+import { arc } from 'd3-shape';
 import styled from 'styled-components';
 import { color, size } from '../app/tokens';
 import { named, t } from '../messages';
@@ -30,16 +31,15 @@ function point(angle: number, radius: number): [number, number] {
   return [centre.x + radius * Math.cos(turn), centre.y - radius * Math.sin(turn)];
 }
 
-function ring(from: number, to: number, inner: number, outer: number): string {
-  const [[x0, y0], [x1, y1], [x2, y2], [x3, y3]] = [
-    point(from, outer),
-    point(to, outer),
-    point(to, inner),
-    point(from, inner),
-  ];
-  const large = to - from > 180 ? 1 : 0;
-  return `M${x0} ${y0}A${outer} ${outer} 0 ${large} 1 ${x1} ${y1}L${x2} ${y2}A${inner} ${inner} 0 ${large} 0 ${x3} ${y3}Z`;
-}
+/** Part of a ring about the hinge: full extension lies a quarter turn before the top, where d3 counts from. */
+const ring = (from: number, to: number, innerRadius: number, outerRadius: number): string =>
+  arc()({
+    innerRadius,
+    outerRadius,
+    startAngle: ((from - 90) * Math.PI) / 180,
+    endAngle: ((to - 90) * Math.PI) / 180,
+  }) ?? '';
+const atHinge = `translate(${centre.x} ${centre.y})`;
 
 /** The order, the hardware's stops and what the knee can do, as three arcs of one dial. */
 export function Dial({
@@ -86,8 +86,9 @@ export function Dial({
       aria-label={legend.map(([, name, value]) => `${name}: ${value}`).join('; ')}
     >
       <g aria-hidden>
-        <path d={ring(least, most, 166, 186)} fill={color('band')} />
+        <path transform={atHinge} d={ring(least, most, 166, 186)} fill={color('band')} />
         <path
+          transform={atHinge}
           d={ring(end(window.extension, least), end(window.flexion, most), 166, 186)}
           fill={color('riverWash')}
           stroke={color('river')}
@@ -95,12 +96,17 @@ export function Dial({
         />
         {stops && (
           <path
+            transform={atHinge}
             d={ring(end(stops.extension, least), end(stops.flexion ?? undefined, most), 166, 186)}
             fill={color('river')}
           />
         )}
         {knee && (
-          <path d={ring(end(knee.from, least), end(knee.to, most), 146, 153)} fill={color('skinForm')} />
+          <path
+            transform={atHinge}
+            d={ring(end(knee.from, least), end(knee.to, most), 146, 153)}
+            fill={color('skinForm')}
+          />
         )}
         {ticks.map((angle) => {
           const long = angle % 30 === 0 || angle === -10;

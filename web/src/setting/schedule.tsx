@@ -2,6 +2,7 @@ import { addDays, daysBetween, phaseSpans, type ClinicDay } from '@estribo/core/
 import type { JointPlane } from '@estribo/core/anatomy';
 import { windowOf, type Order } from '@estribo/core/order';
 import { printPhase } from '../screening/print-order';
+import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { t } from '../messages';
@@ -36,8 +37,9 @@ export function Schedule({
   const last = spans.at(-1)!.from;
   const passed = Math.max(0, daysBetween(order.dayZero, today));
   const length = Math.max(daysBetween(order.dayZero, last) + 14, passed + 7, 21);
-  const x = (day: ClinicDay) => 2 + (daysBetween(order.dayZero, day) / length) * 612;
-  const y = (angle: number) => 70 - ((angle + 15) / 165) * 64;
+  const along = scaleLinear([0, length], [2, 614]);
+  const x = (day: ClinicDay) => along(daysBetween(order.dayZero, day));
+  const y = scaleLinear([-15, 150], [70, 6]);
   const ends = addDays(order.dayZero, length);
   return (
     <div>

@@ -1,6 +1,7 @@
 import type { CaseState } from '@estribo/core/logbook';
 import { axisBands, closedUp, girthDrift, type ChartAxis, type Drift } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
+import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import { color } from '../app/tokens';
 import { named, t } from '../messages';
@@ -68,7 +69,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
             ...(reading ? [reading.mean - 2.5 * u!, reading.mean + 2.5 * u!] : []),
           ];
           const [low, high] = [Math.min(...ends), Math.max(...ends)];
-          const x = (value: number) => left + ((value - low) / (high - low)) * (right - left);
+          const x = scaleLinear([low, high], [left, right]);
           const y = row * rowHeight + 14;
           const drift = drifts.find((one) => one.axis === axis)?.drift;
           return (

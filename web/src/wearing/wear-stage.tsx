@@ -20,6 +20,7 @@ import { NeedsOrder } from '../screening/needs-order';
 import { printClock, printDay, printMinutes, printShortWeekday } from '../parts/print';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
+import { useSteady } from '../parts/use-steady';
 
 const Chart = lazy(() => import('../parts/chart'));
 
@@ -266,10 +267,10 @@ function readPlan(
 function GrowingDays({ plan }: { plan: GrowingPlan }) {
   const { today } = useWork();
   const days = wearDays(plan, 14);
-  const key = JSON.stringify(plan);
+  const steady = useSteady(plan);
   const option = useCallback(
     (palette: Record<Token, string>) => {
-      const shown = wearDays(JSON.parse(key) as GrowingPlan, 14);
+      const shown = wearDays(steady, 14);
       return {
         grid: { left: 44, right: 8, top: 24, bottom: 40 },
         xAxis: {
@@ -306,7 +307,7 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
         ],
       };
     },
-    [key, today],
+    [steady, today],
   );
   return (
     <Stack $gap={8}>

@@ -1,0 +1,50 @@
+import { array, object, string } from 'yup';
+import { t } from '../messages';
+import { limitLabel, numberProblem, type TypedLimit } from './order-values';
+
+const needed = () => string().trim().required(t('order.needed'));
+
+/** A number that may be left out; what is wrong with one that is there stands in words. */
+const numberOrNothing = (what: string, path: string, unit = '°') =>
+  string().test('number', (text, { createError }) => {
+    if (text === undefined || text.trim() === '') return true;
+    const problem = numberProblem(what, text, path, unit);
+    return problem === true || createError({ message: problem });
+  });
+
+const limitRules = object().test('limits', (limit, { createError, path }) => {
+  const { from, to, ...motion } = limit as TypedLimit;
+  for (const [end, text] of [
+    ['from', from],
+    ['to', to],
+  ] as const) {
+    const problem =
+      text.trim() === '' || numberProblem(limitLabel(motion, end), text, `phases.limits.${end}.degrees`, '°');
+    if (problem !== true) return createError({ path: `${path}.${end}`, message: problem });
+  }
+  return true;
+});
+
+/** What is typed of an order, as far as each field can say by itself what is wrong with it. */
+export const orderRules = () =>
+  object({
+    diagnosis: needed(),
+    prescriber: needed(),
+    dayZero: string().required(t('order.needed')),
+    phases: array()
+      .of(
+        object({
+          fromDay: string().test('day', (text, { createError }) => {
+            const problem = numberProblem(t('order.fromDay'), text ?? '', 'phases.fromDay');
+            return problem === true || createError({ message: problem });
+          }),
+          limits: array().of(limitRules),
+          lock: numberOrNothing(t('order.lock'), 'phases.locks.at.degrees'),
+        }),
+      )
+      .required(),
+    angle: numberOrNothing(t('order.angle'), 'angles.at.degrees'),
+    protective: string().required(t('order.needed')),
+    trouble: string().required(t('order.needed')),
+    wearing: needed(),
+  });

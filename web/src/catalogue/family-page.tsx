@@ -2,7 +2,7 @@ import { may } from '@estribo/core/access';
 import { unitOf, type ProtocolStep } from '@estribo/core/measuring';
 import type { Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -77,7 +77,16 @@ function Edit({ programme }: { programme: Programme }) {
   const { title, between, typed } = draft;
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const post = useMutation({
+    mutationFn: (content: Programme) => call('POST', '/catalogue/programmes', content),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['catalogue'] });
+      setDraft(start);
+      await navigate('/catalogue');
+    },
+    onError: (error) =>
+      setProblem(error instanceof RefusedError ? error.problem.detail : t('catalogue.notSaved')),
+  });
   const steps = programme.measuring.filter(isReadingStep);
   const shown = (step: Reading, field: Editable): string => {
     const value = field === 'distance' ? (step as { distance?: number | 'model' }).distance : step.tolerance;
@@ -85,7 +94,7 @@ function Edit({ programme }: { programme: Programme }) {
   };
   const keyOf = (step: Reading, field: Editable) => `${step.id} ${field}`;
 
-  const save = async () => {
+  const save = () => {
     const faults: string[] = [];
     const measuring = programme.measuring.map((step): ProtocolStep => {
       if (!isReadingStep(step)) return step;
@@ -124,17 +133,7 @@ function Edit({ programme }: { programme: Programme }) {
       measuring,
       ...(between === 'chart' ? {} : { between }),
     };
-    setBusy(true);
-    try {
-      await call('POST', '/catalogue/programmes', content);
-      await queries.invalidateQueries({ queryKey: ['catalogue'] });
-      setDraft(start);
-      await navigate('/catalogue');
-    } catch (error) {
-      setProblem(error instanceof RefusedError ? error.problem.detail : t('catalogue.notSaved'));
-    } finally {
-      setBusy(false);
-    }
+    post.mutate(content);
   };
   return (
     <Page>
@@ -214,7 +213,7 @@ function Edit({ programme }: { programme: Programme }) {
             </Notice>
           )}
           <Row>
-            <Button look="main" isDisabled={busy} onPress={() => void save()}>
+            <Button look="main" isDisabled={post.isPending} onPress={save}>
               {t(own ? 'catalogue.saveFamilyVersion' : 'catalogue.saveFamily', {
                 version: programme.version + 1,
               })}

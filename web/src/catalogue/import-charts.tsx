@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query';
 import { chartColumns, lostBy, type ChartChange, type ChartFault } from '@estribo/core/exchange';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
@@ -44,12 +45,10 @@ export function ImportCharts({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState('');
   const [outcome, setOutcome] = useState<Outcome>();
   const [mayLose, setMayLose] = useState<readonly string[]>([]);
-  const [busy, setBusy] = useState(false);
-  const attempt = async (work: () => Promise<Outcome>) => {
-    setBusy(true);
-    setOutcome(await work().catch(refused));
-    setBusy(false);
-  };
+  const { mutateAsync, isPending: busy } = useMutation({
+    mutationFn: (work: () => Promise<Outcome>) => work(),
+  });
+  const attempt = async (work: () => Promise<Outcome>) => setOutcome(await mutateAsync(work).catch(refused));
   const look = (file: File) => {
     setName(file.name);
     setOutcome(undefined);

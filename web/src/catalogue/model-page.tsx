@@ -2,7 +2,7 @@ import { may } from '@estribo/core/access';
 import { unitOf } from '@estribo/core/measuring';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { lintChart, type Chart, type ChartFinding } from '@estribo/core/sizing';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -75,11 +75,10 @@ function Shown({
     programme.measuring.flatMap((step) => ('plausible' in step ? [[step.id, step.plausible]] : [])),
   );
   const findings = lintChart(model.chart, usual);
-  const attempt = async (act: () => Promise<void>) => {
-    try {
-      await act();
-      await queries.invalidateQueries({ queryKey: ['models'] });
-    } catch (error) {
+  const { mutateAsync } = useMutation({
+    mutationFn: (act: () => Promise<void>) => act(),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['models'] }),
+    onError: (error) =>
       setSaid({
         tone: 'stop',
         text:
@@ -88,9 +87,10 @@ function Shown({
             : error instanceof AwayError
               ? t('catalogue.notSaved')
               : String(error),
-      });
-    }
-  };
+      }),
+  });
+  // what went wrong is said by onError; nobody waits for it
+  const attempt = (act: () => Promise<void>) => mutateAsync(act).catch(() => undefined);
   const duplicate = () =>
     attempt(async () => {
       const id = `${model.id.slice(0, 60)}-${Date.now().toString(36)}`;

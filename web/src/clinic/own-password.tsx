@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
 import { call, formProblems } from '../api/http';
@@ -6,7 +7,6 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Page, Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { useSaving } from '../parts/use-saving';
 
 /** One's own password, with the one that holds now. */
 export default function OwnPassword() {
@@ -15,18 +15,19 @@ export default function OwnPassword() {
   const [again, setAgain] = useState('');
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [changed, setChanged] = useState(false);
-  const [saving, save] = useSaving();
-  const change = async () => {
-    setChanged(false);
-    if (next !== again) return setProblems({ again: t('password.differs') });
-    try {
-      await call('PUT', '/session/password', { password: now, next });
+  const put = useMutation({
+    mutationFn: () => call('PUT', '/session/password', { password: now, next }),
+    onSuccess: () => {
       setProblems({});
       for (const set of [setNow, setNext, setAgain]) set('');
       setChanged(true);
-    } catch (error) {
-      setProblems(formProblems(error, t('common.away')));
-    }
+    },
+    onError: (error) => setProblems(formProblems(error, t('common.away'))),
+  });
+  const change = () => {
+    setChanged(false);
+    if (next !== again) return setProblems({ again: t('password.differs') });
+    put.mutate();
   };
   return (
     <Page>
@@ -35,7 +36,7 @@ export default function OwnPassword() {
         validationBehavior="aria"
         onSubmit={(event) => {
           event.preventDefault();
-          void save(change);
+          change();
         }}
       >
         <Stack style={{ maxWidth: 420 }}>
@@ -76,7 +77,7 @@ export default function OwnPassword() {
             </Notice>
           )}
           <Row>
-            <Button look="main" type="submit" isDisabled={saving || now === '' || next === ''}>
+            <Button look="main" type="submit" isDisabled={put.isPending || now === '' || next === ''}>
               {t('password.change')}
             </Button>
           </Row>

@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import { useSession } from '../api/clinic';
@@ -10,7 +11,6 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { useSaving } from '../parts/use-saving';
 
 const empty = {
   code: '',
@@ -27,17 +27,18 @@ export default function SetUp() {
   const navigate = useNavigate();
   const [filled, fill] = useState(empty);
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const [saving, save] = useSaving();
-  if (data && !data.setUp) return <Navigate to="/sign-in" replace />;
-  const submit = async () => {
-    if (Object.values(filled).some((text) => text.trim() === '')) return setProblems({ '': t('setUp.all') });
-    try {
-      await call('POST', '/set-up', { ...filled, login: filled.login.trim() });
+  const setUp = useMutation({
+    mutationFn: () => call('POST', '/set-up', { ...filled, login: filled.login.trim() }),
+    onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['session'] });
       await navigate('/sign-in');
-    } catch (error) {
-      setProblems(formProblems(error, t('common.away')));
-    }
+    },
+    onError: (error) => setProblems(formProblems(error, t('common.away'))),
+  });
+  if (data && !data.setUp) return <Navigate to="/sign-in" replace />;
+  const submit = () => {
+    if (Object.values(filled).some((text) => text.trim() === '')) return setProblems({ '': t('setUp.all') });
+    setUp.mutate();
   };
   const field = (name: keyof typeof empty, label: string, more: object = {}) => (
     <Field
@@ -54,7 +55,7 @@ export default function SetUp() {
       <Fill
         onSubmit={(event) => {
           event.preventDefault();
-          void save(submit);
+          submit();
         }}
       >
         <div>
@@ -76,7 +77,7 @@ export default function SetUp() {
             {problems['']}
           </Notice>
         )}
-        <Button look="main" type="submit" isDisabled={saving} wide>
+        <Button look="main" type="submit" isDisabled={setUp.isPending} wide>
           {t('setUp.begin')}
         </Button>
         <NotSecure />

@@ -1,5 +1,5 @@
 import { roles, type Role } from '@estribo/core/access';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { v7 } from 'uuid';
@@ -14,7 +14,6 @@ import { Row, RuledTable, Sheet, Small, Stack } from '../parts/layout';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Tick } from '../parts/tick';
-import { useSaving } from '../parts/use-saving';
 
 interface User {
   id: string;
@@ -105,24 +104,23 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
   const { name, login, role, active } = draft;
   const [password, setPassword] = useState('');
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const [saving, save] = useSaving();
-  const put = async () => {
-    try {
-      await call('PUT', `/users/${user?.id ?? v7()}`, {
+  const put = useMutation({
+    mutationFn: () =>
+      call('PUT', `/users/${user?.id ?? v7()}`, {
         name,
         login: login.trim(),
         role,
         active,
         ...(password === '' ? {} : { password }),
-      });
+      }),
+    onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['users'] });
       void queries.invalidateQueries({ queryKey: ['audit'] });
       setDraft(start);
       onClose(name);
-    } catch (error) {
-      setProblems(formProblems(error, t('common.away')));
-    }
-  };
+    },
+    onError: (error) => setProblems(formProblems(error, t('common.away'))),
+  });
   const elsewhere = problems[''] ?? problems.role ?? problems.active;
   return (
     <Dialog
@@ -169,7 +167,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
         </Notice>
       )}
       <Row>
-        <Button look="main" isDisabled={saving} onPress={() => void save(put)}>
+        <Button look="main" isDisabled={put.isPending} onPress={() => put.mutate()}>
           {t('clinicPage.save')}
         </Button>
         <Button look="quiet" onPress={() => onClose()}>

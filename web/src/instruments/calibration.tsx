@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { call, RefusedError } from '../api/http';
@@ -28,22 +29,23 @@ export function Calibration({
   const [draft, setDraft] = useDraft(`calibration-${line.instrument}`, start);
   const { day, offset } = draft;
   const [problem, setProblem] = useState<{ day?: string; offset?: string; other?: string }>({});
-  const save = async () => {
+  const put = useMutation({
+    mutationFn: (taken: { calibratedOn: string; offset: number }) =>
+      call('PUT', `/instruments/${line.instrument}/calibration`, taken),
+    onSuccess: () => {
+      setDraft(start);
+      onClose();
+    },
+    onError: (error) =>
+      setProblem({
+        other: error instanceof RefusedError ? error.problem.detail : t('instruments.notSaved'),
+      }),
+  });
+  const save = () => {
     const read = readQuantity(offset, 'count', unit);
     if (!day || day > today) return setProblem({ day: t('instruments.notLater') });
     if ('problem' in read) return setProblem({ offset: read.problem });
-    try {
-      await call('PUT', `/instruments/${line.instrument}/calibration`, {
-        calibratedOn: day,
-        offset: read.value,
-      });
-      setDraft(start);
-      onClose();
-    } catch (error) {
-      setProblem({
-        other: error instanceof RefusedError ? error.problem.detail : t('instruments.notSaved'),
-      });
-    }
+    put.mutate({ calibratedOn: day, offset: read.value });
   };
   return (
     <Dialog title={t('instruments.calibrateTitle', { name: line.name })} onClose={onClose}>
@@ -69,7 +71,7 @@ export function Calibration({
         </Notice>
       )}
       <Row>
-        <Button look="main" onPress={() => void save()}>
+        <Button look="main" isDisabled={put.isPending} onPress={save}>
           {t('instruments.saveCalibration')}
         </Button>
         <Button look="quiet" onPress={onClose}>

@@ -24,7 +24,7 @@ export interface Context {
   sealing: SealFolder;
 }
 
-export type SignedIn = Pick<User, 'id' | 'name' | 'role'>;
+export type SignedIn = Pick<User, 'id' | 'name' | 'role' | 'language'>;
 
 declare module 'express-session' {
   interface SessionData {

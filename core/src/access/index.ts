@@ -1,1 +1,2 @@
 export { may, permissions, roles, type Permission, type Role } from './roles';
+export { languages, type Language } from './language';

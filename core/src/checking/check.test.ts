@@ -80,7 +80,14 @@ test.each([
 
 test.each([
   { kind: 'distance', id: 'c', tolerance: 'model' },
-  { kind: 'distance', id: 'c', from: 0, to: 5, at: { from: 'waist', face: 'front' }, moments: [{ is: 'standing' }] },
+  {
+    kind: 'distance',
+    id: 'c',
+    from: 0,
+    to: 5,
+    at: { from: 'waist', face: 'front' },
+    moments: [{ is: 'standing' }],
+  },
   { kind: 'fingers', id: 'c', least: 3, most: 3 },
 ])('%j is taken', (check) => expect(checkSchema.validateSync(check, { strict: true })).toEqual(check));
 

@@ -1,3 +1,4 @@
+import { languages } from '@estribo/core/access';
 import { verify } from '@node-rs/argon2';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
@@ -23,6 +24,11 @@ const newPassword = object({
   password: string().strict().required().max(200),
   next: string().strict().required().max(200),
 })
+  .strict()
+  .noUnknown()
+  .required();
+
+const ownLanguage = object({ language: string().strict().oneOf(languages).required() })
   .strict()
   .noUnknown()
   .required();
@@ -84,7 +90,12 @@ export function sessionRoutes(context: Context): Route[] {
         await new Promise<void>((resolve, reject) =>
           req.session.regenerate((error) => (error ? reject(error as Error) : resolve())),
         );
-        req.session.user = { id: user.id, name: user.name, role: user.role };
+        req.session.user = {
+          id: user.id,
+          name: user.name,
+          role: user.role,
+          language: user.language,
+        };
         req.session.began = now().getTime();
         await audit(db, { at: now(), user: user.id, action: 'session.opened', subject: user.id });
         res.json({ user: req.session.user, clinic });
@@ -112,6 +123,18 @@ export function sessionRoutes(context: Context): Route[] {
           req.session.destroy((error) => (error ? reject(error as Error) : resolve())),
         );
         res.clearCookie('estribo').status(204).end();
+      },
+    },
+    {
+      // one's own, from the next answer on, on every machine
+      method: 'put',
+      path: '/session/language',
+      who: 'signed-in',
+      handle: async (req, res, { id }) => {
+        const { language } = valid(ownLanguage, req.body);
+        await db.getRepository(userEntity).update({ id }, { language });
+        req.session.user = { ...req.session.user!, language };
+        res.status(204).end();
       },
     },
     {

@@ -1,5 +1,5 @@
 import { EntitySchema } from 'typeorm';
-import type { Role } from '@estribo/core/access';
+import type { Language, Role } from '@estribo/core/access';
 import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import type { Ribbon } from '@estribo/core/logbook';
@@ -40,6 +40,7 @@ export interface User {
   role: Role;
   passwordHash: string;
   active: boolean;
+  language: Language;
 }
 export const userEntity = new EntitySchema<User>({
   name: 'user',
@@ -51,6 +52,7 @@ export const userEntity = new EntitySchema<User>({
     role: { type: 'varchar', length: 20 },
     passwordHash: { type: 'varchar', length: 255 },
     active: { type: 'boolean' },
+    language: { type: 'varchar', length: 8, default: 'en' },
   },
   indices: [{ name: 'user_login', columns: ['login'], unique: true }],
 });

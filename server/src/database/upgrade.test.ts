@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -43,8 +43,12 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** Puts a dump into the empty database. */
+/** Puts a dump into the empty database, and beside it the secret and the seals of the clinic it is of, where it had any. */
 async function load(dump: string): Promise<void> {
+  for (const file of ['key', 'seals']) {
+    const kept = join(released, dump.replace('sql.gz', file));
+    if (existsSync(kept)) copyFileSync(kept, join(folder, file));
+  }
   const connection = await createConnection({ uri: url, multipleStatements: true });
   await connection.query(gunzipSync(readFileSync(join(released, dump))).toString('utf8'));
   await connection.end();

@@ -27,7 +27,13 @@ export async function loadDemo(
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
   const passwordHash = await hashPassword(demoPassword);
-  const staff = demoStaff.map((one) => ({ id: v7(), ...one, passwordHash, active: true }));
+  const staff = demoStaff.map((one) => ({
+    id: v7(),
+    ...one,
+    passwordHash,
+    active: true,
+    language: 'en' as const,
+  }));
   await db.getRepository(userEntity).insert(staff);
   const people = demoPeople.map(([givenName, familyName, born]) => ({
     id: v7(),

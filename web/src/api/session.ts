@@ -1,4 +1,5 @@
-import type { Role } from '@estribo/core/access';
+import type { Language, Role } from '@estribo/core/access';
+import { speak } from '../messages';
 import { queries } from './queries';
 import { call, UnansweredError } from './http';
 import { machine } from './machine';
@@ -7,6 +8,8 @@ export interface SignedIn {
   id: string;
   name: string;
   role: Role;
+  /** sessions from before there was a choice have none */
+  language?: Language;
 }
 
 export interface Session {
@@ -40,6 +43,7 @@ export async function fetchSession(): Promise<Session> {
       return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
     }
   const session = await call<Session>('GET', '/session');
+  if (session.user) speak(session.user.language ?? 'en');
   const before = queries.getQueryData<Session>(['session'])?.user?.id;
   // what was read for one person is not shown to the next, who has signed in from another tab
   if (before !== undefined && before !== session.user?.id)
@@ -50,6 +54,7 @@ export async function fetchSession(): Promise<Session> {
 /** Signs in, and remembers who has done so on this machine. */
 export async function signIn(login: string, password: string): Promise<void> {
   const session = await call<Session>('POST', '/session', { login, password });
+  speak(session.user!.language ?? 'en');
   localStorage.removeItem(signedOutKey);
   queries.clear();
   queries.setQueryData(['session'], session);
@@ -67,4 +72,10 @@ export async function signOut(): Promise<void> {
   queries.clear();
   queries.setQueryData(['session'], await fetchSession());
   bell?.postMessage('signed out');
+}
+
+/** One's own language from now on, here and on every machine. */
+export async function chooseLanguage(language: Language): Promise<void> {
+  await call('PUT', '/session/language', { language });
+  await queries.invalidateQueries({ queryKey: ['session'] });
 }

@@ -4,7 +4,7 @@ import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-component
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { outbox, useSession } from '../api/clinic';
 import { queries } from '../api/queries';
-import { locale } from '../messages';
+import { language, locale } from '../messages';
 import { Loading } from '../parts/loading';
 import { Bench } from '../bench/bench';
 import { GlobalStyle } from './global-style';
@@ -28,11 +28,9 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <GlobalStyle />
-      <I18nProvider locale={locale}>
-        <BrowserRouter>
-          <Screens />
-        </BrowserRouter>
-      </I18nProvider>
+      <BrowserRouter>
+        <Screens />
+      </BrowserRouter>
     </QueryClientProvider>
   );
 }
@@ -83,11 +81,13 @@ function SignedIn() {
   }, []);
   if (data?.user)
     return (
-      // another person's screen begins anew: nothing half filled in is left of the one before
-      <Fragment key={data.user.id}>
-        <Net>
-          <Outlet />
-        </Net>
+      // another person's screen begins anew, and one in another language: nothing of the one before is left
+      <Fragment key={`${data.user.id} ${language}`}>
+        <I18nProvider locale={locale}>
+          <Net>
+            <Outlet />
+          </Net>
+        </I18nProvider>
       </Fragment>
     );
   if (isPending) return <Loading away={false} />;

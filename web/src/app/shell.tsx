@@ -1,9 +1,12 @@
-import { may } from '@estribo/core/access';
+import { languages, may, type Language } from '@estribo/core/access';
 import { Contrast } from 'lucide-react';
 import { NavLink, Outlet } from 'react-router';
 import styled from 'styled-components';
 import { useUser } from '../api/clinic';
-import { named, t } from '../messages';
+import { language, named, t } from '../messages';
+import { Pick } from '../parts/pick';
+import { chooseLanguage } from '../api/session';
+import { useMutation } from '@tanstack/react-query';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
 import { KeysHelp } from './keys-help';
@@ -96,10 +99,14 @@ const Own = styled(NavLink)`
   }
 `;
 
+/** Each language in itself: who does not read the one that is spoken finds it. */
+const ownName: Record<Language, string> = { en: 'English', es: 'Español' };
+
 /** The frame of every screen that is no case. */
 export function Shell() {
   const user = useUser();
   const [theme, nextTheme] = useTheme();
+  const choose = useMutation({ mutationFn: chooseLanguage });
   return (
     <>
       <Head>
@@ -123,6 +130,13 @@ export function Shell() {
           <IconButton aria-label={t('nav.theme', { theme: named('themes', theme) })} onPress={nextTheme}>
             <Contrast size={18} aria-hidden />
           </IconButton>
+          <Pick
+            label={t('nav.language')}
+            hideLabel
+            options={languages.map((value) => ({ value, label: ownName[value] }))}
+            value={language}
+            onChange={(chosen) => choose.mutate(chosen as Language)}
+          />
           <KeysHelp />
           <SignOutButton />
         </Right>

@@ -1,8 +1,9 @@
+import { endsOf, type JointPlane } from '@estribo/core/anatomy';
+import { motionExamples } from './motion-examples';
 import {
   isReading,
   unitOf,
   type MeasuringStep,
-  type MotionStep,
   type PostureStep,
   type ReadingStep,
 } from '@estribo/core/measuring';
@@ -25,16 +26,11 @@ export function titleOf(step: MeasuringStep, unit: LengthUnit): string {
   });
 }
 
-type JointMotion = Pick<MotionStep, 'joint' | 'plane'>;
-
-/** The joint's own words for a plane where it has some, the plane's otherwise. */
-const ofMotion = (table: 'motionEnds' | 'motionExamples', { joint, plane }: JointMotion): string => {
-  const own = `${joint}-${plane}`;
-  return named(table, own in en[table] ? own : plane);
-};
-
 /** The two ends of a joint's motion in a plane, as they are called at this joint. */
-export const motionEnds = (step: JointMotion): string => ofMotion('motionEnds', step);
+export const saidEnds = (motion: JointPlane): readonly [string, string] => {
+  const [first, last] = endsOf(motion);
+  return [named('motionEnd', first), named('motionEnd', last)];
+};
 
 /** How a joint is put where it is read: at an angle, as ordered, or as it rests. */
 function postureHow({ joint: name, target, tolerance }: PostureStep, ordered: MotionWindow): string {
@@ -66,14 +62,9 @@ export function instruction(step: MeasuringStep, unit: LengthUnit, ordered: Moti
     case 'mark':
       return named('landmarkHow', step.landmark);
     case 'motion': {
-      const [first, last] = motionEnds(step).split(', ');
-      const [example, short] = ofMotion('motionExamples', step).split(', ');
-      return t('measuring.motionHow', {
-        first: first ?? '',
-        last: last ?? '',
-        example: example ?? '',
-        short: short ?? '',
-      });
+      const [first, last] = saidEnds(step);
+      const [example, short] = motionExamples(step);
+      return t('measuring.motionHow', { first, last, example, short });
     }
     default:
       return [howToRead(step), alongOf(step), repeatsOf(step, unit)].filter(Boolean).join(' ');

@@ -41,7 +41,7 @@ import { useSaving } from '../parts/use-saving';
 import { InstrumentLine } from '../instruments/instrument-line';
 import { useInstrument, type FromInstrument } from '../instruments/use-instrument';
 import { saidOfPosture } from './measured-table';
-import { motionEnds } from './step-words';
+import { saidEnds } from './step-words';
 import { AskedReading } from './asked-reading';
 import { RepeatScale } from './repeat-scale';
 import { Skip } from './skip';
@@ -446,7 +446,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
           problem={problem}
         />
         <Stack $gap={4} style={{ maxWidth: 300 }}>
-          <p>{motionEnds(step)}</p>
+          <p>{saidEnds(step).join(', ')}</p>
           {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window, step) })}</p>}
         </Stack>
       </Row>

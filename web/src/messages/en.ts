@@ -48,6 +48,7 @@ export const en = {
     theme: 'Theme: {{theme}}. Change it',
     signOut: 'Sign out',
     keys: 'Keys and help',
+    language: 'Language',
   },
   themes: { system: 'as the system', light: 'light', dark: 'dark' },
   roles: {
@@ -379,6 +380,7 @@ export const en = {
   /** what was written, in a word, where there is no case to tell it from */
   kinds: {
     'case.opened': 'a case opened',
+    'case.moved': 'a case moved to another version',
     'visit.planned': 'a visit planned',
     'record.withdrawn': 'an entry taken out',
     'call.made': 'a call made',
@@ -410,6 +412,7 @@ export const en = {
   entry: {
     unreadable: 'An entry that cannot be read',
     opened: 'Case opened',
+    moved: 'Moved to another version',
     questioned: 'asked about',
     precision: 'Clinic’s own deviation',
     precisionPairs: '{{pairs}} pairs',
@@ -568,8 +571,6 @@ export const en = {
     limitOf: '{{motion}}: {{window}}',
     lockedAt: '{{joint}} locked at {{angle}}, {{when}}',
     weightOf: 'weight bearing: {{weight}}',
-    angleOf: '{{joint}} held at {{angle}}',
-    phaseLine: 'from day {{count}}',
     limitAnother: 'Limit another motion',
     removeLimit: 'Remove the limit: {{motion}}',
     moreOfPhase: 'A lock, weight bearing, another motion',
@@ -595,7 +596,6 @@ export const en = {
     acknowledgeFirst: 'Say first that you have seen it.',
     acknowledged: 'Not by this brace',
     ended: 'This order ended on {{day}}. Ask the prescriber for a new one before anything is changed.',
-    unsaid: 'An older order limited motion here and did not say of which joint. Enter the order again.',
     notCarriedOut: {
       motion: 'a limit of the {{joint}}, {{plane}}',
       angle: 'the {{joint}} held at an angle, {{plane}}',
@@ -879,24 +879,6 @@ export const en = {
     spine:
       'Arc {{angle}}° · kyphosis index {{index}} (Milne and Lauder 1974). An estimate from the stations.',
     mode: 'Mode',
-  },
-  motionEnds: {
-    sagittal: 'extension, flexion',
-    'ankle-sagittal': 'dorsiflexion, plantarflexion',
-    frontal: 'abduction, adduction',
-    transverse: 'external, internal rotation, arm at the side',
-    'neck-transverse': 'left, right rotation',
-    'neck-sagittal': 'backward, forward',
-  },
-  // what a joint may come to, and one that does not reach zero (common practice, no source)
-  motionExamples: {
-    sagittal: '5-0-130, 0-20-90',
-    'ankle-sagittal': '20-0-40, 0-10-40',
-    'shoulder-sagittal': '40-0-150, 0-10-120',
-    frontal: '120-0-30, 90-20-0',
-    transverse: '50-0-80, 0-10-70',
-    'neck-transverse': '60-0-60, 0-10-50',
-    'neck-sagittal': '40-0-40, 0-10-40',
   },
   /** an angle under zero, in words */
   minusOf: {
@@ -1280,7 +1262,6 @@ export const en = {
         'Pads off, screw out, stop out, stop in, screw snug. Medial and lateral alike; move the hinge to both ends.',
     },
     lockOpen: 'open',
-    lockedAt: 'Locked at {{angle}}',
     lockCannot:
       'A lock at {{angle}} is ordered; this hinge has none there, and never the nearest. The prescriber is told.',
     lockWhenOrdered: 'When: {{when}}.',

@@ -48,15 +48,22 @@ export function Pick({
   options,
   value,
   onChange,
+  hideLabel = false,
 }: {
   label: string;
   options: readonly { value: string; label: string }[];
   value: string;
   onChange: (value: string) => void;
+  hideLabel?: boolean;
 }) {
   return (
-    <Frame placeholder={t('common.pick')} value={value} onChange={(chosen) => onChange(String(chosen ?? ''))}>
-      <FieldLabel>{label}</FieldLabel>
+    <Frame
+      placeholder={t('common.pick')}
+      value={value}
+      onChange={(chosen) => onChange(String(chosen ?? ''))}
+      {...(hideLabel ? { 'aria-label': label, style: { minWidth: 0 } } : {})}
+    >
+      {!hideLabel && <FieldLabel>{label}</FieldLabel>}
       <Closed>
         <SelectValue />
         <ChevronDown size={18} aria-hidden />

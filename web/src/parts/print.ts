@@ -3,7 +3,7 @@ import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { ReadingUnit } from '@estribo/core/measuring';
 import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from '@estribo/core/quantity';
-import { language, locale, named, t } from '../messages';
+import { inLanguage, language, named, t } from '../messages';
 import type { en } from '../messages/en';
 
 /** A number with its minus sign as typographers set it. */
@@ -15,12 +15,14 @@ export const degrees = (value: Degrees): string => `${signed(value)}°`;
 export const saidUnderZero = (what: keyof typeof en.minusOf, amount: string): string =>
   t(`minusOf.${what}`, { amount });
 
-const decimal = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const decimal = inLanguage(
+  (locale) => new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 }),
+);
 
 /** A reading's number in the user's unit, without it. */
 export function printNumber(value: number, unit: ReadingUnit, length: LengthUnit): string {
   if (unit === 'mm') return formatLength(value, length, language);
-  return unit === 'degrees' ? signed(Math.round(value)) : decimal.format(value);
+  return unit === 'degrees' ? signed(Math.round(value)) : decimal().format(value);
 }
 
 /** What stands behind a reading's number. */
@@ -87,26 +89,22 @@ export const printArc = ({ from, to }: Arc, motion?: JointPlane): string =>
 export const printStops = ({ extension, flexion }: HingeStops): string =>
   `${extension} / ${flexion ?? t('setting.none')}`;
 
-const dayFormat = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const longDayFormat = new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' });
-const weekdayFormat = new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' });
-
-const dateFormat = new Intl.DateTimeFormat(locale, {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
+const utc = (options: Intl.DateTimeFormatOptions) =>
+  inLanguage((locale) => new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' }));
+const dayFormat = utc({ day: 'numeric', month: 'short' });
+const longDayFormat = utc({ weekday: 'long' });
+const weekdayFormat = utc({ weekday: 'short' });
+const dateFormat = utc({ day: 'numeric', month: 'short', year: 'numeric' });
 
 const asUtc = (day: string) => new Date(`${day}T00:00:00Z`);
 
 /** "17 May 1992" */
-export const printDate = (day: string): string => dateFormat.format(asUtc(day));
+export const printDate = (day: string): string => dateFormat().format(asUtc(day));
 
 /** "5 Dec" */
-export const printDay = (day: string): string => dayFormat.format(asUtc(day));
-export const printWeekday = (day: string): string => longDayFormat.format(asUtc(day));
-export const printShortWeekday = (day: string): string => weekdayFormat.format(asUtc(day)).slice(0, 2);
+export const printDay = (day: string): string => dayFormat().format(asUtc(day));
+export const printWeekday = (day: string): string => longDayFormat().format(asUtc(day));
+export const printShortWeekday = (day: string): string => weekdayFormat().format(asUtc(day)).slice(0, 2);
 
 /** Minutes as hours and minutes: "1 h 30", "45 min". */
 export function printMinutes(minutes: number): string {

@@ -20,7 +20,7 @@ import { printDay, printWindow } from '../parts/print';
 import { Course } from './course';
 import { NextVisit } from './next-visit';
 import { TakeReview } from './take-review';
-import { motionEnds } from '../measuring/step-words';
+import { saidEnds } from '../measuring/step-words';
 import { StopsWork } from '../setting/stops-work';
 
 const Change = styled.li`
@@ -39,7 +39,7 @@ function endOf(state: CaseState, id: string | undefined, figure: string): string
       one.kind === 'motion' &&
       (id === undefined ? one.joint === state.programme.joint && one.plane === 'sagittal' : one.id === id),
   );
-  const ends = step && motionEnds(step).split(', ');
+  const ends = step && saidEnds(step);
   return (figure === 'extension' ? ends?.[0] : ends?.[1]) ?? figureTitle(figure);
 }
 

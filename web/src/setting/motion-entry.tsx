@@ -5,7 +5,7 @@ import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core
 import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
-import { motionEnds } from '../measuring/step-words';
+import { saidEnds } from '../measuring/step-words';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
@@ -96,7 +96,7 @@ export function MotionEntry({
         </Button>
         <p style={{ flex: 1, minWidth: 200 }}>
           {step
-            ? motionEnds(step)
+            ? saidEnds(step).join(', ')
             : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
                 window: printWindow(window, step ?? limitedMotion(state.programme)),
                 example: printNeutralZero(exampleMotion(window)),

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { roles, type Role } from '@estribo/core/access';
 import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
 import { dayOf } from '@estribo/core/calendar';
-import { decideStops, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { decideStops, kinds, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
 import type { Express } from 'express';
 import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
@@ -134,7 +134,7 @@ export async function testClinic(
     case: caseId,
     stage,
     kind,
-    v: 1,
+    v: kinds[kind].v,
     observedAt: now().toISOString(),
     zone: 'Europe/Madrid',
     by: userOf(role),

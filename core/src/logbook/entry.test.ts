@@ -6,11 +6,22 @@ import frozen from './frozen/version-1.json';
 import spineBelt2 from './frozen/spine-belt-2.json';
 import frozen2 from './frozen/version-2.json';
 import frozen3 from './frozen/version-3.json';
+import frozen5 from './frozen/version-5.json';
+import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
 import spineBelt3 from './frozen/spine-belt-3.json';
 import { kinds } from './kinds/all';
 import { stepAt } from '../measuring';
-import { beltContext, foldedBelt, foldedLists, foldedNewly, testContext, testLogbook } from './test-case';
+import {
+  dialContext,
+  foldedOrders,
+  beltContext,
+  foldedBelt,
+  foldedLists,
+  foldedNewly,
+  testContext,
+  testLogbook,
+} from './test-case';
 import type { AnyRecordedEntry } from './entry';
 
 const sound = () => {
@@ -84,7 +95,7 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4].flatMap(({ entries }) => kindsOf(entries));
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5].flatMap(({ entries }) => kindsOf(entries));
   expect(new Set(all)).toEqual(new Set(Object.keys(kinds)));
 });
 
@@ -127,6 +138,38 @@ test('the frozen entries of version 4, settings and a list that was chosen, stil
   const entries = frozen4.entries as unknown as AnyRecordedEntry[];
   const state = foldCase(entries, { ...beltContext, programme: spineBelt3 as never })!;
   expect(foldedLists(state)).toEqual(frozen4.folded);
+});
+
+test('the frozen entries of version 5, an order by joints and ends, a lock, a move, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen5.entries) expect(faultsOf(entry)).toEqual([]);
+  const entries = frozen5.entries as unknown as AnyRecordedEntry[];
+  const state = foldCase(entries, { ...dialContext, programme: kneePostop4 as never })!;
+  expect(foldedOrders(state)).toEqual(frozen5.folded);
+});
+
+// an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed
+test('an order of version 1 gets the joint of its case', () => {
+  const window = { extension: -5, flexion: 90 };
+  const phases = [{ fromDay: 0, window }] as never;
+  const ordered = (context: typeof testContext) => {
+    const log = testLogbook(context);
+    log.order({ phases }, { v: 1 });
+    return foldCase(log.entries, context)!.order!.order.phases;
+  };
+  expect(ordered(testContext)).toEqual([
+    {
+      fromDay: 0,
+      limits: [
+        {
+          joint: 'knee',
+          plane: 'sagittal',
+          from: { toward: 'extension', degrees: 5 },
+          to: { toward: 'flexion', degrees: 90 },
+        },
+      ],
+    },
+  ]);
+  expect(ordered(beltContext)).toEqual([{ fromDay: 0, limits: [], unsaid: window }]);
 });
 
 test('a look of version 1 answered what its family asked; one written now answers every danger sign', () => {

@@ -2,7 +2,7 @@ import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
 import { anyId, entryId, instant, text, whole } from './fields';
 import { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
-import type { CaseAtHand, EntryStage, Upcaster } from './kinds/kind';
+import type { CaseAtHand, EntryKind, EntryStage, Upcaster } from './kinds/kind';
 
 /** An entry as it is written: made where the work is, never changed afterwards. */
 export interface Entry<K extends KindName = KindName> {
@@ -102,11 +102,24 @@ export function readEntry(
     faults.push({ at: 'expects', message: 'is required: the one it follows, or null' });
   if (kind.nature !== 'intent' && entry.expects !== undefined)
     faults.push({ at: 'expects', message: 'goes with orders, plans and settings only' });
-  if (faults.length === 0)
-    gather(() => {
-      kind.body.validateSync(upcastBody(kind, entry.v, entry.body), { abortEarly: false, strict: true });
-    }, 'body');
+  if (faults.length === 0) {
+    const body = readOlder(kind, entry.v, entry.body);
+    if (body === undefined) faults.push({ at: 'body', message: `is no body of version ${entry.v}` });
+    else
+      gather(() => {
+        kind.body.validateSync(body, { abortEarly: false, strict: true });
+      }, 'body');
+  }
   return faults.length > 0 ? { ok: false, faults } : { ok: true, entry };
+}
+
+/** A body brought to today's version; undefined when it is none of the version it says it is of. */
+function readOlder(kind: EntryKind, v: number, body: unknown): unknown {
+  try {
+    return upcastBody(kind, v, body);
+  } catch {
+    return undefined;
+  }
 }
 
 /** A body of an older version, brought to today's by the kind's upcasters in turn. */

@@ -256,3 +256,27 @@ export const foldedLists = ({ setting, strapping, stages }: CaseState) => ({
   set: stages.set.status,
   strap: stages.strap.status,
 });
+
+const dial = { kind: 'dial' as const, extension: [-10, 0, 10], flexion: [30, 60, 90], lock: [0, 15, 30] };
+
+/** A post-operative brace for tests: a dial with a lock. */
+export const dialContext: FoldContext = contextOf(
+  'knee-postop',
+  { sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
+  { hinge: dial },
+);
+
+/** What version 5 brought: orders by joint and end, locks, other versions of what a case holds on to. */
+export const foldedOrders = ({ order, setting, programmePin, checking, stages }: CaseState) => ({
+  order: order?.order,
+  programme: programmePin.version,
+  settings: setting.made.map(({ setting: { id }, made, judged }) => ({
+    id,
+    values: made?.values ?? null,
+    judged,
+  })),
+  stops: setting.fitted?.medial,
+  look: setting.look.map(({ what }) => what),
+  notReached: checking.checks.filter(({ judged }) => judged.state === 'not-reached').length,
+  set: stages.set.status,
+});

@@ -16,7 +16,15 @@ import {
   type AnyRecordedEntry,
   type CaseState,
 } from '@estribo/core/logbook';
-import { canonicalText, type BraceModel, type Pin, type Programme } from '@estribo/core/programmes';
+import {
+  canonicalText,
+  currentModel,
+  currentProgramme,
+  modelProblems,
+  type BraceModel,
+  type Pin,
+  type Programme,
+} from '@estribo/core/programmes';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
 import {
@@ -135,6 +143,7 @@ async function take(
   const person = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
+  const held = await heldAfter(manager, row, entry, state);
   const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone));
 
   const salt = randomBytes(32).toString('hex');
@@ -153,15 +162,47 @@ async function take(
     otherwise: otherwise === undefined ? null : canonicalText(otherwise),
   };
   await manager.getRepository(entryEntity).insert({ ...written, mac: entryMac(sealing.mac, written) });
-  const moved = { seq, head, unsealed: true, mac: caseMac(sealing.mac, { ...row, seq, head }) };
+  const next = { ...held, seq, head };
+  const moved = { ...next, unsealed: true, mac: caseMac(sealing.mac, { ...row, ...next }) };
   await manager.getRepository(caseEntity).update({ id: row.id }, moved);
   const recorded = recordedEntry(written)!;
   const all = [...entries, recorded];
-  const after = await foldOf(manager, row, all, clinic.zone);
+  const after = await foldOf(manager, { ...row, ...held }, all, clinic.zone);
   if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
   await writeSummary(manager, after, person.familyFirst);
   await writePairs(manager, state, after);
   return { entry: recorded, snapshot: { head, entries: all, state: after } };
+}
+
+/**
+ * The content a case holds on to after an entry: what it held before, or other versions of the same programme and the same
+ * model, when it is moved to them.
+ * @throws Problem 422 when they are not registered, are others, or are what the case has already
+ */
+async function heldAfter(
+  manager: EntityManager,
+  { programmeHash, modelHash }: CaseRow,
+  entry: AnyEntry,
+  state: CaseState | undefined,
+): Promise<Pick<CaseRow, 'programmeHash' | 'modelHash'>> {
+  if (entry.kind !== 'case.moved' || !state) return { programmeHash, modelHash };
+  const { programme, model } = entry.body;
+  const [toProgramme, toModel] = await Promise.all([
+    registered<Programme>(manager, 'programme', programme.hash),
+    registered<BraceModel>(manager, 'model', model.hash),
+  ]);
+  if (!toProgramme || !isPinOf(programme, toProgramme) || programme.id !== state.programmePin.id)
+    throw faulty([{ at: 'body.programme', message: 'is no registered version of this case’s programme' }]);
+  if (!toModel || !isPinOf(model, toModel) || model.id !== state.modelPin.id)
+    throw faulty([{ at: 'body.model', message: 'is no registered version of this case’s model' }]);
+  const problems = modelProblems(currentModel(toModel), currentProgramme(toProgramme));
+  if (problems.length > 0)
+    throw faulty([
+      { at: 'body.model', message: `leaves out what the programme asks: ${problems[0]!.problem}` },
+    ]);
+  if (programme.hash === programmeHash && model.hash === modelHash)
+    throw faulty([{ at: 'body', message: 'is what the case holds on to already' }]);
+  return { programmeHash: programme.hash, modelHash: model.hash };
 }
 
 /** When it was observed can be: not before the person was born, not ahead of the clock by more than minutes. */
@@ -206,7 +247,7 @@ function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry |
 function checkReplaced(entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
   if (entry.replaces === undefined) return;
   if (!replaced) throw faulty([{ at: 'replaces', message: 'names no entry of this case' }]);
-  if (replaced.kind === 'record.withdrawn' || replaced.kind === 'case.opened')
+  if (['record.withdrawn', 'case.opened', 'case.moved'].includes(replaced.kind))
     throw faulty([{ at: 'replaces', message: `names an entry that stays as it is (${replaced.kind})` }]);
   if (entry.kind !== 'record.withdrawn' && entry.kind !== replaced.kind)
     throw faulty([{ at: 'replaces', message: `names an entry of another kind (${replaced.kind})` }]);

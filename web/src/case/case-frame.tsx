@@ -32,6 +32,7 @@ import { CaseContext, writeEntry, type CaseWork } from './case-context';
 import { Calls } from './calls';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
+import { NewerVersion } from './newer-version';
 import { StageHelp } from './stage-help';
 import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from './use-case';
@@ -465,6 +466,7 @@ function CaseHead({
         </Button>
         <KeysHelp>
           <StageHelp stage={stage} programme={state.programme} />
+          <NewerVersion />
         </KeysHelp>
         <SignOutButton />
       </span>

@@ -46,6 +46,15 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
   switch (entry.kind) {
     case 'case.opened':
       return { title: t('entry.opened'), value: named('side', entry.body.side), rest: state.model.name };
+    case 'case.moved':
+      return {
+        title: t('entry.moved'),
+        value: t('versions.holds', {
+          family: entry.body.programme.version,
+          model: entry.body.model.version,
+        }),
+        rest: entry.body.reason,
+      };
     case 'visit.planned':
       return {
         title: t('entry.visit'),

@@ -68,6 +68,7 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
             status !== 'replaced' &&
             status !== 'withdrawn' &&
             entry.kind !== 'case.opened' &&
+            entry.kind !== 'case.moved' &&
             entry.kind !== 'record.withdrawn' &&
             may(user.role, isKind(entry.kind) ? kinds[entry.kind].permission : 'screening.override');
           const heir = line.heirs.at(-1);

@@ -5,8 +5,9 @@ import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';
 import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
+import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
-import { beltContext, testContext } from '../../../core/src/logbook/test-case';
+import { beltContext, dialContext, testContext } from '../../../core/src/logbook/test-case';
 import { useWork } from './case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
@@ -27,9 +28,10 @@ const newEntries = frozenNew.entries as unknown as AnyRecordedEntry[];
 const newState = foldCase(newEntries, beltContext)!;
 const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
+const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = [state, beltState, newState, listState].flatMap((of) =>
+  const described = [state, beltState, newState, listState, orderState].flatMap((of) =>
     of.lines.map(({ entry, status }) => ({
       kind: entry.kind,
       ...describeEntry({ entry, status }, of, 'mm'),

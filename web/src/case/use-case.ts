@@ -79,8 +79,9 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
   }, [entries.data, posted]);
 
   const opened = all.find((entry) => entry.kind === 'case.opened');
-  const programme = useQuery(contentQuery<Programme>('programme', opened?.body.programme.hash));
-  const model = useQuery(contentQuery<BraceModel>('model', opened?.body.model.hash));
+  const held = (all.findLast((entry) => entry.kind === 'case.moved') ?? opened)?.body;
+  const programme = useQuery(contentQuery<Programme>('programme', held?.programme.hash));
+  const model = useQuery(contentQuery<BraceModel>('model', held?.model.hash));
   const person = usePerson(opened?.body.person);
   const personWaiting = usePosted('').find(({ path }) => path === `/people/${opened?.body.person}`);
 

@@ -295,6 +295,14 @@ export const en = {
     unit: 'Lengths in {{unit}}. Change the unit',
     all: 'All cases of {{who}}',
   },
+  versions: {
+    title: 'Versions',
+    holds: 'Family version {{family}}, model version {{model}}.',
+    newest: 'There is no newer one.',
+    newer: 'There is a newer one: family version {{family}}, model version {{model}}.',
+    move: 'Move this case to the newest',
+    what: 'Readings stay as they are. Size, stops and checks are computed anew, and say where they would differ now.',
+  },
   notNeeded: { title: '{{stage}}: nothing to do for this brace' },
   notCovered: {
     title: '{{stage}} is not covered for this family yet',

@@ -297,6 +297,14 @@ export const es: SameShape<typeof en> = {
     unit: 'Longitudes en {{unit}}. Cambiar la unidad',
     all: 'Todos los casos de {{who}}',
   },
+  versions: {
+    title: 'Versiones',
+    holds: 'Versión de la familia {{family}}, del modelo {{model}}.',
+    newest: 'No hay otra más nueva.',
+    newer: 'Hay una más nueva: versión de la familia {{family}}, del modelo {{model}}.',
+    move: 'Pasar este caso a la más nueva',
+    what: 'Las lecturas quedan como están. Talla, topes y comprobaciones se calculan de nuevo, y dicen dónde diferirían ahora.',
+  },
   notNeeded: { title: '{{stage}}: nada que hacer en esta ortesis' },
   notCovered: {
     title: '{{stage}} aún no está cubierto en esta familia',

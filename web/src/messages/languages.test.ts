@@ -54,7 +54,10 @@ test.each(['knee-ligament-frame', 'ankle-walker'])('%s is whole in Spanish', (id
       listName(family, list),
       ...steps.flatMap((step) => [stepWords(family, step.id).name, stepWords(family, step.id).hold]),
     ]),
-    ...family.checks.flatMap((check) => [checkWords(family, check.id).name, checkWords(family, check.id).fix]),
+    ...family.checks.flatMap((check) => [
+      checkWords(family, check.id).name,
+      checkWords(family, check.id).fix,
+    ]),
     ...family.settings.flatMap((setting) => [
       settingWords(family, setting.id).name,
       settingWords(family, setting.id).how,

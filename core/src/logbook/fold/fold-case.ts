@@ -81,6 +81,7 @@ function foldReadable(
   const opened = record.of('case.opened')[0];
   if (!opened) return undefined;
   const { side } = opened.body;
+  const pins = (record.last('case.moved') ?? opened).body;
   const order = foldOrder(record);
   const limited = programme.measuring.flatMap((step) =>
     step.kind === 'motion' && step.joint === programme.joint && step.plane === 'sagittal' ? [step.id] : [],
@@ -109,8 +110,8 @@ function foldReadable(
     side,
     opened: record.dayIn(opened),
     seq: recorded.at(-1)?.seq ?? 0,
-    programmePin: opened.body.programme,
-    modelPin: opened.body.model,
+    programmePin: pins.programme,
+    modelPin: pins.model,
     programme,
     model,
     parts,

@@ -1,7 +1,7 @@
 import { limitsOf } from '../../order';
 import { foreignFaults } from '../belongs';
 import { caseRibbon } from '../due';
-import { beltContext, contextOf, testLogbook } from '../test-case';
+import { beltContext, contextOf, dialContext, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 
 const ankle = { joint: 'ankle', plane: 'sagittal' } as const;
@@ -105,13 +105,8 @@ test.each([
 ])('%s', (_, body, at) => expect(faults(body)).toEqual(at));
 
 describe('a lock stands at the ordered angle, on both sides, or is open', () => {
-  const dial = { kind: 'dial' as const, extension: [0, 10], flexion: [60, 90], lock: [0, 15, 30] };
   const lockLog = (degrees?: number) => {
-    const context = contextOf(
-      'knee-postop',
-      { sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
-      { hinge: dial },
-    );
+    const context = dialContext;
     const log = testLogbook(context);
     log.order({
       phases: [

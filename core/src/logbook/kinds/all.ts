@@ -1,5 +1,5 @@
 import type { InferType } from 'yup';
-import { callMade, caseOpened, recordWithdrawn, visitPlanned } from './case';
+import { callMade, caseMoved, caseOpened, recordWithdrawn, visitPlanned } from './case';
 import { checkRecorded, checkSigned } from './check';
 import type { EntryKind } from './kind';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
@@ -13,6 +13,7 @@ import { wearPlanned, wearTaught } from './wear';
 
 const all = [
   caseOpened,
+  caseMoved,
   visitPlanned,
   recordWithdrawn,
   callMade,

@@ -9,6 +9,14 @@ export const caseOpened = kind('case.opened', {
   body: body({ person: anyId().required(), side: side().required(), programme: pin(), model: pin() }),
 });
 
+/** The case holds on to another version of its programme or its model from now on. What was decided before keeps its own. */
+export const caseMoved = kind('case.moved', {
+  nature: 'fact',
+  stages: ['case'],
+  permission: 'cases.write',
+  body: body({ programme: pin(), model: pin(), reason: text(400).min(3).required() }),
+});
+
 export const visitPlanned = kind('visit.planned', {
   nature: 'fact',
   stages: ['case', 'review', 'wear'],

@@ -33,7 +33,9 @@ import { formula } from './csv-cell';
  * belt       overlap, back-panel, first-mark, mark-step and marks, each with its number in `from`
  * extension  up to which reading of the first axis side extensions take the largest size, in `to`
  * size       the one size of a brace for which nothing is read
- * stop       a piece of the hinge: extension or flexion in `size`, its degrees in `from`
+ * stop       a piece of the hinge: extension, flexion or lock in `size`, its degrees in `from`; or hardware in `size` and in
+ *            `row` what it is: wedges, dial or screwed
+ * variant    which of its family's variants it is, in `size`
  * tolerance  of a check that is left to the model: the check in `size`, from and to in mm
  * part       a part of the brace: its id in `size`, all of it as JSON in `row`
  * strap      where a strap of a knee frame lies: its number in `size`, front or back in `row`, mm from the landmark in `from`
@@ -70,6 +72,7 @@ export const chartStatements = [
   'extension',
   'size',
   'stop',
+  'variant',
   'tolerance',
   'part',
   'strap',
@@ -120,7 +123,7 @@ export function chartsToCsv(models: readonly BraceModel[], programmes: readonly 
 }
 
 function stated(
-  { chart, distances, hinge, tolerances, parts, wear }: BraceModel,
+  { chart, distances, hinge, variant, tolerances, parts, wear }: BraceModel,
   steps: readonly ProtocolStep[],
 ): Partial<ChartRow>[] {
   const { axes, heights = [], belt, extension } = chart;
@@ -157,9 +160,11 @@ function stated(
     })),
     ...(extension ? [{ states: 'extension', to: number(extension.upTo) }] : []),
     ...(axes.length === 0 ? chart.sizes.map((size) => ({ states: 'size', size })) : []),
-    ...(['extension', 'flexion'] as const).flatMap((size) =>
+    ...(['extension', 'flexion', 'lock'] as const).flatMap((size) =>
       (hinge?.[size] ?? []).map((piece) => ({ states: 'stop', size, from: number(piece) })),
     ),
+    ...(hinge?.kind ? [{ states: 'stop', size: 'hardware', row: hinge.kind }] : []),
+    ...(variant ? [{ states: 'variant', size: variant }] : []),
     ...Object.entries(tolerances).map(([size, { from, to }]) => ({
       states: 'tolerance',
       size,

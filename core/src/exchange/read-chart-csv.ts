@@ -1,3 +1,4 @@
+import { hardwareKinds } from '../setting';
 import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { partSchema, type Part } from '../brace';
@@ -155,6 +156,7 @@ function readModel(
     distances: { ...base?.distances, ...distances },
     chart,
     ...readHinge(stating('stop', rows), say),
+    ...readVariant(stating('variant', rows), say),
     ...readTolerances(stating('tolerance', rows), base, say),
     ...readParts(stating('part', rows), stating('strap', rows), base, say),
     ...readWear(stating('wear', rows), say),
@@ -397,15 +399,34 @@ function readExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'extensi
   return { extension: { upTo: numberIn(first, 'to', 'mm', say) } };
 }
 
+const hingeStates = ['extension', 'flexion', 'lock', 'hardware'];
+
 /** The pieces of the hinge; the file states all of them or none. */
 function readHinge(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'hinge'> {
   if (rows.length === 0) return {};
   for (const { at, row } of rows)
-    if (row.size !== 'extension' && row.size !== 'flexion')
-      say(at, 'size', 'not-one-of', 'extension, flexion');
+    if (!hingeStates.includes(row.size)) say(at, 'size', 'not-one-of', hingeStates.join(', '));
   const pieces = (end: string) =>
     rows.filter(({ row }) => row.size === end).map((one) => numberIn(one, 'from', 'degrees', say, true));
-  return { hinge: { extension: pieces('extension'), flexion: pieces('flexion') } };
+  const [hardware, second] = rows.filter(({ row }) => row.size === 'hardware');
+  if (second) say(second.at, 'size', 'twice', 'hardware');
+  const kind = hardwareKinds.find((one) => one === hardware?.row.row);
+  if (hardware && !kind) say(hardware.at, 'row', 'not-one-of', hardwareKinds.join(', '));
+  const lock = pieces('lock');
+  return {
+    hinge: {
+      ...(kind ? { kind } : {}),
+      extension: pieces('extension'),
+      flexion: pieces('flexion'),
+      ...(lock.length > 0 ? { lock } : {}),
+    },
+  };
+}
+
+/** Which of its family's variants it is, where it says so. */
+function readVariant([first, second]: readonly FileRow[], say: Say): Pick<BraceModel, 'variant'> {
+  if (second) say(second.at, 'states', 'twice', 'variant');
+  return first ? { variant: first.row.size } : {};
 }
 
 /** Tolerances of checks, each in the place of the model's own before. */

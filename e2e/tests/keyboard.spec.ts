@@ -124,7 +124,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.type(`${day}${month}${year}`);
   await tabTo(page, 'Extension');
   await keyboard.type('0');
-  await tabTo(page, 'Next phase');
+  await tabTo(page, 'More was ordered');
   await keyboard.press('Tab');
   await keyboard.press('ArrowRight');
   await keyboard.press('ArrowRight');

@@ -4,7 +4,7 @@ import { partsOfKind } from '../brace';
 import { checksOf, partsOf, stepsOf } from '../programmes';
 import { judgeBend } from '../shaping';
 import { askedFindings } from '../screening';
-import { placesOf, type HingeStops, type StopHardware } from '../setting';
+import { isWhole, mayBeInOrOut, placesOf, type HingeStops, type StopHardware } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
 
@@ -72,13 +72,10 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
       const { setting: id, values, fitted } = entry.body;
       const setting = programme.settings.find((one) => one.id === id);
       if (!setting) return isOther('body.setting', 'is no setting of this brace');
-      // a lock is open, or stands at its angles
-      const isOpen = setting.kind === 'lock' && fitted === false;
-      if (!isOpen && (setting.kind === 'fitted') !== (fitted !== undefined))
-        return isOther(
-          'body',
-          setting.kind === 'fitted' ? 'must say whether the part is in' : 'must carry numbers',
-        );
+      const inOrOut = mayBeInOrOut(setting);
+      if (fitted !== undefined && !inOrOut.includes(fitted)) return isOther('body', 'must carry numbers');
+      if (values !== undefined && placesOf(setting).length === 0)
+        return isOther('body', 'must say whether the part is in');
       const places = (values ?? []).map(({ place }) => place);
       return [
         ...places.flatMap((place, i) =>
@@ -87,8 +84,7 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
             : [],
         ),
         ...(values ?? []).flatMap(({ value }, i) =>
-          (setting.kind === 'mark' || setting.kind === 'fill' || setting.kind === 'pieces') &&
-          !Number.isInteger(value)
+          isWhole(setting) && !Number.isInteger(value)
             ? isOther(`body.values[${i}].value`, 'must be a whole number')
             : [],
         ),

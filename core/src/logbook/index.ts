@@ -14,7 +14,7 @@ export {
   type RecordedEntry,
 } from './entry';
 export { foldCase, type FoldContext } from './fold/fold-case';
-export { wantedOf } from './fold/fold-setting';
+export { wantedOn } from './fold/fold-setting';
 export type { LineStatus, RecordLine } from './fold/settle';
 export { stageAt, stillNeeded, type StillNeeded } from './fold/stage-states';
 export type {

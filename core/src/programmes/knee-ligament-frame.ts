@@ -139,7 +139,7 @@ export const kneeLigamentFrame: Programme = {
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   settings: [],
-  stops: { leastExtension: 0, made: 'before-donning' },
+  stops: { leastExtension: 0, always: true, made: 'before-donning' },
   ...rigidFrame,
   sequences: [
     {

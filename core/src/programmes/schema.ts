@@ -156,6 +156,7 @@ export const programmeSchema = object({
   disagree: string().oneOf(disagreeRules),
   stops: object({
     leastExtension: finite(),
+    always: boolean().strict(),
     made: string().oneOf(['before-donning']).required(),
   })
     .noUnknown()

@@ -17,15 +17,14 @@ export {
   type StopProblem,
   type StopRule,
 } from './stops';
+export { settingMoments, onePlace, type JudgedSetting, type SettingMade, type Wanted } from './kind';
 export {
+  isWhole,
   judgeSetting,
-  onePlace,
+  mayBeInOrOut,
   placesOf,
-  settingMoments,
   settingSchema,
-  type JudgedSetting,
+  wantedOf,
   type Setting,
   type SettingKind,
-  type SettingMade,
-  type Wanted,
 } from './settings';

@@ -27,7 +27,7 @@ test('printing and reading are inverse', () => {
 });
 
 const hinge = { extension: [0, 10, 20, 30], flexion: [45, 60, 75, 90] };
-const rule = { leastExtension: 0 };
+const rule = { leastExtension: 0, always: true };
 
 test.each([
   [
@@ -98,6 +98,21 @@ test('whatever the order and the pieces, the stops stay inside, the 0 wedge stay
       return !flexion.some((piece) => piece <= f && piece > stops.flexion!);
     }),
   );
+});
+
+test('hyperextension that is ordered is given where the least does not always stay in, and never more of it', () => {
+  const dial = { extension: [-10, -5, 0, 10], flexion: [60, 90] };
+  const stops = (e: number | undefined, always?: true) => {
+    const window = { ...(e === undefined ? {} : { extension: e }), flexion: 90 };
+    const choice = chooseStops(window, dial, { leastExtension: 0, ...(always ? { always } : {}) });
+    return choice.ok && [choice.stops.extension, choice.lost.extension];
+  };
+  expect(stops(undefined)).toEqual([0, 0]);
+  expect(stops(-7)).toEqual([-5, 2]);
+  expect(stops(-10)).toEqual([-10, 0]);
+  expect(stops(5)).toEqual([10, 5]);
+  // told as lost: the wedge that always stays in
+  expect(stops(-7, true)).toEqual([0, 7]);
 });
 
 test('a pair that differs is not a pair', () => {

@@ -16,8 +16,10 @@ export interface StopHardware {
 
 /** What the family asks of its stops whatever the order says. */
 export interface StopRule {
-  /** an extension stop of at least this always stays in (no hyperextension) */
+  /** an extension stop of at least this stays in, unless hyperextension is ordered */
   leastExtension: Degrees;
+  /** it stays in whatever is ordered */
+  always?: boolean | undefined;
 }
 
 /** The stops of one hinge. No flexion stop is fitted when flexion is not limited. */
@@ -63,7 +65,11 @@ export function chooseStops(
   const { extension: e, flexion: f } = window;
   if (e !== undefined && f !== undefined && e > f) return { ok: false, problem: 'window-reversed' };
   // the family's least gives way to hyperextension that is ordered
-  const least = e !== undefined && e < 0 ? e : Math.max(e ?? rule.leastExtension, rule.leastExtension);
+  // hyperextension that is ordered goes below the least, where the least does not always stay in
+  const least =
+    e !== undefined && e < 0 && !rule.always
+      ? e
+      : Math.max(e ?? rule.leastExtension, rule.leastExtension);
   const extension = hardware.extension.filter((piece) => piece >= least).sort((a, b) => a - b)[0];
   if (extension === undefined) return { ok: false, problem: 'no-extension-piece' };
   const flexion =

@@ -1270,6 +1270,7 @@ export const en = {
         'Pads off, screw out, stop out, stop in, screw snug. Medial and lateral alike; move the hinge to both ends.',
     },
     lockOpen: 'open',
+    sidesDiffer: 'The sides differ',
     lockCannot:
       'A lock at {{angle}} is ordered; this hinge has none there, and never the nearest. The prescriber is told.',
     lockWhenOrdered: 'When: {{when}}.',

@@ -1278,6 +1278,7 @@ export const es: SameShape<typeof en> = {
         'Almohadillas fuera, tornillo fuera, tope fuera, tope dentro, tornillo firme. Medial y lateral iguales; lleve la bisagra a ambos extremos.',
     },
     lockOpen: 'abierto',
+    sidesDiffer: 'Los lados difieren',
     lockCannot:
       'Se prescribe un bloqueo a {{angle}}; esta bisagra no lo tiene, y nunca el más cercano. Se avisa a quien prescribe.',
     lockWhenOrdered: 'Cuándo: {{when}}.',

@@ -1,16 +1,15 @@
-import { phaseOn, type ClinicDay } from '../../calendar';
-import { signedAngle } from '../../anatomy';
-import { phaseInForce, windowOf, windowOn, type MotionWindow, type Order } from '../../order';
+import { type ClinicDay } from '../../calendar';
+import { windowOf, windowOn, type MotionWindow, type Order } from '../../order';
 import { limitedMotion, type BraceModel, type Programme } from '../../programmes';
 import {
   chooseStops,
   judgeSetting,
   pairProblems,
+  wantedOf,
   type HingeStops,
   type Setting,
   type Wanted,
 } from '../../setting';
-import { beltEnds } from '../../sizing';
 import type { RecordedEntry } from '../entry';
 import type { BodyOf } from '../kinds/all';
 import type { LiveRecord } from './live-record';
@@ -50,49 +49,13 @@ export function foldSetting(
   };
 }
 
-/**
- * What a setting should be on a day: the mark that the size gives, the angle or the range that is ordered; undefined where
- * nothing says. Where an order limits one end alone it is as usual, as far as the order lets it.
- */
-export function wantedOf(
+/** What a setting of a case should be on a day. */
+export const wantedOn = (
   setting: Setting,
-  { sizing, order, model }: Pick<CaseState, 'sizing' | 'order' | 'model'>,
+  { sizing: { chart, readings }, order, model }: Pick<CaseState, 'sizing' | 'order' | 'model'>,
   day: ClinicDay,
-): Wanted | undefined {
-  if (setting.schedule && order) {
-    const step = setting.schedule[phaseOn(order.order.dayZero, setting.schedule, day)];
-    return step && { from: step.value, to: step.value };
-  }
-  if (setting.kind === 'mark') {
-    const reading = sizing.readings[sizing.chart.axes[0]?.reading ?? ''];
-    if (!sizing.chart.belt || !reading) return undefined;
-    const { mark } = beltEnds(reading.mean, sizing.chart.belt);
-    return { from: mark, to: mark };
-  }
-  if (setting.kind !== 'angle' && setting.kind !== 'lock') return undefined;
-  const motion = { joint: setting.joint, plane: 'sagittal' as const };
-  const now = order && phaseInForce(order.order, day);
-  if (setting.kind === 'lock') {
-    if (!now) return undefined;
-    const { locks = [] } = now.phase;
-    const lock = locks.find(({ joint }) => joint === setting.joint);
-    if (!lock) return 'open';
-    const angle = signedAngle(motion, lock.at);
-    // what the hardware cannot do was acknowledged with the order: it stays open
-    return model.hinge?.lock?.includes(angle) ? { from: angle, to: angle } : 'open';
-  }
-  const held = order?.order.angles?.find(
-    ({ joint, plane }) => joint === motion.joint && plane === motion.plane,
-  );
-  if (held) {
-    const angle = signedAngle(motion, held.at);
-    return { from: angle, to: angle };
-  }
-  const { extension, flexion } = now ? windowOf(now.phase.limits, motion) : {};
-  if (extension !== undefined && flexion !== undefined) return { from: extension, to: flexion };
-  const usual = Math.min(flexion ?? Infinity, Math.max(extension ?? -Infinity, setting.unlessOrdered));
-  return { from: usual, to: usual };
-}
+): Wanted | undefined =>
+  wantedOf(setting, { day, order: order?.order, chart, readings, hardware: model.hinge });
 
 /** Each setting as it was last made, judged by what was wanted of it on that day. */
 export function foldSettings(
@@ -113,7 +76,7 @@ export function foldSettings(
     return {
       setting,
       made: { ...made, entry: last.id, day },
-      judged: judgeSetting(setting, made, wantedOf(setting, state, day)),
+      judged: judgeSetting(setting, made, wantedOn(setting, state, day)),
     };
   });
 }

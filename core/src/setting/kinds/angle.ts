@@ -1,0 +1,40 @@
+import { object, string } from 'yup';
+import { joints, signedAngle } from '../../anatomy';
+import { finite } from '../../brace';
+import { phaseInForce, windowOf } from '../../order';
+import { common, judgeNumbers, notReversed, numbersAt, once, settingKind } from '../kind';
+
+/** How near an angle comes by goniometer, degrees: an estimate. */
+const byGoniometer = 3;
+
+/** A joint's angle as ordered; what it is where nothing is ordered. */
+export const angle = settingKind(
+  object({
+    ...common,
+    joint: string().oneOf(joints).required(),
+    unlessOrdered: finite().required(),
+    least: finite().required(),
+    most: finite().required(),
+  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  {
+    places: once,
+    whole: false,
+    inOrOut: [],
+    // where an order limits one end alone it is as usual, as far as the order lets it
+    wanted: ({ joint, unlessOrdered }, { order, day }) => {
+      const motion = { joint, plane: 'sagittal' as const };
+      const held = order?.angles?.find((one) => one.joint === joint && one.plane === motion.plane);
+      if (held) {
+        const at = signedAngle(motion, held.at);
+        return { from: at, to: at };
+      }
+      const now = order && phaseInForce(order, day);
+      const { extension, flexion } = now ? windowOf(now.phase.limits, motion) : {};
+      if (extension !== undefined && flexion !== undefined) return { from: extension, to: flexion };
+      const usual = Math.min(flexion ?? Infinity, Math.max(extension ?? -Infinity, unlessOrdered));
+      return { from: usual, to: usual };
+    },
+    judge: (setting, made, wanted) =>
+      judgeNumbers(numbersAt(once(), made), setting, wanted, { tolerated: byGoniometer }),
+  },
+);

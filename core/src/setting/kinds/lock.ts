@@ -1,0 +1,38 @@
+import { object, string } from 'yup';
+import { joints, signedAngle } from '../../anatomy';
+import { phaseInForce } from '../../order';
+import { common, numbersAt, outside, places, settingKind } from '../kind';
+
+/** A joint locked at an angle that the hardware has, or open, both of a pair alike; never the nearest. */
+export const lock = settingKind(
+  object({ ...common, joint: string().oneOf(joints).required(), places: places() }),
+  {
+    places: ({ places: at }) => at,
+    whole: false,
+    // it may be open
+    inOrOut: [false],
+    wanted: ({ joint }, { order, day, hardware }) => {
+      const now = order && phaseInForce(order, day);
+      if (!now) return undefined;
+      const ordered = now.phase.locks?.find((one) => one.joint === joint);
+      if (!ordered) return 'open';
+      const angle = signedAngle({ joint, plane: 'sagittal' }, ordered.at);
+      // what the hardware cannot do was acknowledged with the order: it stays open
+      return hardware?.lock?.includes(angle) ? { from: angle, to: angle } : 'open';
+    },
+    judge: (setting, made, wanted) => {
+      if (made?.fitted === false)
+        return wanted === undefined || wanted === 'open'
+          ? { state: 'right' }
+          : { state: 'wrong', why: 'not-locked', by: wanted.from };
+      const values = numbersAt(setting.places, made);
+      if (!values) return { state: 'open' };
+      const spread = Math.max(...values) - Math.min(...values);
+      if (spread > 0) return { state: 'wrong', why: 'pair-differs', by: spread };
+      if (wanted === undefined) return { state: 'right' };
+      if (wanted === 'open') return { state: 'wrong', why: 'not-ordered', by: values[0]! };
+      const off = outside(values[0]!, wanted.from, wanted.to);
+      return off > 0 ? { state: 'wrong', why: 'not-as-wanted', by: off } : { state: 'right' };
+    },
+  },
+);

@@ -1,0 +1,23 @@
+import { object } from 'yup';
+import { beltEnds } from '../../sizing';
+import { common, counted, judgeNumbers, notReversed, numbersAt, places, settingKind } from '../kind';
+
+/** A printed mark at each place, the same on all: the one the size gives, where it gives one. */
+export const mark = settingKind(
+  object({ ...common, places: places(), ...counted }).test(
+    ...notReversed,
+    ({ least, most }) => !(least > most),
+  ),
+  {
+    places: ({ places: at }) => at,
+    whole: true,
+    inOrOut: [],
+    wanted: (_, { chart, readings }) => {
+      const reading = readings[chart.axes[0]?.reading ?? ''];
+      if (!chart.belt || !reading) return undefined;
+      const ends = beltEnds(reading.mean, chart.belt);
+      return { from: ends.mark, to: ends.mark };
+    },
+    judge: (setting, made, wanted) => judgeNumbers(numbersAt(setting.places, made), setting, wanted),
+  },
+);

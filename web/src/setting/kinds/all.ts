@@ -1,0 +1,22 @@
+import type { Setting, SettingKind } from '@estribo/core/setting';
+import { angle } from './angle';
+import { fill } from './fill';
+import { fitted } from './fitted';
+import { length } from './length';
+import { lock } from './lock';
+import { mark } from './mark';
+import { pieces } from './pieces';
+import type { SettingScreen } from './piece';
+
+/** Every kind of setting on the screen, each from its own file; a missing one is a fault of types. */
+const screens: { [K in SettingKind]: SettingScreen<Extract<Setting, { kind: K }>> } = {
+  length,
+  mark,
+  angle,
+  fill,
+  lock,
+  pieces,
+  fitted,
+};
+
+export const screenOf = ({ kind }: Setting): SettingScreen => screens[kind] as unknown as SettingScreen;

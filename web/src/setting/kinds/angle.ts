@@ -1,0 +1,13 @@
+import type { Setting } from '@estribo/core/setting';
+import { printAngle } from '../../parts/print';
+import { numbersOf } from './numbers';
+import type { SettingScreen } from './piece';
+
+type Of = Extract<Setting, { kind: 'angle' }>;
+const print: SettingScreen<Of>['print'] = ({ joint }, value) =>
+  printAngle({ joint, plane: 'sagittal' }, value);
+
+export const angle: SettingScreen<Of> = {
+  print,
+  Piece: numbersOf<Of>('degrees', print),
+};

@@ -1,0 +1,43 @@
+import type { Setting } from '@estribo/core/setting';
+import { useWork } from '../../case/case-context';
+import { t } from '../../messages';
+import { Button } from '../../parts/button';
+import { Row } from '../../parts/layout';
+import { signed } from '../../parts/print';
+import { useSaving } from '../../parts/use-saving';
+import type { PieceProps, SettingScreen } from './piece';
+
+type FittedSetting = Extract<Setting, { kind: 'fitted' }>;
+
+/** A part that is in or left out. */
+function InOrOut({ setting, made, words, stage }: PieceProps<FittedSetting>) {
+  const { write } = useWork();
+  const [saving, save] = useSaving();
+  return (
+    <Row $gap={8}>
+      {[true, false].map((fitted) => (
+        <Button
+          key={String(fitted)}
+          look={made?.fitted === fitted ? 'main' : 'second'}
+          aria-pressed={made?.fitted === fitted}
+          aria-label={`${words.name}: ${t(fitted ? 'setting.isIn' : 'setting.leftOut')}`}
+          isDisabled={saving}
+          onPress={() =>
+            made?.fitted !== fitted &&
+            void save(() => write('set.made', stage, { setting: setting.id, fitted }))
+          }
+        >
+          {t(fitted ? 'setting.isIn' : 'setting.leftOut')}
+        </Button>
+      ))}
+    </Row>
+  );
+}
+
+export const fitted: SettingScreen<FittedSetting> = {
+  // wanted in is 1, wanted out is 0
+  print: (_, value) =>
+    value === 0 || value === 1 ? t(value ? 'setting.isIn' : 'setting.leftOut').toLowerCase() : signed(value),
+  inOrOut: { in: 'setting.isIn', out: 'setting.leftOut' },
+  Piece: InOrOut,
+};

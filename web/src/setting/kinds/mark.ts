@@ -1,0 +1,12 @@
+import type { Setting } from '@estribo/core/setting';
+import { signed } from '../../parts/print';
+import { numbersOf } from './numbers';
+import type { SettingScreen } from './piece';
+
+type Of = Extract<Setting, { kind: 'mark' }>;
+const print: SettingScreen<Of>['print'] = (_, value) => signed(value);
+
+export const mark: SettingScreen<Of> = {
+  print,
+  Piece: numbersOf<Of>('count', print),
+};

@@ -1,0 +1,120 @@
+import { endsOf } from '@estribo/core/anatomy';
+import { boundsOf, type MadeSetting } from '@estribo/core/logbook';
+import { isWhole, placesOf, type Setting } from '@estribo/core/setting';
+import { useState } from 'react';
+import { useDraft } from '../../api/draft';
+import { useWork } from '../../case/case-context';
+import { named, t } from '../../messages';
+import type { settingWords } from '../../messages/fitting';
+import { boundsProblem } from '../../parts/bounds';
+import { Button } from '../../parts/button';
+import { Row } from '../../parts/layout';
+import { printNumber, signed } from '../../parts/print';
+import { ReadingField, readQuantity, type Quantity } from '../../parts/reading-field';
+import { useSaving } from '../../parts/use-saving';
+import type { PieceProps, SettingScreen, SettingStage } from './piece';
+
+/** The numbers of a setting, one for each of its places, taken together: a pair is a pair. */
+export function Numbers({
+  setting,
+  made,
+  stage,
+  kind,
+  print,
+  words,
+}: {
+  setting: Setting;
+  made: MadeSetting['made'];
+  stage: SettingStage;
+  kind: Quantity;
+  print: SettingScreen['print'];
+  words: ReturnType<typeof settingWords>;
+}) {
+  const { state, unit, write } = useWork();
+  const places = placesOf(setting);
+  const found = (place: string) => {
+    const value = made?.values?.[place];
+    return value === undefined
+      ? ''
+      : setting.kind === 'length'
+        ? printNumber(value, 'mm', unit)
+        : signed(value);
+  };
+  // only what was typed is kept: what was found is printed in the unit of the moment
+  const [typed, type] = useDraft<Record<string, string>>(`${state.case}-set-${setting.id}`, {});
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [saving, save] = useSaving();
+  const nameOf = (place: string) =>
+    places.length === 1
+      ? words.name
+      : `${words.name}: ${words.places?.[place] ?? named('settingPlace', place)}`;
+  const take = () => {
+    const read = places.map(
+      (place): { place: string; problem: string } | { place: string; value: number } => {
+        const text = typed[place] ?? found(place);
+        const value = readQuantity(text, kind, unit);
+        if ('problem' in value) return { place, problem: value.problem };
+        const bounds = boundsOf('set.made', 'values.value');
+        const whole = isWhole(setting);
+        const problem = boundsProblem(nameOf(place), value.value, { ...bounds, whole }, (bound) =>
+          print(setting, bound, unit),
+        );
+        return problem ? { place, problem } : { place, value: value.value };
+      },
+    );
+    const wrong = read.flatMap((one) => ('problem' in one ? [[one.place, one.problem] as const] : []));
+    if (wrong.length > 0) return setProblems(Object.fromEntries(wrong));
+    const values = read.flatMap((one) => ('value' in one ? [{ place: one.place, value: one.value }] : []));
+    if (values.every(({ place }) => typed[place] === undefined || typed[place] === found(place))) return;
+    void save(() => write('set.made', stage, { setting: setting.id, values }).then(() => type({})));
+  };
+  return (
+    <Row $gap={8} $align="flex-end">
+      {places.map((place, i) => (
+        <ReadingField
+          key={place}
+          small
+          hideLabel={places.length === 1}
+          label={
+            places.length === 1 ? nameOf(place) : (words.places?.[place] ?? named('settingPlace', place))
+          }
+          kind={kind}
+          unit={unit}
+          minusSaid={
+            'joint' in setting
+              ? (amount) =>
+                  `${amount} ${named('motionEnd', endsOf({ joint: setting.joint, plane: 'sagittal' })[0])}`
+              : undefined
+          }
+          sign={setting.kind === 'length' ? unit : setting.kind === 'angle' ? '°' : (words.unit ?? '')}
+          value={typed[place] ?? found(place)}
+          onChange={(text) => {
+            type({ ...typed, [place]: text });
+            setProblems({});
+          }}
+          {...(i === places.length - 1 ? { onEnter: take } : {})}
+          problem={problems[place]}
+        />
+      ))}
+      <Button onPress={take} isDisabled={saving} aria-label={`${words.name}: ${t('measuring.take')}`}>
+        {t('measuring.take')}
+      </Button>
+    </Row>
+  );
+}
+
+/** The piece of a kind that is made by numbers of one quantity. */
+export const numbersOf = <S extends Setting>(kind: Quantity, print: SettingScreen<S>['print']) =>
+  function NumbersPiece({ setting, made, words, stage }: PieceProps<S>) {
+    return (
+      <Numbers
+        key={made?.entry ?? 'open'}
+        setting={setting}
+        made={made}
+        stage={stage}
+        kind={kind}
+        print={print as SettingScreen['print']}
+        words={words}
+      />
+    );
+  };

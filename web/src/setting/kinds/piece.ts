@@ -1,0 +1,25 @@
+import type { MadeSetting } from '@estribo/core/logbook';
+import type { LengthUnit } from '@estribo/core/quantity';
+import type { Setting } from '@estribo/core/setting';
+import type { ComponentType } from 'react';
+import type { settingWords } from '../../messages/fitting';
+
+/** Where a setting is made: before it goes on, while it goes on, at a review. */
+export type SettingStage = 'set' | 'strap' | 'review';
+
+export interface PieceProps<S> {
+  setting: S;
+  made: MadeSetting['made'];
+  words: ReturnType<typeof settingWords>;
+  stage: SettingStage;
+}
+
+/** What the screen does with a kind of setting: how its number is said, and the piece it is made with. */
+export interface SettingScreen<S = Setting> {
+  print: (setting: S, value: number, unit: LengthUnit) => string;
+  /** how in and out are said of it */
+  inOrOut?: { in: 'setting.isIn'; out: 'setting.leftOut' | 'setting.lockOpen' };
+  /** what else is said of how it is made */
+  note?: (setting: S) => string;
+  Piece: ComponentType<PieceProps<S>>;
+}

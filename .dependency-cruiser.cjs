@@ -20,6 +20,7 @@ const floors = [
   'programmes',
   'logbook',
   'exchange',
+  'answers',
 ];
 
 module.exports = {

@@ -32,10 +32,12 @@ export function listedSummary(
       worn: ribbon.worn.map(({ from, until }) => ({ from, ...(until ? { until } : {}) })),
       buckles: ribbon.buckles
         .filter(({ visit }) => visit)
-        .map(({ window: _window, minutes: _minutes, note, ...buckle }) => ({
-          ...buckle,
-          ...(note !== undefined && buckle.planned && unread.has(buckle.planned.by) ? { note } : {}),
-        })),
+        .map(
+          ({ window: _window, motion: _motion, setting: _setting, minutes: _minutes, note, ...buckle }) => ({
+            ...buckle,
+            ...(note !== undefined && buckle.planned && unread.has(buckle.planned.by) ? { note } : {}),
+          }),
+        ),
     },
   };
 }

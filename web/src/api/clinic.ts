@@ -1,67 +1,27 @@
-import type { Role } from '@estribo/core/access';
+import {
+  benchPage,
+  casesPage,
+  catalogue,
+  fits,
+  modelsPage,
+  peoplePage,
+  person,
+  provenCase,
+  staff,
+  versions,
+  type SignedIn,
+} from '@estribo/core/answers';
 import { dayOf } from '@estribo/core/calendar';
-import type { AnyRecordedEntry, Ribbon } from '@estribo/core/logbook';
+import type { AnyRecordedEntry } from '@estribo/core/logbook';
 import type { OwnRepeatability } from '@estribo/core/measuring';
-import type { Pin, Stage } from '@estribo/core/programmes';
-import type { SizeMatch } from '@estribo/core/sizing';
-import type { Region, Side } from '@estribo/core/anatomy';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { call } from './http';
+import { ask, call } from './http';
 import type { Posted } from './machine';
 import { Outbox } from './outbox';
 import { queries } from './queries';
-import { fetchSession, type SignedIn } from './session';
-
-export interface Person {
-  id: string;
-  givenName: string;
-  familyName: string;
-  born: string;
-}
-
-export interface CaseSummary {
-  case: string;
-  person: string;
-  personName: string;
-  modelName: string;
-  modelId: string;
-  programme: string;
-  region: Region;
-  side: Side;
-  stage: Stage;
-  blocked: boolean;
-  /** which finding blocks, for those who may read it */
-  blockedBy: string | null;
-  size: string | null;
-  firstVisit: string | null;
-  ribbon: Ribbon;
-}
-
-/** A family as the catalogue lists it; a title and a base only for a clinic's own. */
-export interface Family extends Pin {
-  region: Region;
-  title?: string;
-  base?: string;
-}
-
-export interface Catalogue {
-  families: Family[];
-}
-
-/** A model in its newest version, as the catalogue lists it. */
-export interface ListedModel extends Pin {
-  name: string;
-  maker: string;
-  /** the family's id */
-  programme: string;
-  region: Region;
-  invented: boolean;
-  sizes: number;
-  findings: number;
-  retired: boolean;
-}
+import { fetchSession } from './session';
 
 export const entriesKey = (caseId: string) => ['case', caseId, 'entries'] as const;
 
@@ -154,7 +114,7 @@ export function usePosted(caseId?: string): Posted[] {
 export const useStaff = () =>
   useQuery({
     queryKey: ['staff'],
-    queryFn: () => call<{ staff: { id: string; name: string; role: Role }[] }>('GET', '/staff'),
+    queryFn: () => ask(staff, '/staff'),
     staleTime: 300_000,
   });
 
@@ -162,15 +122,10 @@ export const useStaff = () =>
 export const useProvenCase = (caseId: string, enabled = true) =>
   useQuery({
     queryKey: ['case', caseId, 'proof'],
-    queryFn: () => call<{ person: Person; proof: { holds: boolean } }>('GET', `/cases/${caseId}`),
+    queryFn: () => ask(provenCase, `/cases/${caseId}`),
     enabled,
     staleTime: 600_000,
   });
-
-interface Page {
-  cases: CaseSummary[];
-  more: boolean;
-}
 
 const nextPage = (last: { more: boolean }, pages: { length: number }[] | unknown[]) =>
   last.more ? pages.length * 50 : undefined;
@@ -178,8 +133,7 @@ const nextPage = (last: { more: boolean }, pages: { length: number }[] | unknown
 export const useBench = () =>
   useInfiniteQuery({
     queryKey: ['bench'],
-    queryFn: ({ pageParam }) =>
-      call<Page & { today: string; from: string }>('GET', `/bench?skip=${pageParam}`),
+    queryFn: ({ pageParam }) => ask(benchPage, `/bench?skip=${pageParam}`),
     initialPageParam: 0,
     getNextPageParam: nextPage,
     refetchInterval: 60_000,
@@ -188,8 +142,7 @@ export const useBench = () =>
 export const useCases = (find: string) =>
   useInfiniteQuery({
     queryKey: ['cases', find],
-    queryFn: ({ pageParam }) =>
-      call<Page>('GET', `/cases?find=${encodeURIComponent(find)}&skip=${pageParam}`),
+    queryFn: ({ pageParam }) => ask(casesPage, `/cases?find=${encodeURIComponent(find)}&skip=${pageParam}`),
     initialPageParam: 0,
     getNextPageParam: nextPage,
     placeholderData: (before) => before,
@@ -198,8 +151,7 @@ export const useCases = (find: string) =>
 export const usePeople = (find: string) =>
   useQuery({
     queryKey: ['people', find],
-    queryFn: () =>
-      call<{ people: Person[]; more: boolean }>('GET', `/people?find=${encodeURIComponent(find)}`),
+    queryFn: () => ask(peoplePage, `/people?find=${encodeURIComponent(find)}`),
     placeholderData: (before) => before,
   });
 
@@ -215,7 +167,7 @@ export const contentQuery = <T>(sort: 'programme' | 'model', hash: string | unde
 export const usePerson = (id: string | undefined) =>
   useQuery({
     queryKey: ['person', id],
-    queryFn: () => call<Person>('GET', `/people/${id}`),
+    queryFn: () => ask(person, `/people/${id}`),
     enabled: id !== undefined,
     staleTime: 300_000,
   });
@@ -223,7 +175,7 @@ export const usePerson = (id: string | undefined) =>
 export const useCatalogue = () =>
   useQuery({
     queryKey: ['catalogue'],
-    queryFn: () => call<Catalogue>('GET', '/catalogue'),
+    queryFn: () => ask(catalogue, '/catalogue'),
     staleTime: 300_000,
   });
 
@@ -242,21 +194,11 @@ export function useOwnRepeatability(protocol: string | undefined): OwnRepeatabil
   return data?.own ?? undefined;
 }
 
-export interface Fit {
-  model: Pin & { name: string; maker: string; invented: boolean };
-  family: { id: string; title?: string };
-  match: SizeMatch;
-  /** some of its readings were read at other distances */
-  estimated: boolean;
-  missing: string[];
-}
-
 /** Every model that the body of a case could wear, the surest first. */
 export const useBestFit = (caseId: string, seq: number, sisters: boolean, enabled: boolean) =>
   useQuery({
     queryKey: ['fit', caseId, seq, sisters],
-    queryFn: () =>
-      call<{ fits: Fit[]; more: boolean }>('GET', `/cases/${caseId}/fit?sisters=${sisters ? 1 : 0}`),
+    queryFn: () => ask(fits, `/cases/${caseId}/fit?sisters=${sisters ? 1 : 0}`),
     enabled,
     placeholderData: (before) => before,
   });
@@ -281,10 +223,7 @@ export const useModels = (wanted: ModelsWanted, enabled = true) =>
   useInfiniteQuery({
     queryKey: ['models', wanted],
     queryFn: ({ pageParam }) =>
-      call<{ models: ListedModel[]; more: boolean }>(
-        'GET',
-        `/catalogue/models?${modelsAddress(wanted)}&skip=${pageParam}`,
-      ),
+      ask(modelsPage, `/catalogue/models?${modelsAddress(wanted)}&skip=${pageParam}`),
     initialPageParam: 0,
     getNextPageParam: (last, pages) => (last.more ? pages.length * 200 : undefined),
     placeholderData: (before) => before,
@@ -295,6 +234,5 @@ export const useModels = (wanted: ModelsWanted, enabled = true) =>
 export const useVersions = (id: string) =>
   useQuery({
     queryKey: ['models', 'versions', id],
-    queryFn: () =>
-      call<{ versions: { hash: string; version: number }[] }>('GET', `/catalogue/models/${id}/versions`),
+    queryFn: () => ask(versions, `/catalogue/models/${id}/versions`),
   });

@@ -1,3 +1,5 @@
+import type { InferType, Schema } from 'yup';
+
 /** What the server said about a request it did not take: a problem body. */
 export interface ProblemBody {
   title: string;
@@ -62,6 +64,19 @@ export async function call<T>(
   throw new RefusedError(
     problem?.detail ? problem : { title: 'Refused', status: response.status, detail: response.statusText },
   );
+}
+
+/**
+ * Asks the server for something, and takes it only when it is what the two have agreed on.
+ * @throws as call does; FailedError when the answer is none
+ */
+export async function ask<S extends Schema>(answer: S, path: string): Promise<InferType<S>> {
+  const said = await call<unknown>('GET', path);
+  try {
+    return answer.validateSync(said, { strict: true }) as InferType<S>;
+  } catch (error) {
+    throw new FailedError(`${path} answered otherwise than agreed`, { cause: error });
+  }
 }
 
 /**

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { machine } from './machine';
 import { queries } from './queries';
-import { fetchSession, signIn, signOut, type Session } from './session';
+import type { Session } from '@estribo/core/answers';
+import { fetchSession, signIn, signOut } from './session';
 
 const clinic = { name: 'Test', zone: 'Europe/Madrid' };
 const user = (id: string) => ({ id, name: id, role: 'orthotist' as const });

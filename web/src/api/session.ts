@@ -1,25 +1,15 @@
-import type { Language, Role } from '@estribo/core/access';
+import { session as sessionAnswer, type Session } from '@estribo/core/answers';
+import type { Language } from '@estribo/core/access';
 import { speak } from '../messages';
 import { queries } from './queries';
-import { call, UnansweredError } from './http';
+import { ask, call, UnansweredError } from './http';
 import { machine } from './machine';
 
-export interface SignedIn {
-  id: string;
-  name: string;
-  role: Role;
-  /** sessions from before there was a choice have none */
-  language?: Language;
-}
-
-export interface Session {
-  user: SignedIn | null;
-  clinic: { name: string; zone: string };
-  /** there is no clinic yet: the first administrator is asked for */
-  setUp?: boolean;
+/** Who is signed in, as this machine has it. */
+export type HeldSession = Session & {
   /** signed out here while the server was away: it has yet to be told */
   untold?: boolean;
-}
+};
 
 /** Stands while somebody has signed out here and the server does not know it yet. */
 const signedOutKey = 'estribo-signed-out';
@@ -33,7 +23,7 @@ bell?.addEventListener('message', () => void queries.invalidateQueries({ queryKe
  * Who is signed in. After a sign-out that the server has not heard of nobody is, whatever the server thinks;
  * it is told first.
  */
-export async function fetchSession(): Promise<Session> {
+export async function fetchSession(): Promise<HeldSession> {
   if (isSignedOutHere())
     try {
       await call('DELETE', '/session');
@@ -42,9 +32,9 @@ export async function fetchSession(): Promise<Session> {
       if (!(error instanceof UnansweredError)) throw error;
       return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
     }
-  const session = await call<Session>('GET', '/session');
+  const session = await ask(sessionAnswer, '/session');
   if (session.user) speak(session.user.language ?? 'en');
-  const before = queries.getQueryData<Session>(['session'])?.user?.id;
+  const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
   // what was read for one person is not shown to the next, who has signed in from another tab
   if (before !== undefined && before !== session.user?.id)
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });

@@ -2,7 +2,7 @@ import type { Role } from '@estribo/core/access';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import type { CaseSummary } from '../api/clinic';
+import type { CaseSummary } from '@estribo/core/answers';
 import { queries } from '../api/queries';
 import { Bench } from './bench';
 

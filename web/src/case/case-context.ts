@@ -14,7 +14,7 @@ import type { Stage } from '@estribo/core/programmes';
 import { createContext, useContext, useEffect } from 'react';
 import { outbox } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
-import type { SignedIn } from '../api/session';
+import type { SignedIn } from '@estribo/core/answers';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { FigureLayer } from '../figure/layer';
 

@@ -1,4 +1,4 @@
-import { buildOf, otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
+import { signedAngle, buildOf, otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
@@ -26,7 +26,7 @@ import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { useSteady } from '../parts/use-steady';
-import { printDay, printWindow } from '../parts/print';
+import { isFree, printAngle, printDay, printWindow } from '../parts/print';
 import { Blocking } from '../screening/blocking';
 import { CaseContext, writeEntry, type CaseWork } from './case-context';
 import { Calls } from './calls';
@@ -430,6 +430,11 @@ function CaseHead({
   const order = state.order?.order;
   const limited = limitedMotion(state.programme);
   const window = order && windowOn(order, today, limited);
+  const ordered = order?.angles?.find(({ joint }) => joint === limited?.joint);
+  const held =
+    ordered && window && isFree(window.window)
+      ? t('order.heldAt', { angle: printAngle(ordered, signedAngle(ordered, ordered.at)) })
+      : undefined;
   const size_ = state.sizing.chosen?.decided.size;
   return (
     <Head>
@@ -447,7 +452,7 @@ function CaseHead({
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
-            window: printWindow(window.window, limited),
+            window: held ?? printWindow(window.window, limited),
             count: daysBetween(order.dayZero, today),
           })}
         </p>

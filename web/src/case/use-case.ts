@@ -1,3 +1,4 @@
+import { entriesPage, type Person } from '@estribo/core/answers';
 import type { AnyEntry, AnyRecordedEntry, CaseState } from '@estribo/core/logbook';
 import { foldCase } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
@@ -11,24 +12,16 @@ import {
   useProvenCase,
   useZone,
   type HeldEntries,
-  type Person,
 } from '../api/clinic';
 import { queries } from '../api/queries';
-import { call, RefusedError } from '../api/http';
-
-interface EntriesPage {
-  entries: AnyRecordedEntry[];
-  /** the seq up to which the page reaches, whatever was erased of it */
-  next: number;
-  more: boolean;
-}
+import { ask, RefusedError } from '../api/http';
 
 /** All entries of a case: what is known is kept, what came after what is whole is fetched. */
 async function fetchEntries(caseId: string): Promise<HeldEntries> {
   for (;;) {
     const held = () => queries.getQueryData<HeldEntries>(entriesKey(caseId)) ?? { entries: [], whole: 0 };
     const { whole } = held();
-    const { entries, next, more } = await call<EntriesPage>('GET', `/cases/${caseId}/entries?after=${whole}`);
+    const { entries, next, more } = await ask(entriesPage, `/cases/${caseId}/entries?after=${whole}`);
     const before = held();
     const fresh = entries.filter(({ id }) => !before.entries.some((entry) => entry.id === id));
     const now: HeldEntries = {

@@ -4,6 +4,7 @@ import { useDeferredValue, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
+import type { Person } from '@estribo/core/answers';
 import {
   contentQuery,
   outbox,
@@ -14,7 +15,6 @@ import {
   useToday,
   useUser,
   useZone,
-  type Person,
 } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { newEntry } from '../api/new-entry';

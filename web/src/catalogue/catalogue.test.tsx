@@ -5,7 +5,7 @@ import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { contextOf } from '../../../core/src/logbook/test-case';
-import type { ListedModel } from '../api/clinic';
+import type { ListedModel } from '@estribo/core/answers';
 import { queries } from '../api/queries';
 import Catalogue from './catalogue';
 import FamilyPage from './family-page';

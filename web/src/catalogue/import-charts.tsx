@@ -1,5 +1,6 @@
+import { importPreview, type ChangedModel as Changed } from '@estribo/core/answers';
 import { useMutation } from '@tanstack/react-query';
-import { chartColumns, lostBy, type ChartChange, type ChartFault } from '@estribo/core/exchange';
+import { chartColumns, lostBy, type ChartFault } from '@estribo/core/exchange';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
@@ -17,14 +18,6 @@ import { ChartChanges } from './chart-changes';
 const Faults = styled(RuledTable)`
   font-size: ${size.small};
 `;
-
-/** A model that the file would change. */
-interface Changed {
-  id: string;
-  version: number;
-  name: string;
-  changes: ChartChange[];
-}
 
 type Outcome =
   | { kind: 'preview'; csv: string; changed: Changed[]; unchanged: number }
@@ -55,10 +48,10 @@ export function ImportCharts({ onClose }: { onClose: () => void }) {
     setMayLose([]);
     return attempt(async () => {
       const csv = await file.text();
-      const found = await call<{ changed: Changed[]; unchanged: number }>('POST', '/catalogue/import', {
-        csv,
-        preview: true,
-      });
+      const found = importPreview.validateSync(
+        await call('POST', '/catalogue/import', { csv, preview: true }),
+        { strict: true },
+      );
       return { kind: 'preview', csv, ...found };
     });
   };

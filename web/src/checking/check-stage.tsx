@@ -76,13 +76,14 @@ export default function CheckStage() {
     parts: asWorn(state.parts).map((one) => ({ ...one, moved: moved[one.part.id] ?? {} })),
     ...(reference ? { reference: { at: reference, named: true } } : {}),
     marks: checks.flatMap(({ check, judged }, i): MarkToDraw[] =>
-      check.at
+      // a check that is answered at several moments is one place with all its numbers
+      check.at && checks.findIndex(({ check: { id } }) => id === check.id) === i
         ? [
             {
               id: check.id,
               kind: 'spot',
               at: check.at,
-              label: String(i + 1),
+              label: checks.flatMap(({ check: { id } }, n) => (id === check.id ? n + 1 : [])).join('·'),
               state: stateOnFigure(judged, i === first),
             },
           ]

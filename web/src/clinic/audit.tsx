@@ -1,25 +1,14 @@
+import { auditPage } from '@estribo/core/answers';
+import { ask } from '../api/http';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useZone } from '../api/clinic';
-import { call } from '../api/http';
 import { en } from '../messages/en';
 import { locale, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Pick } from '../parts/pick';
 import { Row, RuledTable, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Loading } from '../parts/loading';
-
-interface Line {
-  n: number;
-  at: string;
-  user: string | null;
-  userName: string | null;
-  action: string;
-  subject: string;
-  /** of a user */
-  subjectName: string | null;
-  fields: string[];
-}
 
 const actions = Object.keys(en.audited);
 
@@ -30,10 +19,7 @@ export function Audit() {
   const audit = useInfiniteQuery({
     queryKey: ['audit', action],
     queryFn: ({ pageParam }) =>
-      call<{ lines: Line[]; more: boolean }>(
-        'GET',
-        `/audit?action=${action}${pageParam ? `&before=${pageParam}` : ''}`,
-      ),
+      ask(auditPage, `/audit?action=${action}${pageParam ? `&before=${pageParam}` : ''}`),
     initialPageParam: 0,
     getNextPageParam: (last) => (last.more ? last.lines.at(-1)!.n : undefined),
     placeholderData: (before) => before,

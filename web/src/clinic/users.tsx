@@ -1,9 +1,10 @@
+import { users, type ListedUser as User } from '@estribo/core/answers';
 import { roles, type Role } from '@estribo/core/access';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { v7 } from 'uuid';
-import { call, formProblems } from '../api/http';
+import { ask, call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -15,19 +16,11 @@ import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Tick } from '../parts/tick';
 
-interface User {
-  id: string;
-  login: string;
-  name: string;
-  role: Role;
-  active: boolean;
-}
-
 /** Everybody who may sign in, with what they may do. */
 export function Users() {
   const { data, isError } = useQuery({
     queryKey: ['users'],
-    queryFn: () => call<{ users: User[] }>('GET', '/users'),
+    queryFn: () => ask(users, '/users'),
   });
   const [open, setOpen] = useState<User | 'new'>();
   const [saved, setSaved] = useState<string>();

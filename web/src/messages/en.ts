@@ -634,6 +634,7 @@ export const en = {
     to: 'to {{to}}, {{end}} free',
     fromTo: '{{from}} to {{to}}',
     fixed: 'fixed at {{angle}}',
+    heldAt: 'held at {{angle}}',
   },
   orderProblem: {
     'no-phase': 'The order gives no limits.',

@@ -634,6 +634,7 @@ export const es: SameShape<typeof en> = {
     to: 'hasta {{to}}, {{end}} libre',
     fromTo: '{{from}} a {{to}}',
     fixed: 'fija a {{angle}}',
+    heldAt: 'mantener a {{angle}}',
   },
   orderProblem: {
     'no-phase': 'La prescripción no da límites.',

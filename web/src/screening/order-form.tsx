@@ -1,7 +1,7 @@
 import { intentInForce } from '@estribo/core/logbook';
 import { orderProblems, troubleAdvice, troubles, type Order } from '@estribo/core/order';
 import { notCarriedOut } from '@estribo/core/programmes';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { Controller, useForm, useWatch, type Control, type Resolver } from 'react-hook-form';
 import { Form } from 'react-aria-components';
@@ -54,6 +54,12 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
     () => subscribe({ formState: { values: true }, callback: ({ values }) => keep.current(values) }),
     [subscribe],
   );
+  const [all, showAll] = useState(false);
+  // a brace that neither limits nor bears has its phases a touch away, but for an order that has some
+  const phased =
+    state.programme.joint !== undefined ||
+    start.phases.length > 1 ||
+    start.phases.some(({ limits, lock, weight }) => limits.length > 0 || lock !== '' || weight !== 'unsaid');
   const [trouble, isProtective] = useWatch({ control, name: ['trouble', 'protective'] });
 
   const submit = handleSubmit((values) => {
@@ -125,8 +131,8 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         )}
       />
       <InjuryFields control={control} />
-      <OrderPhases control={control} />
-      <OrderMore control={control} />
+      {(phased || all) && <OrderPhases control={control} />}
+      <OrderMore control={control} all={all} onAll={() => showAll(true)} />
       <Row $align="flex-start" $gap={24}>
         <Controller
           control={control}

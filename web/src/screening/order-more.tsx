@@ -1,7 +1,6 @@
 import { compartments, knownInjuries, mayHaveSide, orderedPostures, panelNames } from '@estribo/core/order';
 import type { OrderedThing } from '@estribo/core/programmes';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
@@ -65,9 +64,16 @@ export function InjuryFields({ control }: { control: Control<OrderValues> }) {
 }
 
 /** What is ordered beside motion: what this family is ordered with stands open, the rest a touch away. */
-export function OrderMore({ control }: { control: Control<OrderValues> }) {
+export function OrderMore({
+  control,
+  all,
+  onAll,
+}: {
+  control: Control<OrderValues>;
+  all: boolean;
+  onAll: () => void;
+}) {
   const { programme, model } = useWork().state;
-  const [all, showAll] = useState(false);
   const does = programme.ordered ?? [];
   const asks = (thing: OrderedThing) => all || does.includes(thing);
   const heights = [...new Set(model.chart.heights?.map(({ height }) => height))];
@@ -95,7 +101,7 @@ export function OrderMore({ control }: { control: Control<OrderValues> }) {
     <Stack $gap={12}>
       {(heights.length > 0 || all) &&
         choice('height', t('order.height'), heights.length > 0 ? heights : ['short', 'tall', 'low', 'high'])}
-      {asks('angle') && (
+      {asks('angle') && programme.joint && (
         <Controller
           control={control}
           name="angle"
@@ -148,7 +154,7 @@ export function OrderMore({ control }: { control: Control<OrderValues> }) {
       )}
       {!all && (
         <Row>
-          <Button look="quiet" onPress={() => showAll(true)}>
+          <Button look="quiet" onPress={onAll}>
             <Plus size={18} aria-hidden /> {t('order.more')}
           </Button>
         </Row>

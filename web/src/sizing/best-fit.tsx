@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useBestFit, type Fit } from '../api/clinic';
+import type { Fit } from '@estribo/core/answers';
+import { useBestFit } from '../api/clinic';
 import { color } from '../app/tokens';
 import { useWork } from '../case/case-context';
 import { named, programmeTitle, t } from '../messages';

@@ -1,0 +1,156 @@
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { languages, roles } from '../access';
+import { regionNames, sides } from '../anatomy';
+import type { ChartChange } from '../exchange';
+import type { AnyRecordedEntry, Ribbon } from '../logbook';
+import { stages } from '../programmes';
+import type { SizeMatch } from '../sizing';
+
+/*
+ * What the server answers, stated once: the server sends it, the screens take it, and neither can mean something else by a
+ * name. A field that is more than is stated here is let pass: an older screen in front of a newer server goes on working.
+ */
+
+const text = () => string().strict().required();
+const textOrNone = () => string().strict().nullable().defined();
+const yes = () => boolean().strict().required();
+const whole = () => number().strict().integer().required();
+/** What has its own rules and is judged where it is read: entries by the fold, ribbons by what draws them. */
+const kept = <T extends object>() =>
+  mixed<T>((value): value is T => typeof value === 'object' && value !== null).required();
+const listOf = <T extends object>() => array().of(kept<T>()).required();
+
+const role = string().strict().oneOf(roles).required();
+const pin = { id: text(), version: whole(), hash: text() };
+
+export const person = object({ id: text(), givenName: text(), familyName: text(), born: text() });
+export type Person = InferType<typeof person>;
+
+export const session = object({
+  user: object({ id: text(), name: text(), role, language: string().strict().oneOf(languages) })
+    .nullable()
+    .default(undefined)
+    .defined(),
+  clinic: object({ name: string().strict().defined(), zone: text() }).required(),
+  /** there is no clinic yet: the first administrator is asked for */
+  setUp: boolean().strict(),
+});
+export type Session = InferType<typeof session>;
+export type SignedIn = NonNullable<Session['user']>;
+
+const summary = object({
+  case: text(),
+  person: text(),
+  personName: text(),
+  modelName: text(),
+  modelId: text(),
+  programme: text(),
+  region: string().strict().oneOf(regionNames).required(),
+  side: string().strict().oneOf(sides).required(),
+  stage: string().strict().oneOf(stages).required(),
+  blocked: yes(),
+  /** which finding blocks, for those who may read it */
+  blockedBy: textOrNone(),
+  size: textOrNone(),
+  firstVisit: textOrNone(),
+  ribbon: kept<Ribbon>(),
+});
+export type CaseSummary = InferType<typeof summary>;
+
+export const casesPage = object({ cases: array().of(summary).required(), more: yes() });
+export const benchPage = casesPage.shape({ today: text(), from: text() });
+
+export const peoplePage = object({ people: array().of(person).required(), more: yes() });
+
+export const staff = object({
+  staff: array()
+    .of(object({ id: text(), name: text(), role }))
+    .required(),
+});
+
+/** Everybody who may sign in. */
+export const users = object({
+  users: array()
+    .of(object({ id: text(), login: text(), name: text(), role, active: yes() }))
+    .required(),
+});
+export type ListedUser = InferType<typeof users>['users'][number];
+
+export const auditPage = object({
+  lines: array()
+    .of(
+      object({
+        n: whole(),
+        at: text(),
+        user: textOrNone(),
+        userName: textOrNone(),
+        action: text(),
+        subject: text(),
+        /** of a user */
+        subjectName: textOrNone(),
+        fields: array().of(text()).required(),
+      }),
+    )
+    .required(),
+  more: yes(),
+});
+export type AuditLine = InferType<typeof auditPage>['lines'][number];
+
+/** A family as the catalogue lists it; a title and a base only for a clinic's own. */
+const family = object({
+  ...pin,
+  region: string().strict().oneOf(regionNames).required(),
+  title: string().strict(),
+  base: string().strict(),
+});
+export const catalogue = object({ families: array().of(family).required() });
+
+/** A model in its newest version, as the catalogue lists it. */
+const listedModel = object({
+  ...pin,
+  name: text(),
+  maker: text(),
+  /** the family's id */
+  programme: text(),
+  region: string().strict().oneOf(regionNames).required(),
+  invented: yes(),
+  sizes: whole(),
+  findings: whole(),
+  retired: yes(),
+});
+export type ListedModel = InferType<typeof listedModel>;
+export const modelsPage = object({ models: array().of(listedModel).required(), more: yes() });
+export const versions = object({
+  versions: array()
+    .of(object({ hash: text(), version: whole() }))
+    .required(),
+});
+
+const fit = object({
+  model: object({ ...pin, name: text(), maker: text(), invented: yes() }).required(),
+  family: object({ id: text(), title: string().strict() }).required(),
+  match: kept<SizeMatch>(),
+  /** some of its readings were read at other distances */
+  estimated: yes(),
+  missing: array().of(text()).required(),
+});
+export type Fit = InferType<typeof fit>;
+export const fits = object({ fits: array().of(fit).required(), more: yes() });
+
+export const provenCase = object({ person: person.required(), proof: object({ holds: yes() }).required() });
+
+export const entriesPage = object({
+  entries: listOf<AnyRecordedEntry>(),
+  /** the seq up to which the page reaches, whatever was erased of it */
+  next: whole(),
+  more: yes(),
+});
+
+/** What a file would change. */
+export const importPreview = object({
+  changed: array()
+    .of(object({ id: text(), version: whole(), name: text(), changes: listOf<ChartChange>() }))
+    .required(),
+  unchanged: whole(),
+});
+export type ChangedModel = InferType<typeof importPreview>['changed'][number];

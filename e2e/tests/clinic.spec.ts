@@ -39,6 +39,23 @@ test('the administrator adds somebody, who signs in and takes another password; 
   await page.getByLabel('New password once more').fill('another heron in the reeds');
   await page.getByRole('button', { name: 'Change it', exact: true }).click();
   await expect(page.getByText('Changed. Your other sessions have ended.')).toBeVisible();
+
+  // her language is hers: chosen once, it is there when she signs in again, and nobody else's
+  await page.getByRole('button', { name: /Language/ }).click();
+  await page.getByRole('option', { name: 'Español' }).click();
+  await expect(page.getByRole('heading', { name: 'Cambiar su contraseña' })).toBeVisible();
+  await page.getByRole('link', { name: 'Banco' }).click();
+  await expect(page.getByText('Una hebilla es un día de actuar', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Salir' }).click();
+  await page.getByLabel('Usuario').fill('ana');
+  await page.getByLabel('Contraseña').fill('ribanova-demo');
+  await page.getByRole('button', { name: 'Entrar' }).click();
+  await expect(page.getByRole('link', { name: 'Bench' })).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByLabel('Login').fill('sara');
+  await page.getByLabel('Password').fill('another heron in the reeds');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('link', { name: 'Banco' })).toBeVisible();
 });
 
 test('reception sees that a case is blocked and not by what, and takes back a visit of its own', async ({

@@ -67,9 +67,7 @@ export function chooseStops(
   // the family's least gives way to hyperextension that is ordered
   // hyperextension that is ordered goes below the least, where the least does not always stay in
   const least =
-    e !== undefined && e < 0 && !rule.always
-      ? e
-      : Math.max(e ?? rule.leastExtension, rule.leastExtension);
+    e !== undefined && e < 0 && !rule.always ? e : Math.max(e ?? rule.leastExtension, rule.leastExtension);
   const extension = hardware.extension.filter((piece) => piece >= least).sort((a, b) => a - b)[0];
   if (extension === undefined) return { ok: false, problem: 'no-extension-piece' };
   const flexion =

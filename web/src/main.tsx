@@ -4,8 +4,10 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/app';
 import { Net } from './app/net';
 import { applyTheme } from './app/preferences';
+import { speakLastUsed } from './messages';
 
 applyTheme();
+await speakLastUsed();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Net>

@@ -33,7 +33,7 @@ export async function fetchSession(): Promise<HeldSession> {
       return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
     }
   const session = await ask(sessionAnswer, '/session');
-  if (session.user) speak(session.user.language ?? 'en');
+  if (session.user) await speak(session.user.language ?? 'en');
   const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
   // what was read for one person is not shown to the next, who has signed in from another tab
   if (before !== undefined && before !== session.user?.id)
@@ -44,7 +44,7 @@ export async function fetchSession(): Promise<HeldSession> {
 /** Signs in, and remembers who has done so on this machine. */
 export async function signIn(login: string, password: string): Promise<void> {
   const session = await call<Session>('POST', '/session', { login, password });
-  speak(session.user!.language ?? 'en');
+  await speak(session.user!.language ?? 'en');
   localStorage.removeItem(signedOutKey);
   queries.clear();
   queries.setQueryData(['session'], session);

@@ -1,7 +1,7 @@
 import { languages, type Language } from '@estribo/core/access';
 import i18next from 'i18next';
 import { en } from './en';
-import { es } from './es';
+import { fetchSpoken, holdSpoken } from './spoken';
 
 declare module 'i18next' {
   interface CustomTypeOptions {
@@ -22,27 +22,38 @@ const lastUsed = (): Language => {
 };
 
 /** The language of the interface; it changes as a whole, with everything drawn anew. */
-export let language: Language = lastUsed();
-export let locale: string = locales[language];
+export let language: Language = 'en';
+export let locale: string = locales.en;
 
 void i18next.init({
-  lng: language,
+  lng: 'en',
   fallbackLng: 'en',
-  resources: { en: { translation: en }, es: { translation: es } },
+  resources: { en: { translation: en } },
   interpolation: { escapeValue: false },
   showSupportNotice: false,
 } as Parameters<typeof i18next.init>[0]);
 
-/** Speaks another language from now on; what stands on the screen has to be drawn anew. */
-export function speak(next: Language): void {
+/**
+ * Speaks another language from now on; what stands on the screen has to be drawn anew. One that cannot be fetched now is
+ * spoken the next time: nothing waits for it.
+ */
+export async function speak(next: Language): Promise<void> {
+  if (next !== language && next !== 'en' && !i18next.hasResourceBundle(next, 'translation')) {
+    const spoken = await fetchSpoken[next]().catch(() => undefined);
+    if (!spoken) return;
+    holdSpoken(next, spoken);
+    i18next.addResourceBundle(next, 'translation', spoken.messages);
+  }
   document.documentElement.lang = next;
   if (next === language) return;
+  await i18next.changeLanguage(next);
   language = next;
   locale = locales[next];
   localStorage.setItem(keptAs, next);
-  // both languages are here: it holds at once
-  void i18next.changeLanguage(next);
 }
+
+/** The language this machine was last used in, for the sign-in. */
+export const speakLastUsed = (): Promise<void> => speak(lastUsed());
 
 export const t = i18next.t;
 
@@ -51,7 +62,9 @@ export const named = (group: keyof typeof en, id: string): string => t(`${group}
 
 /** A family's own wording of something, where it has one. */
 export const familyWords = (group: 'stepWhyOf', family: string, id: string): string | undefined =>
-  ({ en, es })[language][group][family as never]?.[id];
+  (i18next.getResource(language, 'translation', group) as Record<string, Record<string, string>>)[family]?.[
+    id
+  ];
 
 /** A family's title: a clinic's own programme carries it, those that ship have it here. */
 export const programmeTitle = ({ id, title }: { id: string; title?: string }): string =>

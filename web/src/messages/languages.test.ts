@@ -33,9 +33,9 @@ test('little is the same in both: what is not translated shows', () => {
   expect(same.length).toBeLessThan(60);
 });
 
-test('another language holds at once, for words, numbers and days alike', () => {
+test('another language holds at once, for words, numbers and days alike', async () => {
   expect([language, locale, t('common.yes')]).toEqual(['en', 'en-GB', 'Yes']);
-  speak('es');
+  await speak('es');
   expect([language, locale, t('common.yes'), named('stages', 'strap')]).toEqual([
     'es',
     'es-ES',
@@ -47,7 +47,7 @@ test('another language holds at once, for words, numbers and days alike', () => 
   expect(t('common.minutes', { count: 5 })).toBe('5 minutos');
 });
 
-test.each(['knee-ligament-frame', 'ankle-walker'])('%s is whole in Spanish', (id) => {
+test.each(['knee-ligament-frame', 'ankle-walker'])('%s is whole in Spanish', async (id) => {
   const family = programmes.find((one) => one.id === id)!;
   const said = () => [
     ...family.sequences.flatMap(({ id: list, steps }) => [
@@ -64,12 +64,12 @@ test.each(['knee-ligament-frame', 'ankle-walker'])('%s is whole in Spanish', (id
     ]),
   ];
   const english = said();
-  speak('es');
+  await speak('es');
   said().forEach((text, i) => expect(text).not.toBe(english[i]));
 });
 
-test('what a family does not say in Spanish yet is said in English, never as an id', () => {
-  speak('es');
+test('what a family does not say in Spanish yet is said in English, never as an id', async () => {
+  await speak('es');
   const belt = programmes.find(({ id }) => id === 'spine-belt')! as (typeof programmes)[number] & {
     words?: FamilyWords;
   };

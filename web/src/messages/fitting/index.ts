@@ -1,11 +1,9 @@
 /* What a family says from putting on to checking: a file a family, each keyed by the id it is about. */
 import type { FamilyWords, Programme } from '@estribo/core/programmes';
-import type { Language } from '@estribo/core/access';
 import { language, named } from '..';
+import { familiesIn } from '../spoken';
 import { en } from '../en';
 import { ankleWalker } from './ankle-walker';
-import { ankleWalker as ankleWalkerEs } from './es/ankle-walker';
-import { kneeLigamentFrame as kneeLigamentFrameEs } from './es/knee-ligament-frame';
 import { kneeLigamentFrame } from './knee-ligament-frame';
 import { kneePostop } from './knee-postop';
 import { shoulderSupport } from './shoulder-support';
@@ -19,11 +17,6 @@ const families: Record<string, FamilyWords> = {
   'ankle-walker': ankleWalker,
 };
 
-/** Families in other languages; what one does not say yet is said in English. */
-const translated: Partial<Record<Language, Record<string, FamilyWords>>> = {
-  es: { 'knee-ligament-frame': kneeLigamentFrameEs, 'ankle-walker': ankleWalkerEs },
-};
-
 type Named = Pick<Programme, 'id' | 'base' | 'words'>;
 
 /** A family's words: those it carries itself, then those of the family it is or was copied from. */
@@ -33,7 +26,7 @@ const wordsOf = <G extends keyof FamilyWords>(
   of: string,
 ): NonNullable<FamilyWords[G]>[string] | undefined =>
   (words?.[group]?.[of] ??
-    translated[language]?.[base ?? id]?.[group]?.[of] ??
+    familiesIn(language)[base ?? id]?.[group]?.[of] ??
     families[base ?? id]?.[group]?.[of]) as NonNullable<FamilyWords[G]>[string] | undefined;
 
 /** A step's name, what to hold or press, and a caution where it has one. */
@@ -63,6 +56,6 @@ export const whyNotNeeded = (programme: Named, stage: string): string | undefine
 
 /** A check's name where its family is not at hand: one id means one thing, whatever the family. */
 export const checkName = (check: string): string =>
-  [...Object.values(translated[language] ?? {}), ...Object.values(families)].flatMap(
+  [...Object.values(familiesIn(language)), ...Object.values(families)].flatMap(
     ({ checks }) => checks?.[check]?.name ?? [],
   )[0] ?? check;

@@ -99,3 +99,19 @@ test.each([
   if (match.outcome === 'incomplete') throw new Error();
   expect(new Set(match.pointed.map(({ size }) => size)).size).toBe(1);
 });
+
+// rows of facts.csv that a model states; common practice, no source
+test('the demo models of these families have what the trade says their hardware has', () => {
+  const of = (id: string) => demoModels.filter(({ programme }) => programme === id);
+  for (const { hinge } of of('knee-postop')) {
+    expect([Math.min(...hinge!.extension), Math.max(...hinge!.extension)]).toEqual([-10, 90]);
+    expect([Math.min(...hinge!.flexion), Math.max(...hinge!.flexion)]).toEqual([-10, 120]);
+    expect(hinge!.lock).toEqual([0, 15, 30]);
+  }
+  for (const { chart, sided } of of('shoulder-support'))
+    expect([chart.sizes.length, sided ?? false]).toEqual([7, false]);
+  for (const { parts } of of('knee-ligament-frame')) {
+    const pads = parts.filter(({ kind, id }) => kind === 'pad' && id.includes('strap-4'));
+    expect(pads.every((pad) => pad.kind === 'pad' && pad.splits)).toBe(true);
+  }
+});

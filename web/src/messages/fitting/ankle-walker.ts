@@ -70,7 +70,7 @@ export const ankleWalker: FamilyWords = {
     'soles-level': {
       name: 'Other foot raised as high',
       how: 'A flat, ordinary shoe on it; a lift only if worked out and tried.',
-      fix: 'A flat shoe with a higher sole; no walking in one stocking.',
+      fix: 'A flat shoe with a higher sole; no walking in one stocking. Heel to toe at each step.',
     },
     'toes-warm-moving-felt': toes,
   },

@@ -34,7 +34,7 @@ export const kneeLigamentFrame: FamilyWords = {
     'strap-6': { name: 'Strap 6', hold: 'Last one; all with the same pull.', caution: snug },
     'settling-walk': {
       name: 'Walk, then look again',
-      hold: 'A brace settles. Look where the hinges are and note how far it dropped.',
+      hold: 'A brace settles. Look where the hinges are and note how far it dropped. Slipped: hinge height first, then strap 5, then the pads inside the hinges, then clothing beneath.',
     },
     'open-straps-fold-hooks': {
       name: 'Open all straps',

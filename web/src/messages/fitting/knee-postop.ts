@@ -81,7 +81,7 @@ export const kneePostop: FamilyWords = {
     'hinge-on-the-knee': {
       name: 'Hinge at the knee’s axis',
       how: 'It lies on the knee and does not stand off or forward.',
-      fix: 'Forward: uprights back, slack out behind. Standing off: bend the upright in, off the leg.',
+      fix: 'Forward: uprights back to the midline, slack out behind. Standing off: bend the upright in, off the leg. Slid down: straps snug, on the midline, the lower part lengthened toward the malleoli.',
     },
     'wound-clear': {
       name: 'Clear of the wound',

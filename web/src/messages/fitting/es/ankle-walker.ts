@@ -73,7 +73,7 @@ export const ankleWalker: FamilyWords = {
     'soles-level': {
       name: 'El otro pie a la misma altura',
       how: 'Un zapato plano y corriente; un alza solo calculada y probada.',
-      fix: 'Un zapato plano de suela más alta; no caminar con un solo calcetín.',
+      fix: 'Un zapato plano de suela más alta; no caminar con un solo calcetín. En cada paso, del talón a los dedos.',
     },
     'toes-warm-moving-felt': toes,
   },

@@ -42,7 +42,7 @@ export const kneeLigamentFrame: FamilyWords = {
     'strap-6': { name: 'Cincha 6', hold: 'La última; todas con la misma tensión.', caution: snug },
     'settling-walk': {
       name: 'Caminar y mirar de nuevo',
-      hold: 'La ortesis se asienta. Mire dónde están las bisagras y anote cuánto bajó.',
+      hold: 'La ortesis se asienta. Mire dónde están las bisagras y anote cuánto bajó. Si resbaló: primero la altura de la bisagra, luego la cincha 5, luego las almohadillas de las bisagras, luego la ropa debajo.',
     },
     'open-straps-fold-hooks': {
       name: 'Abrir todas las cinchas',

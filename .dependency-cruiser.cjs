@@ -23,6 +23,34 @@ const floors = [
   'answers',
 ];
 
+/** The floors of the screens: messages are the ground, app is the roof; a stage knows those before it, none knows the case's page. */
+const screens = [
+  'messages',
+  'look',
+  'api',
+  'parts',
+  'browser',
+  'frame',
+  'figure',
+  'case',
+  'instruments',
+  'screening',
+  'sizing',
+  'measuring',
+  'setting',
+  'shaping',
+  'strapping',
+  'checking',
+  'wearing',
+  'reviewing',
+  'case-page',
+  'bench',
+  'cases',
+  'catalogue',
+  'clinic',
+  'app',
+];
+
 module.exports = {
   forbidden: [
     ...floors.slice(0, -1).map((floor, i) => ({
@@ -37,6 +65,20 @@ module.exports = {
       comment: 'A new core folder gets its place in the list above.',
       severity: 'error',
       from: { path: '^core/src/', pathNot: `^core/src/((${floors.join('|')})/|untyped-references)` },
+      to: {},
+    },
+    ...screens.slice(0, -1).map((screen, i) => ({
+      name: `web-${screen}-below-${screens[i + 1]}`,
+      comment: 'Floors of the screens: import only from folders above in the list.',
+      severity: 'error',
+      from: { path: `^web/src/${screen}/`, pathNot: '(\\.test\\.tsx?|/test-[a-z]+\\.tsx?)$' },
+      to: { path: `^web/src/(${screens.slice(i + 1).join('|')})/` },
+    })),
+    {
+      name: 'web-folder-has-a-floor',
+      comment: 'A new folder of screens gets its place in the list above.',
+      severity: 'error',
+      from: { path: '^web/src/[^/]+/', pathNot: `^web/src/(${screens.join('|')})/` },
       to: {},
     },
     {

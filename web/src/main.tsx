@@ -2,8 +2,8 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/app';
-import { Net } from './app/net';
-import { applyTheme } from './app/preferences';
+import { Net } from './frame/net';
+import { applyTheme } from './browser/preferences';
 import { speakLastUsed } from './messages';
 
 applyTheme();

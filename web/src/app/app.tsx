@@ -7,10 +7,10 @@ import { queries } from '../api/queries';
 import { language, locale } from '../messages';
 import { Loading } from '../parts/loading';
 import { Bench } from '../bench/bench';
-import { GlobalStyle } from './global-style';
-import { Net } from './net';
+import { GlobalStyle } from '../look/global-style';
+import { Net } from '../frame/net';
 import { Shell } from './shell';
-import { SignIn } from './sign-in';
+import { SignIn } from '../clinic/sign-in';
 
 const Cases = lazy(() => import('../cases/cases'));
 const NewCase = lazy(() => import('../cases/new-case'));
@@ -21,7 +21,7 @@ const SetUp = lazy(() => import('../clinic/set-up'));
 const OwnPassword = lazy(() => import('../clinic/own-password'));
 const ClinicPage = lazy(() => import('../clinic/clinic-page'));
 const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
-const loadCaseFrame = () => import('../case/case-frame');
+const loadCaseFrame = () => import('../case-page/case-frame');
 const CaseFrame = lazy(loadCaseFrame);
 
 export function App() {

@@ -9,12 +9,12 @@ import { chooseLanguage } from '../api/session';
 import { useMutation } from '@tanstack/react-query';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
-import { KeysHelp } from './keys-help';
-import { NotSecure } from './not-secure';
-import { OutboxOfOthers, OutboxState, OutboxUnsent } from './outbox-state';
-import { useTheme } from './preferences';
-import { SignOutButton } from './sign-out-button';
-import { color, narrow, size } from './tokens';
+import { KeysHelp } from '../frame/keys-help';
+import { NotSecure } from '../frame/not-secure';
+import { OutboxOfOthers, OutboxState, OutboxUnsent } from '../frame/outbox-state';
+import { useTheme } from '../browser/preferences';
+import { SignOutButton } from '../frame/sign-out-button';
+import { color, narrow, size } from '../look/tokens';
 
 const Head = styled.header`
   display: flex;

@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import type { CaseSummary } from '@estribo/core/answers';
 import { outbox, useBench, useUser, useZone } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { aboutCall } from '../case/calls';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';

@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useCases, useToday, useUser } from '../api/clinic';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';

@@ -19,7 +19,7 @@ import {
 import { useDraft } from '../api/draft';
 import { newEntry } from '../api/new-entry';
 import { queries } from '../api/queries';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';

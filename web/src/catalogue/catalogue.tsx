@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { ListedModel } from '@estribo/core/answers';
 import { modelsAddress, useCatalogue, useModels, useUser } from '../api/clinic';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';

@@ -1,6 +1,6 @@
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 
 const Box = styled(Input)<{ $wide: boolean }>`
   width: ${({ $wide }) => ($wide ? '150px' : '92px')};

@@ -1,5 +1,5 @@
 import type { ChartChange } from '@estribo/core/exchange';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import styled from 'styled-components';
 import { named, t } from '../messages';
 import { checkName } from '../messages/fitting';

@@ -3,7 +3,7 @@ import type { Programme } from '@estribo/core/programmes';
 import { axisBands, type Chart } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { RuledTable } from '../parts/layout';
 import { printNumber } from '../parts/print';

@@ -6,7 +6,7 @@ import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
-import { size } from '../app/tokens';
+import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';

@@ -10,7 +10,7 @@ import type { ListedModel } from '@estribo/core/answers';
 import { contentQuery, useCatalogue, useModels, useUser, useVersions } from '../api/clinic';
 import { queries } from '../api/queries';
 import { AwayError, call, RefusedError } from '../api/http';
-import { useUnit } from '../app/preferences';
+import { useUnit } from '../browser/preferences';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';

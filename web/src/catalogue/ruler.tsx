@@ -2,7 +2,7 @@ import { unitOf, type ProtocolStep, type ReadingUnit } from '@estribo/core/measu
 import type { LengthUnit } from '@estribo/core/quantity';
 import { axisBands, type Chart, type ChartAxis } from '@estribo/core/sizing';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { printNumber, unitSign } from '../parts/print';
 

@@ -10,7 +10,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';

@@ -3,7 +3,7 @@ import { drawFigure, type DrawnFigure, type Frame } from '@estribo/core/drawing'
 import { RotateCw } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { BraceShapes } from './brace-shapes';

@@ -5,7 +5,7 @@ import {
   type DrawnBrace,
   type PlacedLabel,
 } from '@estribo/core/drawing';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { pathOf } from './drawing';
 
 const ink = { now: 'river', done: 'saddle', ahead: 'edge', bad: 'madder' } as const;

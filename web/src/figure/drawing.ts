@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 
 /**
  * The sheet a body part is drawn on: outlines, inner lines, hidden lines and dimension lines of four weights, one size

@@ -1,4 +1,4 @@
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 
 /** The goniometer: the angle read, and the one wanted. */

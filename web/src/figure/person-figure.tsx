@@ -2,8 +2,8 @@ import { wholeBody, nothingRead, type Build } from '@estribo/core/anatomy';
 import type { Frame } from '@estribo/core/drawing';
 import { formatLength, millimetresPerInch } from '@estribo/core/quantity';
 import { useMemo } from 'react';
-import { useUnit } from '../app/preferences';
-import { color } from '../app/tokens';
+import { useUnit } from '../browser/preferences';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 import { pathOf } from './drawing';
 

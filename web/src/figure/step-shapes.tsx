@@ -1,5 +1,5 @@
 import type { DrawnStep, Shape } from '@estribo/core/drawing';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { pathOf } from './drawing';
 
 const inks = { now: 'river', done: 'saddle', ahead: 'edge' } as const;

@@ -1,7 +1,7 @@
 import { wholeBody, type BodyReadings, type Build, type Region, type Side } from '@estribo/core/anatomy';
 import type { Frame } from '@estribo/core/drawing';
 import { useMemo } from 'react';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { pathOf } from './drawing';
 
 const heights = { wide: 128, narrow: 92 };

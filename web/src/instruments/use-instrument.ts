@@ -1,7 +1,7 @@
 import type { Side } from '@estribo/core/anatomy';
 import type { Instrument } from '@estribo/core/measuring';
 import { useEffect, useRef, useState } from 'react';
-import { useInstrumentsOn } from '../app/preferences';
+import { useInstrumentsOn } from '../browser/preferences';
 
 /** One line of an instrument, as the server passes it on. */
 export interface InstrumentLine {

@@ -6,7 +6,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { useHotkeys } from '../app/hotkeys';
+import { useHotkeys } from '../browser/hotkeys';
 import type { FigureLayer } from '../figure/layer';
 import { named, t } from '../messages';
 import { Row, Rule, Small, Soft, Stack } from '../parts/layout';
@@ -15,7 +15,8 @@ import { SizeAnswer } from '../sizing/size-answer';
 import { SizeStrips } from '../sizing/size-strips';
 import { Derived, OwnPrecision } from './derived';
 import { MeasuredTable } from './measured-table';
-import { cautionOf, figureLabel, instruction, reasonOf, titleOf } from './step-words';
+import { cautionOf, instruction, reasonOf, titleOf } from './step-words';
+import { figureLabel } from '../figure/figure-label';
 import { Take } from './take-reading';
 
 /** A step picked by hand, with how much was in its record then. */

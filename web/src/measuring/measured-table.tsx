@@ -12,7 +12,7 @@ import { printNeutralZero } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { Button as Plain } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { printNumber, printReading } from '../parts/print';

@@ -1,7 +1,7 @@
 import { unitOf, type AssessedReading, type ReadingStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 import { printNumber, printReading } from '../parts/print';
 

@@ -1,12 +1,6 @@
 import { endsOf, type JointPlane } from '@estribo/core/anatomy';
 import { motionExamples } from './motion-examples';
-import {
-  isReading,
-  unitOf,
-  type MeasuringStep,
-  type PostureStep,
-  type ReadingStep,
-} from '@estribo/core/measuring';
+import { unitOf, type MeasuringStep, type PostureStep, type ReadingStep } from '@estribo/core/measuring';
 import type { MotionWindow } from '@estribo/core/order';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { en } from '../messages/en';
@@ -98,13 +92,3 @@ export const reasonOf = (step: MeasuringStep, family: string): string =>
 /** The caution that is due at the step, if any. */
 export const cautionOf = (step: MeasuringStep): string | undefined =>
   step.id in en.stepCaution ? named('stepCaution', step.id) : undefined;
-
-/** A reading's number for the figure's dimension: the distance of a tape, the value of what is read. */
-export function figureLabel(
-  step: MeasuringStep,
-  value: number | undefined,
-  unit: LengthUnit,
-): string | undefined {
-  if (step.kind === 'girth') return formatLength(Math.abs(step.distance), unit, language);
-  return value === undefined || !isReading(step) ? undefined : printReading(value, unitOf(step), unit);
-}

@@ -1,4 +1,4 @@
-import { bodyPartSide } from './body-part-side';
+import { bodyPartSide } from '../parts/body-part-side';
 import { daysBetween } from '@estribo/core/calendar';
 import {
   footLength,

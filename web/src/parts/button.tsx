@@ -1,6 +1,6 @@
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 
 const Base = styled(AriaButton)<{ $look: Look; $wide: boolean }>`
   min-height: 44px;

@@ -4,7 +4,7 @@ import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import type { EChartsOption } from 'echarts';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { themes, type Token } from '../app/tokens';
+import { themes, type Token } from '../look/tokens';
 
 register([
   BarChart,

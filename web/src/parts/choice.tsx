@@ -1,6 +1,6 @@
 import { Label, Radio, RadioGroup, type RadioGroupProps } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 
 const Group = styled(RadioGroup)`
   display: flex;

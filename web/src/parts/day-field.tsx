@@ -2,7 +2,7 @@ import { parseDate } from '@internationalized/date';
 import type { ClinicDay } from '@estribo/core/calendar';
 import { DateField, DateInput, DateSegment, Label } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { fieldBox, FieldProblem } from './field';
 
 const Frame = styled(DateField)`

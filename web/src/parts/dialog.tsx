@@ -1,6 +1,6 @@
 import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 
 const Veil = styled(ModalOverlay)`
   position: fixed;

@@ -8,7 +8,7 @@ import {
   type TextFieldProps,
 } from 'react-aria-components';
 import styled, { css } from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 
 const box = css`
   min-height: 44px;

@@ -1,5 +1,5 @@
 import styled, { css } from 'styled-components';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 
 /** Children below each other. */
 export const Stack = styled.div<{ $gap?: number }>`

@@ -1,6 +1,6 @@
 import { CircleAlert, CircleCheck, Info, OctagonX } from 'lucide-react';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 
 export type Tone = 'caution' | 'stop' | 'good' | 'plain';
 

@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Button, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 import { fieldBox, FieldLabel } from './field';
 

@@ -2,7 +2,7 @@ import { mayBeThousands, parseLength, parseMass, plainTyped, type LengthUnit } f
 import { useEffect, useRef } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { degrees, printReading } from './print';
 import { typedNumber } from './typed-number';

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 
 /** A row of small holes: how far a sequence is. */
 const Track = styled.ol`

@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react';
 import { Checkbox, type CheckboxProps } from 'react-aria-components';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 
 const Box = styled(Checkbox)`
   min-height: 44px;

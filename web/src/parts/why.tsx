@@ -1,7 +1,7 @@
 import { ChevronRight } from 'lucide-react';
 import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { t } from '../messages';
 
 const Head = styled(Heading)`

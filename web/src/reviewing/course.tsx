@@ -2,7 +2,7 @@ import { endsOf, type JointPlane } from '@estribo/core/anatomy';
 import { limitedMotion } from '@estribo/core/programmes';
 import type { VisitMotion } from '@estribo/core/reviewing';
 import { lazy, Suspense, useCallback, useState } from 'react';
-import type { Token } from '../app/tokens';
+import type { Token } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Choice } from '../parts/choice';

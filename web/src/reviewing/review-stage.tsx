@@ -11,7 +11,7 @@ import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { figureTitle, language, named, t } from '../messages';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';

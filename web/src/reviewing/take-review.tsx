@@ -4,7 +4,7 @@ import { limitedMotion } from '@estribo/core/programmes';
 import { orderedMotion, type SkinFinding } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';

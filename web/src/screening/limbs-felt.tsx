@@ -12,7 +12,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';

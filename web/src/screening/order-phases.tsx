@@ -4,7 +4,7 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Controller, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button, IconButton } from '../parts/button';

@@ -5,7 +5,7 @@ import { phaseSpans } from '@estribo/core/calendar';
 import { Fragment } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useWork } from '../case/case-context';
 import { bareLimb } from '../figure/layer';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';

@@ -3,7 +3,7 @@ import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops, StopHardware } from '@estribo/core/setting';
 import { arc } from 'd3-shape';
 import styled from 'styled-components';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { printArc, printStops, printWindow } from '../parts/print';
 

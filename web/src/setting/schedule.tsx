@@ -4,7 +4,7 @@ import { windowOf, type Order } from '@estribo/core/order';
 import { printPhase } from '../screening/print-order';
 import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 import { printDay, printWindow } from '../parts/print';
 

@@ -2,7 +2,7 @@ import { wantedOn, type MadeSetting } from '@estribo/core/logbook';
 import { judgeSetting, placesOf, type Setting, type Wanted } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { useMay, useWork } from '../case/case-context';
 import { t } from '../messages';
 import { settingWords } from '../messages/fitting';

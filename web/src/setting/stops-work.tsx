@@ -4,7 +4,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';

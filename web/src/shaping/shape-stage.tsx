@@ -7,7 +7,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';

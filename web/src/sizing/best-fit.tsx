@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Fit } from '@estribo/core/answers';
 import { useBestFit } from '../api/clinic';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';

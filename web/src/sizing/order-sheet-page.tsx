@@ -3,15 +3,15 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useCase } from '../case/use-case';
 import { useToday } from '../api/clinic';
-import { useUnit } from '../app/preferences';
-import { color, narrow, size } from '../app/tokens';
+import { useUnit } from '../browser/preferences';
+import { color, narrow, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Row, Small, Soft, Stack, stackedTable } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { printDate, printReading } from '../parts/print';
-import { bodyPartSide } from '../measuring/body-part-side';
+import { bodyPartSide } from '../parts/body-part-side';
 
 const Paper = styled.main`
   max-width: 900px;

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { named, t } from '../messages';
-import { figureLabel } from '../measuring/step-words';
+import { figureLabel } from '../figure/figure-label';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';

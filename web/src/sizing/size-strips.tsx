@@ -3,7 +3,7 @@ import { axisBands, closedUp, girthDrift, type ChartAxis, type Drift } from '@es
 import type { LengthUnit } from '@estribo/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Small, Stack } from '../parts/layout';
 import { printDay, printFine, printNumber } from '../parts/print';

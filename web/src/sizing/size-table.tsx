@@ -2,7 +2,7 @@ import type { CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { axisBands } from '@estribo/core/sizing';
 import styled from 'styled-components';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { printNumber } from '../parts/print';
 import { unitOfAxis } from './print-axis';

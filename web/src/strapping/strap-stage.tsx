@@ -11,7 +11,7 @@ import { useDraft } from '../api/draft';
 import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { color, size } from '../app/tokens';
+import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';

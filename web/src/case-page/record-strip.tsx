@@ -5,11 +5,11 @@ import { Clock3, PencilLine } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useStaff } from '../api/clinic';
-import { color } from '../app/tokens';
+import { color } from '../look/tokens';
 import { locale, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
 import { Small } from '../parts/layout';
-import { useWork } from './case-context';
+import { useWork } from '../case/case-context';
 import { Correction } from './correction';
 import { describeEntry, describeOtherwise } from './describe-entry';
 

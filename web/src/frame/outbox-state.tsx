@@ -15,7 +15,7 @@ import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReasonDialog } from '../parts/reason-dialog';
-import { color, size } from './tokens';
+import { color, size } from '../look/tokens';
 
 const Said = styled.span`
   display: inline-flex;

@@ -9,12 +9,12 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } fro
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
-import { useUnit } from '../app/preferences';
-import { useHotkeys } from '../app/hotkeys';
-import { KeysHelp } from '../app/keys-help';
-import { OutboxState } from '../app/outbox-state';
-import { SignOutButton } from '../app/sign-out-button';
-import { color, narrow, size } from '../app/tokens';
+import { useUnit } from '../browser/preferences';
+import { useHotkeys } from '../browser/hotkeys';
+import { KeysHelp } from '../frame/keys-help';
+import { OutboxState } from '../frame/outbox-state';
+import { SignOutButton } from '../frame/sign-out-button';
+import { color, narrow, size } from '../look/tokens';
 import { BodyFigure } from '../figure/body-figure';
 import type { Overlay } from '../figure/drawing';
 import { bareLimb, type FigureLayer } from '../figure/layer';
@@ -28,15 +28,15 @@ import { Tick } from '../parts/tick';
 import { useSteady } from '../parts/use-steady';
 import { isFree, printAngle, printDay, printWindow } from '../parts/print';
 import { Blocking } from '../screening/blocking';
-import { CaseContext, writeEntry, type CaseWork } from './case-context';
-import { Calls } from './calls';
+import { CaseContext, writeEntry, type CaseWork } from '../case/case-context';
+import { Calls } from '../case/calls';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { NewerVersion } from './newer-version';
 import { StageHelp } from './stage-help';
 import { UnsentHere } from './unsent-here';
-import { useCase, type OpenCase } from './use-case';
-import { useKeptFocus } from './kept-focus';
+import { useCase, type OpenCase } from '../case/use-case';
+import { useKeptFocus } from '../case/kept-focus';
 
 const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
   screen: () => import('../screening/screen-stage'),

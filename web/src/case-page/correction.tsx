@@ -12,7 +12,7 @@ import {
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
-import { size } from '../app/tokens';
+import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';
 import { checkOf, checkQuantity, printAmount, signOf } from '../checking/found';
@@ -25,7 +25,7 @@ import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { signed, unitSign } from '../parts/print';
 import { readQuantity } from '../parts/reading-field';
-import { useWork, visitBefore } from './case-context';
+import { useWork, visitBefore } from '../case/case-context';
 import { describeEntry } from './describe-entry';
 
 type Numeric = Extract<AnyRecordedEntry, { kind: 'measure.read' | 'check.recorded' }>;

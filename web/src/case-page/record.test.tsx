@@ -8,11 +8,11 @@ import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import { beltContext, dialContext, testContext } from '../../../core/src/logbook/test-case';
-import { useWork } from './case-context';
+import { useWork } from '../case/case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
-import { measuredLogbook, orderedLogbook, showStage, testToday } from './test-stage';
+import { measuredLogbook, orderedLogbook, showStage, testToday } from '../case/test-stage';
 
 // the session is given; only the names of the staff are asked for
 globalThis.fetch = ((url: string) =>

@@ -5,9 +5,9 @@ import styled from 'styled-components';
 import { t } from '../messages';
 import { IconButton } from '../parts/button';
 import { Dialog } from '../parts/dialog';
-import { useHotkeys } from './hotkeys';
-import { useUnit } from './preferences';
-import { color } from './tokens';
+import { useHotkeys } from '../browser/hotkeys';
+import { useUnit } from '../browser/preferences';
+import { color } from '../look/tokens';
 
 const Keys = styled.dl`
   display: grid;

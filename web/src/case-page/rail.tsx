@@ -2,7 +2,7 @@ import { stages, type Stage } from '@estribo/core/programmes';
 import type { StageState } from '@estribo/core/logbook';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { color, narrow, size } from '../app/tokens';
+import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 
 const Nav = styled.nav`

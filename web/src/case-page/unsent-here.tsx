@@ -3,12 +3,12 @@ import type { Order } from '@estribo/core/order';
 import styled from 'styled-components';
 import { usePosted, useStaff } from '../api/clinic';
 import type { Posted } from '../api/machine';
-import { Unsent } from '../app/outbox-state';
-import { color } from '../app/tokens';
+import { Unsent } from '../frame/outbox-state';
+import { color } from '../look/tokens';
 import { t } from '../messages';
 import { Soft, Stack } from '../parts/layout';
 import { OrderSummary } from '../screening/order-summary';
-import { useWork } from './case-context';
+import { useWork } from '../case/case-context';
 import { describeEntry } from './describe-entry';
 
 const Pair = styled.div`

@@ -10,9 +10,9 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Notice } from '../parts/notice';
 import { Soft, Stack } from '../parts/layout';
-import { NotSecure } from './not-secure';
-import { OutboxOfOthers } from './outbox-state';
-import { color } from './tokens';
+import { NotSecure } from '../frame/not-secure';
+import { OutboxOfOthers } from '../frame/outbox-state';
+import { color } from '../look/tokens';
 
 export const Place = styled.main`
   min-height: 100vh;

@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { foldCase, type AnyRecordedEntry } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { bestFit } from '@estribo/core/sizing';
@@ -105,6 +105,67 @@ say('fold of a case of 2 000 entries', fold, 'ms', 'parsing the same entries as 
 const cold = await timed(5, () => foldCase(JSON.parse(text) as AnyRecordedEntry[], context));
 say('fold of the same case, every entry new to the process', cold, 'ms', 'parsing them as JSON', parse);
 
+// a mixed case of 8 000 entries against one of 2 000: linear is four times
+const mixed = (count: number): AnyRecordedEntry[] => {
+  const written: readonly [kind: string, stage: string, body: (i: number) => object][] = [
+    [
+      'measure.read',
+      'measure',
+      (i) => ({ step: 'girth-above', side: 'right', value: 430 + (i % 7), instrument: 'tape' }),
+    ],
+    [
+      'measure.read',
+      'review',
+      (i) => ({ step: 'girth-below', side: 'right', value: 340 + (i % 7), instrument: 'tape' }),
+    ],
+    ['review.found', 'review', (i) => ({ skin: 'clear', pain: i % 10 })],
+    ['check.recorded', 'check', (i) => ({ check: 'toes-warm-moving-felt', seen: i % 9 > 0 })],
+    ['strap.begun', 'strap', () => ({})],
+    ['strap.done', 'strap', () => ({ step: 'open-all', pass: 1 })],
+    [
+      'visit.planned',
+      'case',
+      (i) => ({ day: `2026-12-${String((i % 28) + 1).padStart(2, '0')}`, purpose: 'review' }),
+    ],
+    [
+      'motion.tested',
+      'review',
+      (i) => ({
+        side: 'right',
+        mode: 'passive',
+        extension: 0,
+        flexion: 60 + (i % 30),
+        limitReached: { extension: false, flexion: false },
+      }),
+    ],
+  ];
+  return [
+    ...known,
+    ...Array.from({ length: count - known.length }, (_, i) => {
+      const [kind, stage, of] = written[i % written.length]!;
+      // a visit a day
+      const observedAt = new Date(
+        Date.parse('2024-01-01T09:00:00Z') + Math.floor(i / 40) * 86_400_000,
+      ).toISOString();
+      return {
+        ...known[0]!,
+        id: v7(),
+        kind,
+        stage,
+        v: 1,
+        body: of(i),
+        observedAt,
+        receivedAt: observedAt,
+        seq: known.length + i + 1,
+      } as AnyRecordedEntry;
+    }),
+  ];
+};
+const [few, many] = [mixed(2000), mixed(8000)];
+const foldFew = await timed(10, () => foldCase(few, context));
+const foldMany = await timed(10, () => foldCase(many, context));
+say('fold of a mixed case of 8 000 entries', foldMany, 'ms', 'one of 2 000 (linear is 4)', foldFew);
+
 // opening a case computes every hash of it again, against sending its entries
 const proof = await timed(20, () => get(`/cases/${caseId}`));
 const sent = await timed(20, () => get(`/cases/${caseId}/entries?limit=1000`));
@@ -199,5 +260,89 @@ say(
   'a page of plain text from the same server',
   bare,
 );
+// a keystroke in a reading, from the key to the next paint, against one in a field on an empty page
+const keystrokes = async (open: (page: Page) => Promise<void>) => {
+  const context = await browser.newContext();
+  await context.addCookies([
+    {
+      name: cookie.split('=')[0]!,
+      value: decodeURIComponent(cookie.split('=').slice(1).join('=')),
+      url: address,
+    },
+  ]);
+  const page = await context.newPage();
+  await open(page);
+  await page.waitForTimeout(1500);
+  await page.evaluate(() => {
+    const seen = window as unknown as { took: number[]; long: number };
+    seen.took = [];
+    seen.long = 0;
+    new PerformanceObserver((list) => {
+      seen.long += list.getEntries().length;
+    }).observe({ type: 'longtask' });
+    addEventListener(
+      'keydown',
+      () => {
+        const began = performance.now();
+        requestAnimationFrame(() => setTimeout(() => seen.took.push(performance.now() - began)));
+      },
+      { capture: true },
+    );
+  });
+  for (let i = 0; i < 40; i += 1) {
+    await page.keyboard.press(i % 4 === 3 ? 'Backspace' : String(i % 10));
+    await page.waitForTimeout(40);
+  }
+  const { took, long } = await page.evaluate(() => {
+    const seen = window as unknown as { took: number[]; long: number };
+    return { took: seen.took, long: seen.long };
+  });
+  await context.close();
+  return { median: median(took), long };
+};
+const { cases: measured } = await get<{ cases: { case: string }[] }>('/cases?find=Xoel');
+const inReading = await keystrokes(async (page) => {
+  await page.goto(`${address}/cases/${measured[0]!.case}/measure`);
+  await page.locator('input[data-reading]').first().waitFor();
+  await page.locator('input[data-reading]').first().focus();
+});
+const inPlain = await keystrokes(async (page) => {
+  await page.goto(`${address}/api/health`);
+  await page.setContent('<input autofocus>');
+  await page.locator('input').focus();
+});
+say(
+  'a keystroke in a reading, to the next paint',
+  inReading.median,
+  'ms',
+  'in a field on an empty page',
+  inPlain.median,
+);
+console.log(`tasks over 50 ms while forty keys were pressed: ${inReading.long} (aim: none)`);
 await browser.close();
+
+// the Bench of more than 1 000 cases, against that of the demo's
+const bench = () => get('/bench?skip=0');
+const benchOfFew = await timed(20, bench);
+const columnsOf = async (table: string, key: string) => {
+  const [rows] = await db.query(`SHOW COLUMNS FROM \`${table}\``);
+  return (rows as { Field: string }[]).map(({ Field }) => Field).filter((name) => name !== key);
+};
+const [ofCase, ofSummary] = [await columnsOf('case', 'id'), await columnsOf('summary', 'case')];
+const quoted = (names: string[], from: string) => names.map((name) => `${from}\`${name}\``).join(', ');
+await db.query('CREATE TEMPORARY TABLE first SELECT id FROM `case`');
+for (let i = 0; i < 60; i += 1) {
+  await db.query('CREATE TEMPORARY TABLE copy SELECT id, UUID() AS other FROM first');
+  await db.query(
+    `INSERT INTO \`case\` (id, ${quoted(ofCase, '')}) SELECT copy.other, ${quoted(ofCase, 'c.')} FROM copy JOIN \`case\` c ON c.id = copy.id`,
+  );
+  await db.query(
+    `INSERT INTO summary (\`case\`, ${quoted(ofSummary, '')}) SELECT copy.other, ${quoted(ofSummary, 's.')} FROM copy JOIN summary s ON s.\`case\` = copy.id`,
+  );
+  await db.query('DROP TEMPORARY TABLE copy');
+}
+const [[{ count }]] = (await db.query('SELECT COUNT(*) AS count FROM `case`')) as unknown as [
+  [{ count: number }],
+];
+say(`the Bench of ${count} cases`, await timed(20, bench), 'ms', 'that of the demo’s alone', benchOfFew);
 await db.end();

@@ -26,14 +26,15 @@ export function StageHelp({ stage, programme }: { stage: Stage; programme: Progr
 
 /** The school a programme follows in a stage, in words; undefined where practice does not differ or it is silent. */
 function schoolOf(stage: Stage, programme: Programme): { here: string; other: string } | undefined {
-  if (stage === 'set' && programme.joint === 'knee')
+  // practice states schools for the knee alone
+  if (stage === 'set' && programme.region === 'leg')
     return {
       here: t(`schools.hinge.${programme.hinge ?? 'silent'}`),
       other: t(
         programme.hinge === 'on-midline' ? 'schools.hinge.behind-midline' : 'schools.hinge.on-midline',
       ),
     };
-  if (stage === 'strap' && programme.joint === 'knee')
+  if (stage === 'strap' && programme.region === 'leg')
     return {
       here:
         programme.donning === undefined

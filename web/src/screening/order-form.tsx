@@ -41,7 +41,8 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
   const begun = { values: start, follows: intentInForce(state, 'order.given') };
-  const [draft, setDraft] = useDraft(`${state.case}-order`, begun);
+  // of the second form of an order: what was typed for the first has other fields
+  const [draft, setDraft] = useDraft(`${state.case}-order-2`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
     resolver: yupResolver(orderRules()) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
@@ -205,7 +206,9 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
 function NotByThisBrace({ control }: { control: Control<OrderValues> }) {
   const { state } = useWork();
   const values = useWatch({ control }) as OrderValues;
-  const left = notCarriedOut(orderOf(values, state.side, state.programme), state.programme, state.model);
+  const left = notCarriedOut(orderOf(values, state.side, state.programme), state.programme, state.model)
+    // an angle that is still being typed is none yet
+    .filter((name) => !name.endsWith('NaN'));
   if (left.length === 0) return null;
   return (
     <Controller

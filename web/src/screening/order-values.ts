@@ -2,6 +2,7 @@ import { endsOf, namedAngle, signedAngle, type JointPlane, type MotionEnd } from
 import { boundsOf } from '@estribo/core/logbook';
 import {
   limitsOf,
+  mayHaveSide,
   windowOf,
   type HeightName,
   type Order,
@@ -212,7 +213,12 @@ export function orderOf(values: OrderValues, side: Order['side'], programme: Pro
   return {
     diagnosis: values.diagnosis.trim(),
     ...(injuries.length > 0
-      ? { injuries: injuries.map((code) => ({ code, ...(sideOfInjury ? { side: sideOfInjury } : {}) })) }
+      ? {
+          injuries: injuries.map((code) => ({
+            code,
+            ...(sideOfInjury && mayHaveSide(code) ? { side: sideOfInjury } : {}),
+          })),
+        }
       : {}),
     prescriber: values.prescriber.trim(),
     side,

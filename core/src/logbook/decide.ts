@@ -1,5 +1,5 @@
 import type { ClinicDay } from '../calendar';
-import { windowOf, windowOn } from '../order';
+import { hasEnded, windowOf, windowOn } from '../order';
 import { limitedMotion } from '../programmes';
 import { chooseStops, type StopChoice } from '../setting';
 import { extensionEachSide } from '../sizing';
@@ -58,7 +58,8 @@ export function stopsFor(
   const now = state.order && windowOn(state.order.order, day, limitedMotion(state.programme));
   const { stops } = state.programme;
   const { hinge } = state.model;
-  if (!now || !stops || !hinge) return undefined;
+  // an order that has ended orders nothing any more
+  if (!now || !stops || !hinge || hasEnded(state.order!.order, day)) return undefined;
   const reached = state.motion?.motion;
   const joint = reached && { from: -reached.extension || 0, to: reached.flexion };
   return {

@@ -73,7 +73,7 @@ const computedDecisions: { [K in KindName]?: ComputedDecision<BodyOf<K>> } = {
     again: (state, { acknowledged }, day) => decideStops(state, day, acknowledged),
     notYet: ({ order }) =>
       order
-        ? 'cannot be chosen: no pair of pieces lies inside the order and what the joint can do'
+        ? 'cannot be chosen: no pair of pieces lies inside the order and what the joint can do, or the order has ended'
         : 'needs an order first',
   },
   'check.signed': {

@@ -118,26 +118,29 @@ function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reache
   };
   const limited = limitedMotion(state.programme);
   let before = `${fitted.extension} ${fitted.flexion}`;
-  return phaseSpans(order.dayZero, order.phases)
-    .filter(({ index }) => index > reached)
-    .flatMap(({ index, from }): Buckle[] => {
-      const window = limited ? windowOf(order.phases[index]!.limits, limited) : {};
-      const now = pieces(window);
-      const changes = now !== before;
-      before = now;
-      return changes
-        ? [
-            {
-              day: from,
-              kind: 'S',
-              stage: 'review',
-              visit: true,
-              window,
-              ...(limited ? { motion: limited } : {}),
-            },
-          ]
-        : [];
-    });
+  return (
+    phaseSpans(order.dayZero, order.phases)
+      // a phase that would begin after the order's last day never does
+      .filter(({ index, from }) => index > reached && (order.until === undefined || from <= order.until))
+      .flatMap(({ index, from }): Buckle[] => {
+        const window = limited ? windowOf(order.phases[index]!.limits, limited) : {};
+        const now = pieces(window);
+        const changes = now !== before;
+        before = now;
+        return changes
+          ? [
+              {
+                day: from,
+                kind: 'S',
+                stage: 'review',
+                visit: true,
+                window,
+                ...(limited ? { motion: limited } : {}),
+              },
+            ]
+          : [];
+      })
+  );
 }
 
 /** The days on which a setting that goes by schedule is another one, after what it was last made for. */

@@ -2,7 +2,7 @@ import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
 import { decideStops, type CaseState } from '@estribo/core/logbook';
 import { type MotionStep } from '@estribo/core/measuring';
-import { windowOn } from '@estribo/core/order';
+import { hasEnded, windowOn } from '@estribo/core/order';
 import { changesSince, orderedMotion, proposeAdjustment, sizeByGirths } from '@estribo/core/reviewing';
 import { formatLength } from '@estribo/core/quantity';
 import { useState } from 'react';
@@ -71,18 +71,20 @@ export default function ReviewStage() {
   const found = visit?.found;
   const motion = visit && orderedMotion(visit);
   const joint = motion && { from: motion.extension, to: motion.flexion };
-  const adjustment = found
-    ? proposeAdjustment({
-        order,
-        day: today,
-        limited,
-        setting: state.setting.fitted?.medial,
-        hardware: state.model.hinge,
-        rule: state.programme.stops,
-        found,
-        joint,
-      })
-    : undefined;
+  const ended = hasEnded(order, today);
+  const adjustment =
+    found && !ended
+      ? proposeAdjustment({
+          order,
+          day: today,
+          limited,
+          setting: state.setting.fitted?.medial,
+          hardware: state.model.hinge,
+          rule: state.programme.stops,
+          found,
+          joint,
+        })
+      : undefined;
   const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
   const chosenSize = state.sizing.chosen?.decided.size;
   const otherSize =
@@ -135,6 +137,7 @@ export default function ReviewStage() {
         </Notice>
       )}
       <Course />
+      {ended && <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>}
       {adjustment && <Rule />}
       {adjustment?.kind === 'refer' && (
         <Notice tone="stop" live>

@@ -1,7 +1,7 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import type { MarkToDraw } from '@estribo/core/drawing';
 import { decideStops, stopsFor } from '@estribo/core/logbook';
-import { windowOn } from '@estribo/core/order';
+import { hasEnded, windowOn } from '@estribo/core/order';
 import { useState } from 'react';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn, hingeLevel } from '../figure/layer';
@@ -86,6 +86,13 @@ function StopsOfHinges() {
   const now = order && windowOn(order, today, limited);
   const joint = named('joints', state.programme.joint ?? 'any').toLowerCase();
   if (!order || !now) return <NeedsOrder question={t('setting.question', { joint })} />;
+  if (hasEnded(order, today))
+    return (
+      <>
+        <h1>{t('setting.question', { joint })}</h1>
+        <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>
+      </>
+    );
   const found = stopsFor(state, today);
   const { hinge } = state.model;
   if (!found || !hinge) return null;

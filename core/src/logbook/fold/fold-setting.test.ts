@@ -1,7 +1,8 @@
 import { limitsOf } from '../../order';
 import { foreignFaults } from '../belongs';
+import { decideStops } from '../decide';
 import { caseRibbon } from '../due';
-import { beltContext, contextOf, dialContext, testLogbook } from '../test-case';
+import { beltContext, contextOf, dialContext, testContext, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 
 const ankle = { joint: 'ankle', plane: 'sagittal' } as const;
@@ -245,4 +246,12 @@ describe('a setting by schedule', () => {
     expect(made('2026-11-21', 2).judged).toEqual({ state: 'right' });
     expect(made('2026-12-17', 0)).toEqual({ judged: { state: 'right' }, due: [] });
   });
+});
+
+test('an order that has ended gives no stops, from the day after its last', () => {
+  const log = testLogbook();
+  log.order({ until: '2026-11-24' });
+  const stopsOn = (day: string) => decideStops(foldCase(log.entries, testContext)!, day, true)?.medial;
+  expect(stopsOn('2026-11-24')).toEqual({ extension: 10, flexion: 90 });
+  expect(stopsOn('2026-11-25')).toBeUndefined();
 });

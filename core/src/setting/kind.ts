@@ -35,7 +35,11 @@ export const common = {
     )
     .max(20)
     .test('rising', 'must have days that rise', (steps = []) =>
-      steps.every(({ fromDay }, i) => i === 0 || fromDay > steps[i - 1]!.fromDay),
+      // a step that is none is a fault of its own
+      steps.every(
+        (step: { fromDay?: number } | null, i) =>
+          i === 0 || !(Number(step?.fromDay) <= Number((steps[i - 1] as typeof step)?.fromDay)),
+      ),
     ),
   /** whose work it is: an orthotist's where it says so; air and belts are anybody's */
   by: string().oneOf(['orthotist']),

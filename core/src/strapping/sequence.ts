@@ -95,7 +95,14 @@ export type Sequence = InferType<typeof plain>;
 export const sequenceSchema = plain.test(
   'passes-after-a-step',
   'has a pass after what is no step of it',
-  ({ steps, passes = [] }) => passes.every(({ after }) => steps.some((one) => one.id === after)),
+  // lists that are none, and what is no step or pass in them, are faults of their own
+  ({ steps, passes }) =>
+    !Array.isArray(steps) ||
+    !Array.isArray(passes) ||
+    passes.every(
+      (pass: { after?: string } | null) =>
+        !pass || steps.some((one: { id?: string } | null) => one?.id === pass.after),
+    ),
 );
 
 export interface StepDone {

@@ -84,8 +84,9 @@ const toward = () => oneOf(...motionEnds).required();
 const angle = () => body({ toward: toward(), degrees: finite().min(0).max(180).required() });
 const optional = <S extends ReturnType<typeof angle>>(schema: S) => schema.default(undefined).optional();
 const motion = { joint: oneOf(...joints).required(), plane: oneOf(...planes).required() };
-const endsFit = (of: JointPlane, ...angles: ({ toward: MotionEnd } | undefined)[]): boolean =>
-  angles.every((one) => one === undefined || endsOf(of).includes(one.toward));
+/** What is no angle at all is a fault of its own: a rule over several fields meets bodies that are not sound. */
+const endsFit = (of: JointPlane, ...angles: ({ toward: MotionEnd } | null | undefined)[]): boolean =>
+  angles.every((one) => !one || endsOf(of).includes(one.toward));
 const foreignEnd = ['ends', 'must name its ends as this joint has them in this plane'] as const;
 
 const phase = () =>

@@ -28,8 +28,9 @@ function Lock({ setting, made, words, stage }: PieceProps<LockSetting>) {
   const order = state.order?.order;
   const lock = order && phaseInForce(order, today)?.phase.locks?.find(({ joint }) => joint === setting.joint);
   const ordered = lock && signedAngle(motion, lock.at);
-  const now =
-    made?.fitted === false ? 'open' : made?.values ? String(Object.values(made.values)[0]) : undefined;
+  const stands = [...new Set(Object.values(made?.values ?? {}))];
+  // where the sides differ it stands at no one angle
+  const now = made?.fitted === false ? 'open' : stands.length === 1 ? String(stands[0]) : undefined;
   const take = (to: string) =>
     void save(() =>
       write('set.made', stage, {

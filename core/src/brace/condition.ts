@@ -127,6 +127,10 @@ export function holds(condition: Condition, facts: KnownFacts): boolean | undefi
   }
 }
 
+/** Whether what may have a condition stands: it has none, it holds, or nobody has said. */
+export const applies = ({ when }: { when?: Condition | undefined }, facts: KnownFacts): boolean =>
+  when === undefined || holds(when, facts) !== false;
+
 /**
  * Of several things, each with its condition, the one that is chosen: the only one whose condition holds; where none has
  * one, the only one there is. None or several: it is asked.

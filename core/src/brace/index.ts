@@ -1,4 +1,5 @@
 export {
+  applies,
   chosenOf,
   conditionSchema,
   holds,

@@ -1,4 +1,4 @@
-import type { JointPlane } from '../anatomy';
+import { signedAngle, type JointPlane } from '../anatomy';
 import type { Order } from '../order';
 import type { BraceModel } from './model';
 import type { Programme } from './programme';
@@ -28,7 +28,7 @@ export function notCarriedOut(order: Order, programme: Programme, model: BraceMo
         .filter(
           ({ joint, at }) =>
             !programme.settings.some((setting) => setting.kind === 'lock' && setting.joint === joint) ||
-            !hinge?.lock?.includes(at.toward === 'flexion' || at.degrees === 0 ? at.degrees : -at.degrees),
+            !hinge?.lock?.includes(signedAngle({ joint, plane: 'sagittal' }, at)),
         )
         .map(({ joint, at }) => `lock-${joint}-${at.toward}-${at.degrees}`),
     ),

@@ -145,3 +145,12 @@ export function judgeNumbers(
       : 0;
   return apart > tolerated ? { state: 'wrong', why: 'not-as-wanted', by: apart } : { state: 'right' };
 }
+
+/** What is counted once and nothing else wants: strokes of air, wedges, layers of a lift. */
+export const countedOnce: SettingRule<{ least: number; most: number }> = {
+  places: once,
+  whole: true,
+  inOrOut: [],
+  wanted: nothingWanted,
+  judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
+};

@@ -1,7 +1,7 @@
 import { array, lazy, object, string, type InferType, type Schema } from 'yup';
 import {
+  applies,
   finite,
-  holds,
   oneOfKinds,
   optionalCondition,
   type Condition,
@@ -132,10 +132,9 @@ export function runSequence(
   done: readonly StepDone[],
   facts?: KnownFacts,
 ): RunnerState {
-  const applies = ({ when }: { when?: Condition | undefined }) =>
-    when === undefined || facts === undefined || holds(when, facts) !== false;
-  const steps = sequence.steps.filter(applies);
-  const passes = (sequence.passes ?? []).filter(applies);
+  const stands = (one: { when?: Condition | undefined }) => facts === undefined || applies(one, facts);
+  const steps = sequence.steps.filter(stands);
+  const passes = (sequence.passes ?? []).filter(stands);
   const all = [
     ...steps.map((one) => ({ ...one, pass: 1 })),
     ...passes.flatMap((_, i) =>

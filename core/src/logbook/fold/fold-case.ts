@@ -1,5 +1,5 @@
 import type { Side } from '../../anatomy';
-import { holds } from '../../brace';
+import { applies } from '../../brace';
 import type { UnsafeCheck } from '../../checking';
 import type { Order } from '../../order';
 import { currentModel, currentProgramme, partsOf, type BraceModel, type Programme } from '../../programmes';
@@ -98,7 +98,7 @@ function foldReadable(
   const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
   const setting = {
     ...foldSetting(record, order?.order, motion?.body, programme, model),
-    made: made.filter(({ setting: { when } }) => when === undefined || holds(when, facts) !== false),
+    made: made.filter(({ setting }) => applies(setting, facts)),
   };
   const limbs = judgeLimbs(record.of('limbs.noted').map(({ id, body }) => ({ ...body, entry: id })));
   const screening = foldScreening(record, side, programme, measuring, limbs);

@@ -1,6 +1,6 @@
 import { buildOf, templateStature, type Side } from '../../anatomy';
 import { settledReading } from '../../measuring';
-import { chosenOf, holds, levelIn, partsOfKind, type KnownFacts, type Level, type Part } from '../../brace';
+import { applies, chosenOf, levelIn, partsOfKind, type KnownFacts, type Level, type Part } from '../../brace';
 import { atEachMoment, checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
 import { checksOf, limitedMotion, type BraceModel, type Programme } from '../../programmes';
@@ -48,7 +48,7 @@ export function foldStrapping(
   const walk = done.findLast(({ minutes }) => minutes !== undefined);
   const all = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
   // a list for another case is not offered: one for the front ligament never stands beside a rear one that is ordered
-  const lists = all.filter(({ when }) => when === undefined || holds(when, facts) !== false);
+  const lists = all.filter((one) => applies(one, facts));
   const list = lists.find(({ id }) => id === begun?.body.list) ?? chosenOf(lists, facts);
   return {
     ...runSequence(list ?? { steps: [] }, done, facts),
@@ -111,7 +111,7 @@ export function foldChecking(
     return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };
   };
   const all = checksOf(programme, model)
-    .filter(({ when }) => when === undefined || holds(when, facts) !== false)
+    .filter((check) => applies(check, facts))
     .flatMap(atEachMoment);
   const isOf =
     ({ id, moment }: FitCheck) =>

@@ -1,15 +1,6 @@
 import { object } from 'yup';
 import { finite } from '../../brace';
-import {
-  common,
-  counted,
-  judgeNumbers,
-  notReversed,
-  nothingWanted,
-  numbersAt,
-  once,
-  settingKind,
-} from '../kind';
+import { common, counted, countedOnce, notReversed, settingKind } from '../kind';
 
 /** Strokes of air, until snug. */
 export const fill = settingKind(
@@ -17,11 +8,5 @@ export const fill = settingKind(
     ...notReversed,
     ({ least, most }) => !(least > most),
   ),
-  {
-    places: once,
-    whole: true,
-    inOrOut: [],
-    wanted: nothingWanted,
-    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
-  },
+  countedOnce,
 );

@@ -67,3 +67,23 @@ test('a focus outside the stage is left where it is when the stage changes', asy
   await new Promise((resolve) => setTimeout(resolve, 400));
   expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Bench' }));
 });
+
+test('a heading that comes late, or another in its place, has the focus all the same', async () => {
+  function Late({ heading }: { heading: string | undefined }) {
+    const place = useRef<HTMLElement>(null);
+    useKeptFocus(place, 'screen');
+    return (
+      <main ref={place}>
+        {heading && <h1 key={heading}>{heading}</h1>}
+        <input aria-label="diagnosis" />
+      </main>
+    );
+  }
+  const { rerender } = render(<Late heading={undefined} />);
+  await new Promise((resolve) => setTimeout(resolve, 400));
+  expect(document.activeElement).toBe(document.body);
+  rerender(<Late heading="One moment" />);
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByText('One moment')));
+  rerender(<Late heading="May this be fitted today?" />);
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByText('May this be fitted today?')));
+});

@@ -49,13 +49,28 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       had = at && part.contains(at) ? (at as HTMLElement) : undefined;
       stood = had && whereItStands(had, part);
     };
+    // a stage that is opened begins at its heading, unless something has the focus by then; on a slow machine the
+    // heading itself comes late
+    let begun: 'not-yet' | 'waiting' | 'begun' = 'not-yet';
+    const begin = () => {
+      begun = 'waiting';
+      const heading = part.querySelector('h1');
+      if (!heading) return;
+      begun = 'begun';
+      if (document.activeElement !== document.body) return;
+      heading.tabIndex = -1;
+      heading.focus({ preventScroll: true });
+    };
     const keep = (waited = false) => {
       if (!had || !stood || document.activeElement !== document.body) return;
       // its action is under way: what comes of it is waited for
       if (had.isConnected && had.matches(':disabled')) return;
       if (had.isConnected) return had.focus();
       const things = thingsToDo(part).filter((one) => !waited || !one.matches(':disabled'));
+      // where the heading had it, nothing was done yet: the heading that stands in its place takes it
+      const heading = had.matches('h1') ? part.querySelector<HTMLElement>('h1') : null;
       const next =
+        heading ??
         things.find((one) => comesAfter(one, stood!)) ?? things[0] ?? part.querySelector<HTMLElement>('h1');
       if (!next) return;
       // it is there and cannot be pressed until what was done is laid down
@@ -67,15 +82,10 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       if (next.matches('h1')) next.tabIndex = -1;
       next.focus();
     };
-    // a stage that is opened begins at its heading, unless something in it has taken the focus
-    const begin = () => {
-      const heading = part.querySelector('h1');
-      if (!heading || document.activeElement !== document.body) return;
-      heading.tabIndex = -1;
-      heading.focus({ preventScroll: true });
-    };
     const opened = setTimeout(begin, 300);
-    const watch = new MutationObserver(() => requestAnimationFrame(() => keep()));
+    const watch = new MutationObserver(() =>
+      requestAnimationFrame(() => (begun === 'waiting' ? begin() : keep())),
+    );
     document.addEventListener('focusin', noted);
     watch.observe(part, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] });
     return () => {

@@ -1,6 +1,6 @@
 import { bodyOf, buildOf, nothingRead, regions, type Point } from '@estribo/core/anatomy';
 import { barHalf, drawFigure, roundRadius, type BraceShape } from '@estribo/core/drawing';
-import { kneeStrap, programmes } from '@estribo/core/programmes';
+import { kneeStrap, programmes, stopsSettingOf } from '@estribo/core/programmes';
 
 const frame = { width: 484, height: 560 };
 const caption = 30;
@@ -33,7 +33,7 @@ export function braceSheet(): string {
     .map((programme, i) => {
       const side = regions[programme.region] === 'pair' ? 'right' : 'midline';
       // a frame's straps are its model's own: invented ones here
-      const straps = programme.stops
+      const straps = stopsSettingOf(programme)
         ? [-72, 75, 165, -140, -116, 148].map((level, n) =>
             kneeStrap(n + 1, level, n === 3 || n === 5 ? 'front' : 'back'),
           )

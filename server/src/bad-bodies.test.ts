@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { programmes } from '@estribo/core/programmes';
 import { entryEntity } from './database/entities';
 import { demoModels } from './demo/models';
-import { soundOrder, testClinic, type SentEntry, type TestClinic } from './test-clinic';
+import { soundOrder, stopsIn, testClinic, type SentEntry, type TestClinic } from './test-clinic';
 
 let clinic: TestClinic;
 beforeAll(async () => {
@@ -69,11 +69,7 @@ test('a sound entry with one value spoilt: refused with a reason or taken as it 
       case: id,
     },
     {
-      ...clinic.entry('set.stops-fitted', 'set', {
-        medial: { extension: 0, flexion: null },
-        lateral: { extension: 0, flexion: null },
-        moved: true,
-      }),
+      ...clinic.entry('set.made', 'set', stopsIn(0, null)),
       case: id,
     },
     {

@@ -6,7 +6,14 @@ import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { allRoutes } from './app';
 import { demoModels } from './demo/models';
-import { soundOrder, testClinic, testPassword, type SentEntry, type TestClinic } from './test-clinic';
+import {
+  soundOrder,
+  stopsIn,
+  testClinic,
+  testPassword,
+  type SentEntry,
+  type TestClinic,
+} from './test-clinic';
 
 /*
  * Requests made by chance, many at once: whatever is sent, the answer is no 500, and 503 only where a row is
@@ -97,11 +104,7 @@ const soundBodies: Partial<Record<keyof typeof kinds, object>> = {
     flexion: 90,
     limitReached: { extension: false, flexion: true },
   },
-  'set.stops-fitted': {
-    medial: { extension: 10, flexion: 60 },
-    lateral: { extension: 10, flexion: 60 },
-    moved: true,
-  },
+  'set.made': stopsIn(10, 60),
   'shape.scar': { face: 'front', from: 0, to: 20 },
   'shape.bent': { upright: 'medial', place: 100, direction: 'towards-limb', amount: 3 },
   'strap.begun': {},

@@ -3,7 +3,7 @@ import { kinds } from '@estribo/core/logbook';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { allRoutes } from './app';
-import { testClinic, type TestClinic } from './test-clinic';
+import { stopsIn, testClinic, type TestClinic } from './test-clinic';
 
 let clinic: TestClinic;
 beforeAll(async () => {
@@ -52,11 +52,16 @@ test.each(roles)('%s may write just the kinds of entry the table says', async (r
     'strap.done': { step: 'open-all', pass: 1 },
     'check.recorded': { check: 'not-twisted', seen: true },
     'review.found': { skin: 'clear', pain: 1 },
-    'set.stops-fitted': {
-      medial: { extension: 0, flexion: null },
-      lateral: { extension: 0, flexion: null },
-      moved: true,
+    'set.chosen': {
+      setting: 'hinge-stops',
+      values: stopsIn(0, null).values,
+      lost: { extension: 0, flexion: 0 },
+      acknowledged: true,
+      madeFrom: [],
+      programme: 'f'.repeat(64),
+      engine: 1,
     },
+    'set.made': { ...stopsIn(0, null), found: true },
     'wear.taught': { who: 'patient' },
   };
   for (const [kind, body] of Object.entries(bodies)) {

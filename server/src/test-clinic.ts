@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { roles, type Role } from '@estribo/core/access';
 import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
 import { dayOf } from '@estribo/core/calendar';
-import { decideStops, kinds, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { decideSetting, kinds, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
 import type { Express } from 'express';
 import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
@@ -185,9 +185,19 @@ export const soundOrder: BodyOf<'order.given'> = {
 };
 
 /** The stops a case has to choose from its entries, as the browser would send them. */
-export async function stopsFor(clinic: TestClinic, id: string): Promise<BodyOf<'set.stops-chosen'>> {
+export async function stopsFor(clinic: TestClinic, id: string): Promise<BodyOf<'set.chosen'>> {
   const { db, clinic: place, now } = clinic.context;
   const row = await db.getRepository(caseEntity).findOneByOrFail({ id });
   const state = await foldOf(db.manager, row, await entriesOf(db.manager, id), place.zone);
-  return decideStops(state!, dayOf(now().toISOString(), place.zone), true)!;
+  return decideSetting(state!, 'hinge-stops', dayOf(now().toISOString(), place.zone), true)!;
 }
+
+/** The stops of both hinges as a setting that was made. */
+export const stopsIn = (extension: number, flexion: number | null): BodyOf<'set.made'> => ({
+  setting: 'hinge-stops',
+  values: ['medial', 'lateral'].flatMap((hinge) => [
+    { place: `${hinge}-extension`, value: extension },
+    { place: `${hinge}-flexion`, value: flexion },
+  ]),
+  moved: true,
+});

@@ -4,7 +4,7 @@ import { foreignFaults } from './belongs';
 import type { AnyEntry } from './entry';
 import { foldCase } from './fold/fold-case';
 import type { BodyOf, KindName } from './kinds/all';
-import { beltContext, contextOf, testContext, testLogbook } from './test-case';
+import { beltContext, contextOf, stopsMade, testContext, testLogbook } from './test-case';
 
 const at = <K extends KindName>(
   context: typeof testContext,
@@ -29,7 +29,7 @@ test.each([
 });
 
 test.each([
-  ['set.stops-fitted', { medial: stops, lateral: stops, moved: true }],
+  ['set.made', { ...stopsMade(stops), moved: true }],
   ['shape.bent', { upright: 'medial', place: 100, direction: 'towards-limb', amount: 3 }],
   ['strap.begun', { list: 'standing' }],
   [
@@ -75,11 +75,7 @@ test.each(
 
 test('what lies outside the model has happened all the same: taken and marked', () => {
   const log = testLogbook();
-  const fitted = log.write('set.stops-fitted', {
-    medial: { extension: 15, flexion: 90 },
-    lateral: { extension: 15, flexion: 90 },
-    moved: true,
-  });
+  const fitted = log.stops({ extension: 15, flexion: 90 });
   const bent = log.write('shape.bent', {
     upright: 'medial',
     place: 20,

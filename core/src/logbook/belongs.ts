@@ -1,12 +1,14 @@
+import { may, type Role } from '../access';
 import { sidesFrom, type Side } from '../anatomy';
 import { isOfPerson, readingBounds, unitOf } from '../measuring';
 import { partsOfKind } from '../brace';
-import { checksOf, partsOf, stepsOf } from '../programmes';
+import { checksOf, partsOf, stepsOf, type BraceModel } from '../programmes';
 import { judgeBend } from '../shaping';
 import { askedFindings } from '../screening';
-import { isWhole, mayBeInOrOut, placesOf, type HingeStops, type StopHardware } from '../setting';
+import { existingAt, isWhole, mayBeInOrOut, placesOf, type Setting } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
+import type { BodyOf } from './kinds/all';
 
 /** What an entry is held against: the family and the model the case holds on to, and its side. */
 export type CaseFrame = Pick<CaseState, 'programme' | 'model' | 'side'>;
@@ -63,11 +65,7 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
         ? []
         : isOther('body.side', `must be ${sidesFrom(braced).join(' or ')} in this case`);
     }
-    case 'set.stops-chosen':
-    case 'set.stops-fitted':
-      return programme.stops && model.hinge
-        ? []
-        : isOther('kind', 'is not for this brace: it has no hinge stops');
+    case 'set.chosen':
     case 'set.made': {
       const { setting: id, values, fitted } = entry.body;
       const setting = programme.settings.find((one) => one.id === id);
@@ -84,10 +82,21 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
             : [],
         ),
         ...(values ?? []).flatMap(({ value }, i) =>
-          isWhole(setting) && !Number.isInteger(value)
-            ? isOther(`body.values[${i}].value`, 'must be a whole number')
-            : [],
+          value === null
+            ? setting.kind === 'stops' && places[i]!.endsWith('-flexion')
+              ? []
+              : isOther(`body.values[${i}].value`, 'must be a number: something is in here')
+            : isWhole(setting) && !Number.isInteger(value)
+              ? isOther(`body.values[${i}].value`, 'must be a whole number')
+              : [],
         ),
+        // of stops every end is said, with a piece or without
+        ...(setting.kind === 'stops' && values && new Set(places).size < placesOf(setting).length
+          ? isOther('body.values', `must say of each place what is in: ${placesOf(setting).join(', ')}`)
+          : []),
+        ...(setting.kind === 'stops' && !model.hinge
+          ? isOther('kind', 'is not for this brace: it has no hinge stops')
+          : []),
       ];
     }
     case 'shape.pad':
@@ -135,22 +144,49 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
   }
 }
 
-/** Which stops of a hinge the model has no piece for. */
-export const foreignPieces = (stops: HingeStops, hinge: StopHardware): ('extension' | 'flexion')[] => [
-  ...(hinge.extension.includes(stops.extension) ? [] : (['extension'] as const)),
-  ...(stops.flexion === null || hinge.flexion.includes(stops.flexion) ? [] : (['flexion'] as const)),
-];
+/** Of the numbers of a setting, those that the model's hardware does not have. */
+export const foreignValues = (
+  setting: Setting,
+  { hinge }: Pick<BraceModel, 'hinge'>,
+  values: NonNullable<BodyOf<'set.made'>['values']>,
+): EntryFault[] =>
+  values.flatMap(({ place, value }, i) => {
+    const existing = existingAt(setting, place, hinge);
+    return value === null || existing === undefined || existing.includes(value)
+      ? []
+      : [
+          {
+            at: `body.values[${i}].value`,
+            message: `is nothing that this brace has, which has ${existing.join(', ')}`,
+          },
+        ];
+  });
+
+/**
+ * Why somebody of a role does not write a fact as it is: what is an orthotist's work is recorded from anybody, as found.
+ */
+export function roleFaults({ programme }: CaseFrame, entry: AnyEntry, role: Role): EntryFault[] {
+  if (entry.kind !== 'set.made' || may(role, 'setting.write') || entry.body.found) return [];
+  const setting = programme.settings.find(({ id }) => id === entry.body.setting);
+  return setting?.by === 'orthotist'
+    ? [
+        {
+          at: 'body.found',
+          message: `must be true: the role ${role} does not set this; it is recorded as found`,
+        },
+      ]
+    : [];
+}
 
 /**
  * Whether a fact lies outside what the model has: a piece that is not its own, a bend its maker forbids. It
  * has happened, so it is taken, and marked.
  */
-export function isOutsideModel({ model }: CaseFrame, entry: AnyEntry): boolean {
-  if (entry.kind === 'set.stops-fitted')
-    return (
-      model.hinge !== undefined &&
-      [entry.body.medial, entry.body.lateral].some((stops) => foreignPieces(stops, model.hinge!).length > 0)
-    );
+export function isOutsideModel({ programme, model }: CaseFrame, entry: AnyEntry): boolean {
+  if (entry.kind === 'set.made') {
+    const setting = programme.settings.find(({ id }) => id === entry.body.setting);
+    return setting !== undefined && foreignValues(setting, model, entry.body.values ?? []).length > 0;
+  }
   if (entry.kind === 'shape.bent')
     return model.frame !== undefined && judgeBend(entry.body, [], model.frame).length > 0;
   return false;

@@ -1,9 +1,8 @@
 import type { ClinicDay } from '../calendar';
-import { hasEnded, windowOf, windowOn } from '../order';
-import { limitedMotion } from '../programmes';
-import { chooseStops, type StopChoice } from '../setting';
+import { madeFromOf, type SettingChoice } from '../setting';
 import { extensionEachSide } from '../sizing';
 import { engineVersion } from './engine';
+import { choiceOn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds/all';
 
@@ -50,44 +49,46 @@ export function decideSize(
   };
 }
 
-/** The stops for the window in force on a day, with what the joint reached taken into account. */
-export function stopsFor(
-  state: CaseState,
-  day: ClinicDay,
-): { phase: number; choice: StopChoice } | undefined {
-  const now = state.order && windowOn(state.order.order, day, limitedMotion(state.programme));
-  const { stops } = state.programme;
-  const { hinge } = state.model;
-  // an order that has ended orders nothing any more
-  if (!now || !stops || !hinge || hasEnded(state.order!.order, day)) return undefined;
-  const reached = state.motion?.motion;
-  const joint = reached && { from: -reached.extension || 0, to: reached.flexion };
-  return {
-    phase: now.phase,
-    choice: chooseStops(now.window, hinge, stops, joint),
-  };
+/** What is chosen for one of the case's settings on a day; undefined where nothing says what it should be. */
+export function choiceFor(state: CaseState, setting: string, day: ClinicDay): SettingChoice | undefined {
+  const one = state.programme.settings.find(({ id }) => id === setting);
+  return one && choiceOn(one, state, day);
 }
 
 /**
- * The stops for a day as a decision: medial and lateral as one pair.
+ * A setting for a day as a decision: every place of it at once.
+ * @param acknowledged what the hardware cannot give of the order was seen
  * @returns undefined when nothing can be chosen
  */
-export function decideStops(
+export function decideSetting(
   state: CaseState,
+  setting: string,
   day: ClinicDay,
   acknowledged: boolean,
-): BodyOf<'set.stops-chosen'> | undefined {
-  const found = stopsFor(state, day);
-  if (!found?.choice.ok || !state.order) return undefined;
-  const { stops, lost } = found.choice;
+): BodyOf<'set.chosen'> | undefined {
+  const one = state.programme.settings.find(({ id }) => id === setting);
+  const choice = choiceFor(state, setting, day);
+  if (!one || !choice?.ok) return undefined;
+  const { made, phase, ordered, lost } = choice;
+  const from = {
+    order: state.order ? [state.order.entry] : [],
+    motion: state.motion ? [state.motion.entry] : [],
+    readings: state.sizing.inputs,
+  };
   return {
-    medial: stops,
-    lateral: stops,
-    phase: found.phase,
-    ordered: windowOf(state.order.order.phases[found.phase]!.limits, limitedMotion(state.programme)!),
+    setting,
+    ...(made.values
+      ? { values: Object.entries(made.values).map(([place, value]) => ({ place, value })) }
+      : {}),
+    ...(made.fitted === undefined ? {} : { fitted: made.fitted }),
+    ...(phase === undefined ? {} : { phase }),
+    ...(ordered ? { ordered } : {}),
     lost,
     acknowledged,
-    ...provenance(state, [state.order.entry, ...(state.motion ? [state.motion.entry] : [])]),
+    ...provenance(
+      state,
+      madeFromOf(one).flatMap((what) => from[what]),
+    ),
   };
 }
 

@@ -1,10 +1,10 @@
-import { decideSignature, decideSize, decideStops } from './decide';
+import { decideSetting, decideSignature, decideSize } from './decide';
 import { judgeDecision } from './decision';
 import type { AnyEntry } from './entry';
 import { engineVersion } from './engine';
 import { foldCase } from './fold/fold-case';
 import type { BodyOf, KindName } from './kinds/all';
-import { testContext, testLogbook } from './test-case';
+import { stopsMade, testContext, testLogbook } from './test-case';
 
 const today = '2026-11-24';
 const folded = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, testContext)!;
@@ -35,8 +35,8 @@ test('what the core decides from the entries there is as computed: size, another
   expect(judge(log, 'size.chosen', decideSize(state)!)).toEqual({ outcome: 'as-computed' });
   const other = decideSize(state, { size: 'L', reason: 'swelling comes back' })!;
   expect(judge(log, 'size.chosen', other)).toEqual({ outcome: 'as-computed' });
-  const stops = decideStops(state, today, true)!;
-  expect(judge(log, 'set.stops-chosen', stops)).toEqual({ outcome: 'as-computed' });
+  const stops = decideSetting(state, 'hinge-stops', today, true)!;
+  expect(judge(log, 'set.chosen', stops)).toEqual({ outcome: 'as-computed' });
   // what another processor's last digit makes of a probability is no other decision
   const chosen = decideSize(state)!;
   const near = { ...chosen, probability: chosen.probability + 1e-12 };
@@ -64,17 +64,33 @@ test.each([
   ['another order', { ordered: { extension: 0, flexion: 120 } }, 'body.ordered'],
   ['another loss', { lost: { extension: 0, flexion: 0 } }, 'body.lost'],
   ['another phase', { phase: 3 }, 'body.phase'],
-  ['a piece the hinge does not have', { medial: { extension: 15, flexion: 90 } }, 'body.medial.extension'],
-  ['no flexion stop', { medial: { extension: 10, flexion: null } }, 'body.lateral'],
-  ['crossed stops', { medial: { extension: 20, flexion: 10 } }, 'body.medial'],
-  ['a pair that differs', { lateral: { extension: 20, flexion: 90 } }, 'body.lateral'],
+  [
+    'a piece the hinge does not have',
+    stopsMade({ extension: 15, flexion: 90 }, { extension: 10, flexion: 90 }),
+    'body.values[0].value',
+  ],
+  [
+    'no flexion stop in one hinge',
+    stopsMade({ extension: 10, flexion: null }, { extension: 10, flexion: 90 }),
+    'body.values',
+  ],
+  ['crossed stops', stopsMade({ extension: 20, flexion: 10 }), 'body.values'],
+  [
+    'a pair that differs',
+    stopsMade({ extension: 10, flexion: 90 }, { extension: 20, flexion: 90 }),
+    'body.values',
+  ],
+  ['a setting this brace does not have', { setting: 'front-panel-in' }, 'body.setting'],
   ['a loss not acknowledged', { acknowledged: false }, 'body.acknowledged'],
 ] as const)('stops with %s are refused at their field', (_, change, at) => {
   const log = ready();
-  const body = { ...decideStops(folded(log), today, true)!, ...change } as BodyOf<'set.stops-chosen'>;
+  const body = {
+    ...decideSetting(folded(log), 'hinge-stops', today, true)!,
+    ...change,
+  } as BodyOf<'set.chosen'>;
   // the piece of 10 degrees loses 5 of the 5 ordered
-  expect(decideStops(folded(log), today, true)!.lost).toEqual({ extension: 5, flexion: 0 });
-  expect(faultsOf(judge(log, 'set.stops-chosen', body))).toContain(at);
+  expect(decideSetting(folded(log), 'hinge-stops', today, true)!.lost).toEqual({ extension: 5, flexion: 0 });
+  expect(faultsOf(judge(log, 'set.chosen', body))).toContain(at);
 });
 
 test('a signature under open checks is refused and names them; one that says pass where one failed, too', () => {

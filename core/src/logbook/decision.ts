@@ -1,9 +1,10 @@
 import type { ClinicDay } from '../calendar';
-import { pairProblems } from '../setting';
-import { foreignPieces } from './belongs';
-import { decideSignature, decideSize, decideStops } from './decide';
+import { judgeSetting } from '../setting';
+import { foreignValues } from './belongs';
+import { decideSetting, decideSignature, decideSize } from './decide';
 import { engineVersion } from './engine';
 import type { AnyEntry, EntryFault } from './entry';
+import { madeIn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
 import type { BodyOf, KindName } from './kinds/all';
 
@@ -52,28 +53,28 @@ const computedDecisions: { [K in KindName]?: ComputedDecision<BodyOf<K>> } = {
     notYet: ({ sizing: { match } }) =>
       `needs readings that are not here${match.outcome === 'incomplete' ? `: ${match.missing.join(', ')}` : ''}`,
   },
-  'set.stops-chosen': {
-    impossible: ({ model: { hinge } }, { medial, lateral, lost, acknowledged }) => [
-      ...Object.entries({ medial, lateral }).flatMap(([side, stops]) => [
-        ...(hinge ? foreignPieces(stops, hinge) : []).map((end) => ({
-          at: `body.${side}.${end}`,
-          message: `is no piece of this hinge, which has ${hinge![end].join(', ')}`,
-        })),
-        ...(stops.flexion !== null && stops.extension > stops.flexion
-          ? [{ at: `body.${side}`, message: 'crosses: the extension stop lies beyond the flexion stop' }]
+  'set.chosen': {
+    // that it is a setting of this brace, at places of it, is asked before
+    impossible: (state, { setting: id, values = [], fitted, lost, acknowledged }) => {
+      const setting = state.programme.settings.find((one) => one.id === id);
+      if (!setting) return [{ at: 'body.setting', message: 'is no setting of this brace' }];
+      const foreign = foreignValues(setting, state.model, values);
+      const made = madeIn({ values: values.length > 0 ? values : undefined, fitted });
+      const judged = judgeSetting(setting, made, undefined);
+      return [
+        ...foreign,
+        ...(judged.state === 'wrong'
+          ? [{ at: 'body.values', message: `cannot be chosen: ${judged.why}` }]
           : []),
-      ]),
-      ...(pairProblems(medial, lateral).length > 0
-        ? [{ at: 'body.lateral', message: 'differs from medial: a pair must be equal' }]
-        : []),
-      ...((lost.extension > 0 || lost.flexion > 0) && !acknowledged
-        ? [{ at: 'body.acknowledged', message: 'must be true: motion is lost against the order' }]
-        : []),
-    ],
-    again: (state, { acknowledged }, day) => decideStops(state, day, acknowledged),
+        ...((lost.extension > 0 || lost.flexion > 0) && !acknowledged
+          ? [{ at: 'body.acknowledged', message: 'must be true: motion is lost against the order' }]
+          : []),
+      ];
+    },
+    again: (state, { setting, acknowledged }, day) => decideSetting(state, setting, day, acknowledged),
     notYet: ({ order }) =>
       order
-        ? 'cannot be chosen: no pair of pieces lies inside the order and what the joint can do, or the order has ended'
+        ? 'cannot be chosen: nothing that the brace has lies inside the order and what the joint can do, or the order has ended'
         : 'needs an order first',
   },
   'check.signed': {

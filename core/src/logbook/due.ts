@@ -1,9 +1,10 @@
 import type { JointPlane } from '../anatomy';
 import { addDays, phaseSpans, type ClinicDay } from '../calendar';
-import { limitedMotion, type Stage } from '../programmes';
+import type { Stage } from '../programmes';
 import { wearSteps } from '../wearing';
-import { chooseStops, type HingeStops } from '../setting';
-import { windowOf, type MotionWindow, type Order } from '../order';
+import { daysOfChange, sameMade, type HingeStops } from '../setting';
+import { windowOn, type MotionWindow, type Order } from '../order';
+import { groundsOn, madeIn } from './fold/fold-setting';
 import { stageAt } from './fold/stage-states';
 import type { CaseState, UrgentCall } from './fold/state';
 
@@ -53,9 +54,7 @@ export interface Ribbon {
  */
 export function caseRibbon(state: CaseState): Ribbon {
   const { order, setting, wearing, checking, visits, calls } = state;
-  const reached = setting.fitted?.phase ?? -1;
-  const stopChanges =
-    order && setting.fitted ? changesAhead(state, order.order, setting.fitted.medial, reached) : [];
+  const changes = order ? changesAhead(state, order.order) : [];
   const plan = wearing.plan?.plan;
   const growth =
     plan?.kind === 'growing' && !wearing.held
@@ -86,17 +85,16 @@ export function caseRibbon(state: CaseState): Ribbon {
       visit: false,
       about: { why, name: about },
     }));
-  const scheduled = order ? scheduledChanges(state, order.order) : [];
-  const buckles = [...toCall, ...stopChanges, ...scheduled, ...growth, ...planned]
+  const buckles = [...toCall, ...changes, ...growth, ...planned]
     .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
     .slice(0, mostOnRibbon);
   // a brace whose checks failed does not go home
   const isPassed = checking.signed?.decided.result === 'pass';
   const wornFrom = plan?.from ?? (isPassed ? setting.fitted?.day : undefined);
   // a new span with every change of stops since it is worn
-  const changes = setting.fittings.filter(({ day }) => wornFrom !== undefined && day > wornFrom);
+  const fittings = setting.fittings.filter(({ day }) => wornFrom !== undefined && day > wornFrom);
   const starts = wornFrom
-    ? [{ day: wornFrom, stops: setting.fittings.findLast(({ day }) => day <= wornFrom)?.stops }, ...changes]
+    ? [{ day: wornFrom, stops: setting.fittings.findLast(({ day }) => day <= wornFrom)?.stops }, ...fittings]
     : [];
   const worn = starts.map(({ day, stops }, i): WornSpan => ({
     from: day,
@@ -107,53 +105,41 @@ export function caseRibbon(state: CaseState): Ribbon {
   return { worn: worn.slice(-mostOnRibbon), buckles };
 }
 
-/** The phases after the one reached on which other pieces go in; a phase with the same stops needs no visit. */
-function changesAhead(state: CaseState, order: Order, fitted: HingeStops, reached: number): Buckle[] {
-  const { stops } = state.programme;
-  const { hinge } = state.model;
-  if (!stops || !hinge) return [];
-  const pieces = (window: MotionWindow) => {
-    const choice = chooseStops(window, hinge, stops);
-    return choice.ok ? `${choice.stops.extension} ${choice.stops.flexion}` : 'none fits';
-  };
-  const limited = limitedMotion(state.programme);
-  let before = `${fitted.extension} ${fitted.flexion}`;
-  return (
-    phaseSpans(order.dayZero, order.phases)
+/**
+ * The days ahead on which a setting is another one: its schedule's, and those on which a phase of the order begins. What stays
+ * as it was needs no visit; before it is made for the first time, it is made with the fitting.
+ */
+function changesAhead(state: CaseState, order: Order): Buckle[] {
+  const spans = phaseSpans(order.dayZero, order.phases);
+  const phaseFrom = (index: number | undefined) => (index === undefined ? undefined : spans[index]?.from);
+  return state.setting.made.flatMap(({ setting, made, chosen }): Buckle[] => {
+    if (!made) return [];
+    const { schedule = [] } = setting;
+    // what was put in for a phase that has not begun stands for that phase
+    const carriedOut = chosen && sameMade(made, madeIn(chosen.decided)) ? chosen.decided.phase : undefined;
+    const since = phaseFrom(carriedOut) ?? made.day;
+    const days = [
+      ...spans.map(({ from }) => from),
+      ...schedule.map(({ fromDay }) => addDays(order.dayZero, fromDay)),
+    ]
       // a phase that would begin after the order's last day never does
-      .filter(({ index, from }) => index > reached && (order.until === undefined || from <= order.until))
-      .flatMap(({ index, from }): Buckle[] => {
-        const window = limited ? windowOf(order.phases[index]!.limits, limited) : {};
-        const now = pieces(window);
-        const changes = now !== before;
-        before = now;
-        return changes
-          ? [
-              {
-                day: from,
-                kind: 'S',
-                stage: 'review',
-                visit: true,
-                window,
-                ...(limited ? { motion: limited } : {}),
-              },
-            ]
-          : [];
-      })
-  );
-}
-
-/** The days on which a setting that goes by schedule is another one, after what it was last made for. */
-function scheduledChanges({ setting: { made } }: CaseState, { dayZero }: Order): Buckle[] {
-  return made.flatMap(({ setting: { id, schedule = [] }, made: last }) =>
-    // before it is made for the first time, it is made with the fitting
-    last === undefined
-      ? []
-      : schedule
-          .map(({ fromDay }) => addDays(dayZero, fromDay))
-          .filter((day) => day > last.day)
-          .map((day): Buckle => ({ day, kind: 'S', stage: 'set', visit: true, setting: id })),
-  );
+      .filter((day) => day > since && (order.until === undefined || day <= order.until))
+      .sort((a, b) => a.localeCompare(b));
+    const limited = 'joint' in setting ? ({ joint: setting.joint, plane: 'sagittal' } as const) : undefined;
+    // what the joint reached today says nothing of that day
+    const grounds = { ...state, motion: undefined };
+    return daysOfChange(setting, made, [...new Set(days)], (day) => groundsOn(grounds, day)).map(
+      (day): Buckle => ({
+        day,
+        kind: 'S',
+        stage: setting.kind === 'stops' ? 'review' : 'set',
+        visit: true,
+        ...(setting.kind === 'stops' && limited
+          ? { window: windowOn(order, day, limited)?.window ?? {}, motion: limited }
+          : { setting: setting.id }),
+      }),
+    );
+  });
 }
 
 /** The earliest day on which the patient is to come in or somebody is to be called; undefined when nothing is. */

@@ -1,7 +1,7 @@
 import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
 import { anyId, entryId, instant, text, whole } from './fields';
-import { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
+import { formerKinds, kinds, kindSent, type BodyOf, type KindName } from './kinds/all';
 import type { CaseAtHand, EntryKind, EntryStage, Upcaster } from './kinds/kind';
 
 /** An entry as it is written: made where the work is, never changed afterwards. */
@@ -89,8 +89,8 @@ export function readEntry(
   });
   if (faults.length > 0) return { ok: false, faults };
   const entry = sent as AnyEntry;
-  if (!isKind(entry.kind)) return { ok: false, faults: [{ at: 'kind', message: 'is not a kind of entry' }] };
-  const kind = kinds[entry.kind];
+  const kind = kindSent(entry.kind);
+  if (!kind) return { ok: false, faults: [{ at: 'kind', message: 'is not a kind of entry' }] };
   if (!kind.stages.includes(entry.stage))
     faults.push({ at: 'stage', message: `must be one of ${kind.stages.join(', ')} for ${entry.kind}` });
   if (entry.v > kind.v) faults.push({ at: 'v', message: `is newer than this server knows (${kind.v})` });
@@ -114,7 +114,7 @@ export function readEntry(
 }
 
 /** A body brought to today's version; undefined when it is none of the version it says it is of. */
-function readOlder(kind: EntryKind, v: number, body: unknown): unknown {
+function readOlder(kind: Pick<EntryKind, 'v' | 'upcasters'>, v: number, body: unknown): unknown {
   try {
     return upcastBody(kind, v, body);
   } catch {
@@ -130,8 +130,16 @@ export const upcastBody = (
   about: CaseAtHand = {},
 ): unknown => kind.upcasters.slice(v - 1).reduce((older, upcast) => upcast(older as never, about), body);
 
-/** An entry with its body in today's version. */
-export function current<E extends AnyEntry>(entry: E, about: CaseAtHand): E {
+/** An entry of a kind that is written no more as one of today's; any other as it is. */
+export function ofTodaysKind<E extends AnyEntry>(entry: E): E {
+  if (!Object.hasOwn(formerKinds, entry.kind)) return entry;
+  const { now } = formerKinds[entry.kind]!;
+  return { ...entry, kind: now.kind, v: now.v, body: now.body(entry.body as never) } as E;
+}
+
+/** An entry of today's kind, with its body in today's version. */
+export function current<E extends AnyEntry>(sent: E, about: CaseAtHand): E {
+  const entry = ofTodaysKind(sent);
   const kind = kinds[entry.kind];
   return entry.v === kind.v
     ? entry

@@ -1,11 +1,12 @@
-export { foreignFaults, isOutsideModel } from './belongs';
+export { foreignFaults, isOutsideModel, roleFaults } from './belongs';
 export { boundsOf, type Bounds } from './bounds';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
-export { decideSignature, decideSize, decideStops, stopsFor } from './decide';
+export { choiceFor, decideSetting, decideSignature, decideSize } from './decide';
 export { judgeDecision, type DecisionJudgement } from './decision';
 export { caseRibbon, firstVisit, staysDue, type Buckle, type Ribbon, type WornSpan } from './due';
 export { engineVersion } from './engine';
 export {
+  ofTodaysKind,
   readEntry,
   type AnyEntry,
   type AnyRecordedEntry,
@@ -14,7 +15,7 @@ export {
   type RecordedEntry,
 } from './entry';
 export { foldCase, type FoldContext } from './fold/fold-case';
-export { wantedOn } from './fold/fold-setting';
+export { choiceOn, groundsOn, madeIn, wantedOn } from './fold/fold-setting';
 export type { LineStatus, RecordLine } from './fold/settle';
 export { stageAt, stillNeeded, type StillNeeded } from './fold/stage-states';
 export type {
@@ -29,6 +30,6 @@ export type {
   UrgentCall,
 } from './fold/state';
 export { intentFaults, intentInForce } from './intent';
-export { isKind, kinds, type BodyOf, type KindName } from './kinds/all';
+export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds/all';
 export type { EntryKind, EntryStage } from './kinds/kind';
 export { fitModels, type Fit, type FitModel } from './fit';

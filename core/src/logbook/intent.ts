@@ -3,15 +3,20 @@ import { planProblems, type WearPlan } from '../wearing';
 import { notCarriedOut } from '../programmes';
 import { current, type AnyEntry, type EntryFault } from './entry';
 import type { CaseState } from './fold/state';
-import { kinds, type KindName } from './kinds/all';
+import { kinds, type BodyOf, type KindName } from './kinds/all';
 
-/** The intent of a kind that is in force: what a new one must say it follows. */
-export function intentInForce(state: CaseState, kind: KindName): string | null {
+/**
+ * The intent that is in force where an entry would stand: what a new one must say it follows.
+ * @param body of a choice: each setting has its own
+ */
+export function intentInForce(state: CaseState, kind: KindName, body: object): string | null {
   switch (kind) {
     case 'order.given':
       return state.order?.entry ?? null;
-    case 'set.stops-chosen':
-      return state.setting.chosen?.entry ?? null;
+    case 'set.chosen': {
+      const { setting: id } = body as BodyOf<'set.chosen'>;
+      return state.setting.made.find(({ setting }) => setting.id === id)?.chosen?.entry ?? null;
+    }
     case 'wear.planned':
       return state.wearing.plan?.entry ?? null;
     default:

@@ -1,6 +1,6 @@
 import { readInstant } from '../calendar';
 import { upcastBody, type AnyRecordedEntry } from './entry';
-import { isKind, kinds } from './kinds/all';
+import { kindSent } from './kinds/all';
 
 /** What was found out about an entry once; entries never change. */
 const judged = new WeakMap<AnyRecordedEntry, boolean>();
@@ -19,8 +19,8 @@ export function isReadable(entry: AnyRecordedEntry): boolean {
 }
 
 function canBeRead({ kind: name, v, observedAt, body }: AnyRecordedEntry): boolean {
-  if (!isKind(name) || readInstant(observedAt) === undefined) return false;
-  const kind = kinds[name];
+  const kind = kindSent(name);
+  if (!kind || readInstant(observedAt) === undefined) return false;
   if (!Number.isInteger(v) || v < 1 || v > kind.v) return false;
   try {
     return kind.body.isValidSync(upcastBody(kind, v, body), { strict: true });

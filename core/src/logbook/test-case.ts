@@ -3,6 +3,7 @@ import type { Side } from '../anatomy';
 import type { BraceModel } from '../programmes';
 import { kneePad, kneeStrap, pinOf, programmes } from '../programmes';
 import { askedFindings } from '../screening';
+import { valuesOfStops, type HingeStops } from '../setting';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
 import type { CaseState } from './fold/state';
@@ -163,6 +164,12 @@ export const foldedNewly = ({ screening, limbs, calls, measuring, sizing, stages
     height: sizing.height,
   });
 
+/** The stops of both hinges as a setting has them. */
+export const stopsMade = (medial: HingeStops, lateral: HingeStops = medial) => ({
+  setting: 'hinge-stops',
+  values: Object.entries(valuesOfStops({ medial, lateral })).map(([place, value]) => ({ place, value })),
+});
+
 const caseId = '0192c3d4-0000-7000-8000-00000000c0de';
 export const userId = '0192c3d4-0000-7000-8000-0000000000aa';
 
@@ -232,6 +239,11 @@ export function testLogbook(context: FoldContext = testContext, braced: Side = '
         },
         more,
       ),
+    /** what is in the hinges: alike, or the lateral one otherwise */
+    stops: (
+      medial: HingeStops,
+      { lateral = medial, of, ...more }: { lateral?: HingeStops; of?: string; observedAt?: string } = {},
+    ) => write('set.made', { ...stopsMade(medial, lateral), moved: true, ...(of ? { of } : {}) }, more),
     looked: (...present: BodyOf<'screen.looked'>['answers'][number]['finding'][]) =>
       write('screen.looked', {
         answers: askedFindings(context.programme.findings).map((finding) => ({
@@ -270,11 +282,10 @@ export const dialContext: FoldContext = contextOf(
 export const foldedOrders = ({ order, setting, programmePin, checking, stages }: CaseState) => ({
   order: order?.order,
   programme: programmePin.version,
-  settings: setting.made.map(({ setting: { id }, made, judged }) => ({
-    id,
-    values: made?.values ?? null,
-    judged,
-  })),
+  // stops stood apart from what is set then
+  settings: setting.made
+    .filter(({ setting: { kind } }) => kind !== 'stops')
+    .map(({ setting: { id }, made, judged }) => ({ id, values: made?.values ?? null, judged })),
   stops: setting.fitted?.medial,
   look: setting.look.map(({ what }) => what),
   notReached: checking.checks.filter(({ judged }) => judged.state === 'not-reached').length,

@@ -1,15 +1,9 @@
 import { sidesFrom, type Side } from '../anatomy';
+import type { Stance } from '../brace';
 import type { MotionWindow } from '../order';
 import { assessReadings, type AssessedReading } from './reading';
 import { judgePosture, sharedInPosture } from './posture';
-import {
-  isOfPerson,
-  isReading,
-  type MeasuringStep,
-  type MotionStep,
-  type Stance,
-  type SubstituteWay,
-} from './protocol';
+import { isOfPerson, isReading, type MeasuringStep, type MotionStep, type SubstituteWay } from './protocol';
 
 export interface TakenReading {
   step: string;

@@ -1,4 +1,5 @@
 import type { Joint, Landmark, Plane } from '../anatomy';
+import type { Stance } from '../brace';
 import type { Degrees, Millimetres } from '../quantity';
 
 interface Step {
@@ -19,9 +20,6 @@ export interface StanceStep extends Step {
   /** as right as the named one, where that cannot be */
   others?: readonly Stance[];
 }
-
-export const stances = ['standing', 'upright-hands-supported', 'seated', 'supine', 'in-line'] as const;
-export type Stance = (typeof stances)[number];
 
 /**
  * The joint's angle, read with the goniometer: put at a target, at what the order says of it, or, where none is

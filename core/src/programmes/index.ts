@@ -13,9 +13,11 @@ export {
   checksOf,
   modelProblems,
   partsOf,
+  stopsSettingOf,
   stepsOf,
   type BraceModel,
   type ModelProblem,
+  type StopsSetting,
 } from './model';
 export { kneePad, kneeStrap } from './knee-ligament-frame';
 export { currentModel, currentProgramme } from './upcast';

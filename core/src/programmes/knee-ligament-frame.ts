@@ -128,7 +128,7 @@ export const rigidFrame = {
  */
 export const kneeLigamentFrame: Programme = {
   id: 'knee-ligament-frame',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -138,8 +138,21 @@ export const kneeLigamentFrame: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  settings: [],
-  stops: { leastExtension: 0, always: true, made: 'before-donning' },
+  settings: [
+    {
+      kind: 'stops',
+      id: 'hinge-stops',
+      made: 'before-donning',
+      by: 'orthotist',
+      joint: 'knee',
+      parts: ['hinge-medial', 'hinge-lateral'],
+      at: { from: 'kneecap-upper-edge', face: 'medial' },
+      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+      leastExtension: 0,
+      always: true,
+      reopens: ['knee-at-extension-stop', 'knee-at-flexion-stop'],
+    },
+  ],
   ...rigidFrame,
   sequences: [
     {

@@ -48,7 +48,7 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -87,8 +87,19 @@ export const kneePostop: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
-  stops: { leastExtension: 0, made: 'before-donning' },
   settings: [
+    {
+      kind: 'stops',
+      id: 'hinge-stops',
+      made: 'before-donning',
+      by: 'orthotist',
+      joint: 'knee',
+      parts: ['hinge-medial', 'hinge-lateral'],
+      at: { from: 'knee-joint-space', face: 'medial' },
+      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+      leastExtension: 0,
+      reopens: ['knee-at-extension-stop', 'knee-at-flexion-stop'],
+    },
     {
       kind: 'lock',
       id: 'knee-lock',
@@ -97,7 +108,7 @@ export const kneePostop: Programme = {
       joint: 'knee',
       parts: ['hinge-medial', 'hinge-lateral'],
       at: { from: 'knee-joint-space', face: 'medial' },
-      places: ['medial', 'lateral'],
+      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
     },
     {
       // equal, and a reading is no better than this: an estimate
@@ -106,8 +117,7 @@ export const kneePostop: Programme = {
       made: 'before-donning',
       parts: ['upright-medial', 'upright-lateral'],
       at: { ...thigh(0.62), face: 'medial' },
-      places: ['medial', 'lateral'],
-      within: 2,
+      axes: [{ of: ['medial', 'lateral'], go: 'alike', within: 2 }],
       least: 250,
       most: 800,
     },
@@ -117,7 +127,7 @@ export const kneePostop: Programme = {
       made: 'before-donning',
       parts: ['upright-medial', 'upright-lateral'],
       at: { ...shin(0.62), face: 'lateral' },
-      places: ['medial', 'lateral'],
+      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
       least: 1,
       most: 12,
     },
@@ -188,6 +198,20 @@ export const kneePostop: Programme = {
       id: 'hinge-on-the-knee',
       at: { from: 'knee-joint-space', face: 'medial' },
       cures: [{ stage: 'strap', thing: 'slack-behind' }],
+    },
+    {
+      kind: 'angle-at-stop',
+      id: 'knee-at-extension-stop',
+      stop: 'extension',
+      at: { from: 'knee-joint-space', face: 'medial' },
+      cures: [{ stage: 'set', thing: 'hinge-stops' }],
+    },
+    {
+      kind: 'angle-at-stop',
+      id: 'knee-at-flexion-stop',
+      stop: 'flexion',
+      at: { from: 'knee-joint-space', offset: -16, face: 'back' },
+      cures: [{ stage: 'set', thing: 'hinge-stops' }],
     },
     {
       kind: 'seen',

@@ -3,9 +3,11 @@ import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
 import type { FrameLimits } from '../shaping';
-import type { StopHardware } from '../setting';
+import type { Setting, StopHardware } from '../setting';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { Programme } from './programme';
+
+export type StopsSetting = Extract<Setting, { kind: 'stops' }>;
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
 export interface BraceModel {
@@ -39,6 +41,10 @@ export type ModelProblem =
   | { problem: 'no-part'; part: string }
   | { problem: 'no-hinge' };
 
+/** The setting of a family that is its hinges' stops, if it has any. */
+export const stopsSettingOf = ({ settings }: Pick<Programme, 'settings'>): StopsSetting | undefined =>
+  settings.find((setting): setting is StopsSetting => setting.kind === 'stops');
+
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
 export function modelProblems(model: BraceModel, programme: Programme): ModelProblem[] {
   const isAxis = (id: string) => model.chart.axes.some(({ reading }) => reading === id);
@@ -55,7 +61,7 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
     ...partsNamed(programme)
       .filter((id) => !partsOf(programme, model).some((part) => part.id === id))
       .map((part) => ({ problem: 'no-part' as const, part })),
-    ...(programme.stops && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
+    ...(stopsSettingOf(programme) && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
   ];
 }
 

@@ -4,7 +4,7 @@ import type { ProgrammeCheck } from '../checking';
 import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Finding } from '../screening';
-import type { Setting, StopRule } from '../setting';
+import type { Setting } from '../setting';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
 
@@ -44,7 +44,15 @@ export interface FamilyWords {
   injuries?: Record<string, string>;
   settings?: Record<
     string,
-    { name: string; how: string; caution?: string; places?: Record<string, string>; unit?: string }
+    {
+      name: string;
+      how: string;
+      caution?: string;
+      places?: Record<string, string>;
+      unit?: string;
+      /** what is observed, by its id, in `until …` */
+      observed?: Record<string, string>;
+    }
   >;
   steps?: Record<string, { name: string; hold: string; caution?: string }>;
   checks?: Record<
@@ -102,11 +110,9 @@ export interface Programme {
   /** the family's or the clinic's own rules, in place of the chart's */
   between?: BetweenRule;
   disagree?: DisagreeRule;
-  /** stops, and when they are put in */
-  stops?: StopRule & { made: 'before-donning' };
   /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
   parts: Part[];
-  /** what is set on it beside stops */
+  /** what is set on it: stops, locks, lengths, corrections, parts that may be left out */
   settings: Setting[];
   /** stages in which this family has nothing to do; its words say why */
   notNeeded?: Stage[];

@@ -35,9 +35,12 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
     for (const { cures = [] } of checks)
       for (const { stage, thing } of cures) {
         expect(stages).toContain(stage);
-        // what is to be opened there is a step of one of its lists
+        // what is to be opened there is a step of one of its lists, or something that is set
         if (thing !== undefined)
-          expect(sequences.flatMap(({ steps }) => steps.map(({ id }) => id))).toContain(thing);
+          expect([
+            ...sequences.flatMap(({ steps }) => steps.map(({ id }) => id)),
+            ...programme.settings.map(({ id }) => id),
+          ]).toContain(thing);
       }
     for (const { steps: all } of sequences)
       for (const step of all)

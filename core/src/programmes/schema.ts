@@ -1,9 +1,9 @@
 import { array, boolean, lazy, mixed, number, object, string, type ObjectShape } from 'yup';
-import { partSchema } from '../brace';
+import { partSchema, stances } from '../brace';
 import { checkSchema } from '../checking';
 import { sequenceSchema } from '../strapping';
 import { joints, landmarks, planes, regionNames, type Landmark } from '../anatomy';
-import { stances, substituteWays, type MeasuringStep } from '../measuring';
+import { substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
 import { hardwareKinds, settingSchema } from '../setting';
@@ -112,6 +112,7 @@ const words = object({
     caution: said(),
     places: saidById,
     unit: said(),
+    observed: saidById,
   }),
   steps: wordsById({ name: said().required(), hold: said().defined(), caution: said() }),
   checks: wordsById({
@@ -154,13 +155,6 @@ export const programmeSchema = object({
   axes: array().of(name()).required(),
   between: string().oneOf(betweenRules),
   disagree: string().oneOf(disagreeRules),
-  stops: object({
-    leastExtension: finite(),
-    always: boolean().strict(),
-    made: string().oneOf(['before-donning']).required(),
-  })
-    .noUnknown()
-    .default(undefined),
   settings: array().of(settingSchema).max(40).required(),
   notNeeded: array().of(string().oneOf(stages).required()),
   followed: object({

@@ -9,7 +9,7 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 4,
+  version: 5,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['disc', 'other'],
@@ -51,11 +51,17 @@ export const spineBelt: Programme = {
       made: 'before-donning',
       parts: ['belt-wings'],
       at: { from: 'waist', face: 'front' },
-      places: ['right', 'left'],
+      axes: [{ of: ['right', 'left'], go: 'alike' }],
       least: 1,
       most: 60,
     },
-    { kind: 'fitted', id: 'front-panel-in', made: 'before-donning', part: 'panel-of-the-front' },
+    {
+      kind: 'panel',
+      id: 'front-panel-in',
+      made: 'before-donning',
+      panel: 'front',
+      part: 'panel-of-the-front',
+    },
   ],
   parts: [
     {

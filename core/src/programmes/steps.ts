@@ -1,4 +1,5 @@
 import type { Landmark } from '../anatomy';
+import type { Stance } from '../brace';
 import type {
   GirthStep,
   LengthStep,
@@ -6,7 +7,6 @@ import type {
   PostureStep,
   ProtocolStep,
   ReadingStep,
-  Stance,
   WidthStep,
 } from '../measuring';
 import type { Finding } from '../screening';

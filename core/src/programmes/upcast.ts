@@ -1,5 +1,6 @@
 import type { ProgrammeCheck } from '../checking';
 import type { Joint } from '../anatomy';
+import type { Setting } from '../setting';
 import type { Sequence, SequenceStep } from '../strapping';
 import { kneePad, kneeStrap, partOfStrap, rigidFrame } from './knee-ligament-frame';
 import type { BraceModel } from './model';
@@ -18,7 +19,16 @@ interface OldStep {
   minutes?: number;
 }
 
-interface OldProgramme extends Omit<Programme, 'parts' | 'settings' | 'sequences' | 'checks'> {
+/** A pair was places that go alike, and stops were the family's own, apart from what is set. */
+type PlacedSetting = Omit<Setting, 'axes'> & { places?: string[]; within?: number };
+interface StopsApart {
+  stops?: { leastExtension: number; always?: boolean; made: 'before-donning' };
+}
+interface PlacedProgramme extends Omit<Programme, 'settings'>, StopsApart {
+  settings: PlacedSetting[];
+}
+
+interface OldProgramme extends Omit<Programme, 'parts' | 'settings' | 'sequences' | 'checks'>, StopsApart {
   sequence: OldStep[];
   checks: { kind: string; id: string }[];
 }
@@ -34,7 +44,8 @@ interface OldModel extends Omit<BraceModel, 'parts'> {
   straps: { strap: number; level: number; face: 'front' | 'back' }[];
 }
 
-const isOldProgramme = (body: Programme | OldProgramme): body is OldProgramme => !('sequences' in body);
+const isOldProgramme = (body: Programme | PlacedProgramme | OldProgramme): body is OldProgramme =>
+  !('sequences' in body);
 const isOldModel = (body: BraceModel | OldModel): body is OldModel => !('parts' in body);
 
 function stepNow({ id, kind, strap, knee, minutes }: OldStep, joint: Joint | undefined): SequenceStep {
@@ -49,9 +60,45 @@ function stepNow({ id, kind, strap, knee, minutes }: OldStep, joint: Joint | und
   }
 }
 
+/** Settings at axes, the hinges' stops the first of them. */
+function withAxes({ stops, settings, ...rest }: PlacedProgramme): Programme {
+  const atStop = rest.checks.filter(({ kind }) => kind === 'angle-at-stop');
+  const hinges: Setting[] =
+    stops && rest.joint
+      ? [
+          {
+            kind: 'stops',
+            id: 'hinge-stops',
+            by: 'orthotist',
+            joint: rest.joint,
+            axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+            ...stops,
+            reopens: atStop.map(({ id }) => id),
+          },
+        ]
+      : [];
+  return {
+    ...rest,
+    settings: [
+      ...hinges,
+      ...settings.map(({ places, within, ...setting }) =>
+        places === undefined
+          ? (setting as Setting)
+          : ({
+              ...setting,
+              axes: [{ of: places, go: 'alike', ...(within === undefined ? {} : { within }) }],
+            } as Setting),
+      ),
+    ],
+  };
+}
+
 /** A programme as it was registered, in today's form. */
-export function currentProgramme(body: Programme | OldProgramme): Programme {
-  if (!isOldProgramme(body)) return body;
+export function currentProgramme(body: Programme | PlacedProgramme | OldProgramme): Programme {
+  if (!isOldProgramme(body))
+    return 'stops' in body || body.settings.some((setting) => 'places' in setting)
+      ? withAxes(body as PlacedProgramme)
+      : (body as Programme);
   const { sequence, checks, ...rest } = body;
   const settle = sequence.find(({ kind }) => kind === 'settle');
   const list: Sequence = {
@@ -61,7 +108,7 @@ export function currentProgramme(body: Programme | OldProgramme): Programme {
     steps: sequence.map((step) => stepNow(step, rest.joint)),
     ...(settle ? { passes: [{ after: settle.id }] } : {}),
   };
-  return {
+  return withAxes({
     ...rest,
     settings: [],
     parts: sequence.length === 0 ? [] : rigidFrame.parts,
@@ -70,7 +117,7 @@ export function currentProgramme(body: Programme | OldProgramme): Programme {
     checks: checks.map(
       (check) => ({ ...rigidFrame.checks.find(({ id }) => id === check.id), ...check }) as ProgrammeCheck,
     ),
-  };
+  });
 }
 
 /** A model as it was registered, in today's form. */

@@ -1,13 +1,12 @@
-import type { JointPlane } from '../anatomy';
 import type { ClinicDay } from '../calendar';
-import { windowOn, type Order } from '../order';
+import { phaseInForce, type Order } from '../order';
 import {
-  chooseStops,
-  type Arc,
-  type HingeStops,
-  type StopChoice,
-  type StopHardware,
-  type StopRule,
+  chooseSetting,
+  daysOfChange,
+  isChosenFirst,
+  type Setting,
+  type SettingMade,
+  type WantedBy,
 } from '../setting';
 
 export type SkinFinding = 'clear' | 'fades-within-30-min' | 'stays-red' | 'broken';
@@ -37,46 +36,36 @@ export const referBecause = ({ skin, pain }: ReviewFinding): ReferReason[] => [
 export type Adjustment =
   /** tell the prescriber at once; change nothing meanwhile */
   | { kind: 'refer'; because: ReferReason[]; protective: boolean }
-  | { kind: 'stops'; phase: number; choice: StopChoice }
+  /** settings that are others in the phase in force, by id */
+  | { kind: 'set'; phase: number; settings: string[] }
   | { kind: 'none'; phase: number };
 
 /** What an adjustment is proposed from. */
 export interface AtReview {
   order: Order;
   day: ClinicDay;
-  /** the motion that the stops limit */
-  limited: JointPlane | undefined;
-  /** fitted now */
-  setting: HingeStops | undefined;
-  /** the hinge's pieces; a brace without stops has nothing to adjust here */
-  hardware: StopHardware | undefined;
-  rule: StopRule | undefined;
+  /** what is set, as it was made */
+  settings: readonly { setting: Setting; made: SettingMade | undefined }[];
+  /** what a setting is chosen and judged by on the day */
+  by: WantedBy;
   found?: ReviewFinding | undefined;
-  /** what the joint reached, if tested */
-  joint?: Arc | undefined;
 }
 
 /**
- * The one adjustment a review may make: the stops of the phase in force, if the brace is not on them yet.
- * What is told to the prescriber comes first: it raises a call, and never by itself shortens protective
- * wearing.
+ * What a review may change by itself: what is set for the phase in force, where the brace is not so yet. What is told to the
+ * prescriber comes first: it raises a call, and never by itself shortens protective wearing.
  */
-export function proposeAdjustment({
-  order,
-  day,
-  limited,
-  setting,
-  hardware,
-  rule,
-  found,
-  joint,
-}: AtReview): Adjustment {
+export function proposeAdjustment({ order, day, settings, by, found }: AtReview): Adjustment {
   const because = found ? referBecause(found) : [];
   if (because.length > 0) return { kind: 'refer', because, protective: order.protective };
-  const now = windowOn(order, day, limited) ?? { phase: -1, window: {} };
-  if (!hardware || !rule) return { kind: 'none', phase: now.phase };
-  const choice = chooseStops(now.window, hardware, rule, joint);
-  const same =
-    choice.ok && setting?.extension === choice.stops.extension && setting.flexion === choice.stops.flexion;
-  return same ? { kind: 'none', phase: now.phase } : { kind: 'stops', phase: now.phase, choice };
+  const phase = phaseInForce(order, day)?.index ?? -1;
+  const changed = settings.filter(({ setting, made }) =>
+    // what was never made is made in Set; but stops are asked for, whoever left them out
+    made === undefined
+      ? isChosenFirst(setting) && chooseSetting(setting, by) !== undefined
+      : daysOfChange(setting, made, [day], () => by).length > 0,
+  );
+  return changed.length === 0
+    ? { kind: 'none', phase }
+    : { kind: 'set', phase, settings: changed.map(({ setting: { id } }) => id) };
 }

@@ -1,7 +1,7 @@
 import { limitsOf } from '../order';
 import fc from 'fast-check';
 import type { Order } from '../order';
-import { parseNeutralZero, printNeutralZero } from '../setting';
+import { parseNeutralZero, printNeutralZero, valuesOfStops, type HingeStops, type Setting } from '../setting';
 import { proposeAdjustment, referBecause, type AtReview } from './adjustment';
 import { changesSince, orderedMotion, type VisitMotion } from './changes';
 import { exampleMotion, motionInWindow } from './motion';
@@ -23,16 +23,27 @@ const order: Order = {
   trouble: 'keep-on',
 };
 const hinge = { extension: [0, 10, 20], flexion: [45, 60, 75, 90] };
-const rule = { leastExtension: 0 };
-const adjust = (day: string, setting: AtReview['setting'], found?: AtReview['found'], more = {}) =>
-  proposeAdjustment({ order, day, limited: knee, setting, hardware: hinge, rule, found, ...more });
+const stops: Setting = {
+  kind: 'stops',
+  id: 'hinge-stops',
+  made: 'before-donning',
+  joint: 'knee',
+  axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+  leastExtension: 0,
+};
+const chart = { version: 1, sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' } as const;
+const adjust = (day: string, fitted: HingeStops | undefined, found?: AtReview['found']) => {
+  const made = fitted && { values: valuesOfStops({ medial: fitted, lateral: fitted }) };
+  const by = { day, order, hardware: hinge, readings: {}, chart: chart as never };
+  return proposeAdjustment({ order, day, settings: [{ setting: stops, made }], by, found });
+};
 const well = { skin: 'clear', pain: 2 } as const;
 
 test('in the next phase the stops move to it', () =>
   expect(adjust('2026-11-21', { extension: 10, flexion: 60 }, well)).toMatchObject({
-    kind: 'stops',
+    kind: 'set',
     phase: 1,
-    choice: { ok: true, stops: { extension: 10, flexion: 90 }, lost: { extension: 5 } },
+    settings: ['hinge-stops'],
   }));
 
 test('a day before it nothing changes', () =>
@@ -54,7 +65,7 @@ test.each([
 );
 
 test('nothing fitted yet counts as not on the phase', () =>
-  expect(adjust('2026-11-10', undefined, undefined).kind).toBe('stops'));
+  expect(adjust('2026-11-10', undefined, undefined).kind).toBe('set'));
 
 test.each([
   [{ extension: -8, flexion: 84 }, { from: 8, to: 84 }, { extension: false, flexion: false }, false],

@@ -17,12 +17,30 @@ export {
   type StopProblem,
   type StopRule,
 } from './stops';
-export { settingMoments, onePlace, type JudgedSetting, type SettingMade, type Wanted } from './kind';
 export {
+  onePlace,
+  placesAlong,
+  settingMoments,
+  waysToGo,
+  type JudgedSetting,
+  type SettingChoice,
+  type SettingMade,
+  type Wanted,
+  type WantedBy,
+} from './kind';
+export { stopsAt, valuesOfStops } from './kinds/stops';
+export {
+  changeFault,
+  chooseSetting,
+  daysOfChange,
+  existingAt,
+  isChosenFirst,
   isWhole,
   judgeSetting,
+  madeFromOf,
   mayBeInOrOut,
   placesOf,
+  sameMade,
   settingSchema,
   wantedOf,
   type Setting,

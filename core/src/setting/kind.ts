@@ -1,9 +1,17 @@
-import { array, object, string, type InferType, type ObjectSchema } from 'yup';
-import { finite, optionalCondition, placeSchema } from '../brace';
+import { array, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
+import {
+  finite,
+  oneOfKinds,
+  optionalCondition,
+  optionalPosture,
+  placeSchema,
+  type OneOfKinds,
+} from '../brace';
 import type { ClinicDay } from '../calendar';
 import type { Order } from '../order';
+import type { Degrees } from '../quantity';
 import type { AxisReading, Chart } from '../sizing';
-import type { StopHardware } from './stops';
+import type { Arc, StopHardware, StopProblem } from './stops';
 
 /** When a setting is made: with the brace off, at a step of putting on, after it has settled, each time, or at a review. */
 export const settingMoments = [
@@ -15,6 +23,34 @@ export const settingMoments = [
 ] as const;
 
 const id = () => string().strict().required().min(1).max(80);
+
+/** What a move is to come to; its words hang on the setting. */
+const goals = {
+  /** what the order or the size wants of it */
+  wanted: object({}),
+  value: object({ value: finite().required() }),
+  range: object({ from: finite().required(), to: finite().required() }),
+  neutral: object({}),
+  'as-supplied': object({}),
+  /** until something is observed, by the setting's own words */
+  until: object({ observed: id() }),
+};
+
+const whatFollows = ['walk', 'ask'] as const;
+
+const moveSchema = object({
+  goal: oneOfKinds(goals) as unknown as Schema<OneOfKinds<typeof goals>>,
+  posture: optionalPosture,
+  /** the places one after the other: the upper screw, then the lower */
+  order: array().of(id()).max(6),
+  /** how much at a time, in the setting's unit; where practice and the maker name none it says so */
+  amount: lazy((value) =>
+    typeof value === 'string' ? string().oneOf(['not-stated']) : finite().positive(),
+  ) as unknown as Schema<number | 'not-stated' | undefined>,
+  then: string().oneOf(whatFollows),
+})
+  .noUnknown()
+  .required();
 
 /** What every setting states. */
 export const common = {
@@ -43,9 +79,48 @@ export const common = {
     ),
   /** whose work it is: an orthotist's where it says so; air and belts are anybody's */
   by: string().oneOf(['orthotist']),
+  /** how it is made, one move after the other */
+  moves: array().of(moveSchema).max(8),
+  /** the most that one change may be, and the most in all, in its unit: the maker's or the family's */
+  perChange: finite().positive(),
+  inAll: finite().positive(),
+  /** the patient may change it alone: by so much, not sooner than after so many days, and tells it at the review */
+  patient: object({
+    within: finite().positive().required(),
+    everyDays: finite().integer().positive().required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+  /** checks that are answered again once it was made */
+  reopens: array().of(id()).max(20),
 };
-/** The places it is made at, which go alike: medial and lateral, left and right. */
-export const places = () => array().of(id()).min(1).max(6).required();
+
+/** How the places along an axis go: the same, opposite to each other, or each for itself. */
+export const waysToGo = ['alike', 'opposite', 'differ'] as const;
+const axisSchema = object({
+  of: array().of(id()).min(1).max(6).required(),
+  go: string().oneOf(waysToGo).required(),
+  /** how far those that go alike or opposite may be off */
+  within: finite().min(0),
+})
+  .noUnknown()
+  .required();
+export type PlaceAxis = InferType<typeof axisSchema>;
+
+/** The places it is made at, by axes: medial and lateral alike, upper and lower each for itself. */
+export const axes = () => array().of(axisSchema).min(1).max(3).required();
+
+/** The places that axes make: `medial`, or `medial-upper` where there is another axis. */
+export const placesAlong = (along: readonly Pick<PlaceAxis, 'of'>[]): string[] =>
+  along.reduce<string[]>(
+    (made, { of }) =>
+      made.length === 0 ? [...of] : made.flatMap((one) => of.map((next) => `${one}-${next}`)),
+    [],
+  );
+
+/** Numbers that exist: from least to most, in steps where they are counted so. */
+export const limits = { least: finite().required(), most: finite().required(), step: finite().positive() };
 /** A step of a dial, a mark, a stroke: whole numbers that exist. */
 export const counted = {
   least: finite().integer().min(0).max(1000).required(),
@@ -54,9 +129,9 @@ export const counted = {
 export const named = id;
 export const notReversed = ['limits', 'must not have most under least'] as const;
 
-/** How a setting was made: a number for each of its places, or in and out; a lock that is out is open. */
+/** How a setting was made: a number for each of its places (none where no piece is in), or in and out; a lock that is out is open. */
 export interface SettingMade {
-  values?: Record<string, number>;
+  values?: Record<string, number | null>;
   fitted?: boolean;
 }
 
@@ -69,8 +144,11 @@ export type JudgedSetting =
       state: 'wrong';
       why:
         | 'pair-differs'
+        | 'not-opposite'
         | 'not-as-wanted'
         | 'outside'
+        | 'outside-order'
+        | 'stops-cross'
         | 'not-locked'
         | 'not-ordered'
         | 'should-be-in'
@@ -86,7 +164,26 @@ export interface WantedBy {
   chart: Chart;
   readings: Readonly<Record<string, AxisReading | undefined>>;
   hardware: StopHardware | undefined;
+  /** what the joint reached, if tested; a stop never forces a joint */
+  joint?: Arc | undefined;
 }
+
+/** What is chosen for a setting from the order, the size and the hardware; or why nothing can be. */
+export type SettingChoice =
+  | {
+      ok: true;
+      made: SettingMade;
+      /** the phase of the order it is for */
+      phase?: number;
+      /** what was ordered, where that is a window */
+      ordered?: { extension?: Degrees; flexion?: Degrees };
+      /** degrees of it that the hardware cannot give */
+      lost: { extension: Degrees; flexion: Degrees };
+    }
+  | { ok: false; problem: StopProblem };
+
+/** From what a choice is made: what became of it makes the choice stale. */
+export type MadeFrom = 'order' | 'motion' | 'readings';
 
 /** What a kind of setting does: its schema beside it, one file a kind. */
 export interface SettingRule<S> {
@@ -99,6 +196,13 @@ export interface SettingRule<S> {
   /** what the size or the order wants of it; undefined where nothing says */
   wanted: (setting: S, by: WantedBy) => Wanted | undefined;
   judge: (setting: S, made: SettingMade | undefined, wanted: Wanted | undefined) => JudgedSetting;
+  madeFrom: readonly MadeFrom[];
+  /** the numbers that the hardware has at a place; undefined where any within its limits */
+  existing?: (setting: S, place: string, hardware: StopHardware | undefined) => readonly number[] | undefined;
+  /** it is chosen before it is made: what the hardware cannot give of the order is seen first */
+  chosenFirst?: true;
+  /** a choice of its own: where it says nothing, what is wanted is chosen when it is one number, open, in or out */
+  choose?: (setting: S, by: WantedBy) => SettingChoice | undefined;
 }
 
 // a schema of any shape: its own type is taken from it
@@ -123,27 +227,72 @@ export function numbersAt(at: readonly string[], made: SettingMade | undefined):
   return values.every(Number.isFinite) ? values : undefined;
 }
 
+/** Groups of numbers that differ in their place along one axis alone, as axes make their places. */
+function along(axes: readonly PlaceAxis[], at: number, values: readonly number[]): number[][] {
+  const inner = axes.slice(at + 1).reduce((product, { of }) => product * of.length, 1);
+  const size = axes[at]!.of.length;
+  const groups = new Map<string, number[]>();
+  values.forEach((value, i) => {
+    const key = `${Math.floor(i / (inner * size))} ${i % inner}`;
+    groups.set(key, [...(groups.get(key) ?? []), value]);
+  });
+  return [...groups.values()];
+}
+
+/** How far the numbers of a pair are from going as its axes say; undefined when they do. */
+export function pairFault(
+  axes: readonly PlaceAxis[],
+  values: readonly number[],
+): { why: 'pair-differs' | 'not-opposite'; by: number } | undefined {
+  for (const [at, { go, within = 0 }] of axes.entries()) {
+    if (go === 'differ') continue;
+    const off = Math.max(
+      ...along(axes, at, values).map((group) =>
+        go === 'alike'
+          ? Math.max(...group) - Math.min(...group)
+          : Math.abs(group.reduce((sum, value) => sum + value, 0)),
+      ),
+    );
+    if (off > within) return { why: go === 'alike' ? 'pair-differs' : 'not-opposite', by: off };
+  }
+  return undefined;
+}
+
 /**
- * Judges numbers: every place is there, in what exists, all of them alike, and as wanted.
- * @param within how far those of a pair may differ
+ * Judges numbers: every place is there, in what exists, each axis as it goes, and as wanted.
+ * @param values at its places in their order
  * @param tolerated how near it comes to the wanted one
  */
 export function judgeNumbers(
   values: readonly number[] | undefined,
-  { least, most }: { least: number; most: number },
+  {
+    least,
+    most,
+    step,
+    axes = [],
+  }: { least: number; most: number; step?: number | undefined; axes?: PlaceAxis[] },
   wanted: Wanted | undefined,
-  { within = 0, tolerated = 0 }: { within?: number; tolerated?: number } = {},
+  tolerated = 0,
 ): JudgedSetting {
   if (!values) return { state: 'open' };
-  const off = Math.max(...values.map((value) => outside(value, least, most)));
+  const off = Math.max(
+    ...values.map((value) => Math.max(outside(value, least, most), betweenSteps(value - least, step))),
+  );
   if (off > 0) return { state: 'wrong', why: 'outside', by: off };
-  const spread = Math.max(...values) - Math.min(...values);
-  if (spread > within) return { state: 'wrong', why: 'pair-differs', by: spread };
+  const pair = pairFault(axes, values);
+  if (pair) return { state: 'wrong', ...pair };
   const apart =
     wanted && wanted !== 'open'
       ? Math.max(...values.map((value) => outside(value, wanted.from, wanted.to)))
       : 0;
   return apart > tolerated ? { state: 'wrong', why: 'not-as-wanted', by: apart } : { state: 'right' };
+}
+
+/** How far a number, counted from the least that exists, lies from the nearest step; a rounding of the last digits is no distance. */
+function betweenSteps(value: number, step: number | undefined): number {
+  if (step === undefined) return 0;
+  const off = Math.abs(value - Math.round(value / step) * step);
+  return off < step * 1e-6 ? 0 : off;
 }
 
 /** What is counted once and nothing else wants: strokes of air, wedges, layers of a lift. */
@@ -153,4 +302,13 @@ export const countedOnce: SettingRule<{ least: number; most: number }> = {
   inOrOut: [],
   wanted: nothingWanted,
   judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
+  madeFrom: [],
+};
+
+/** What is in or out, as wanted. */
+export const judgeInOrOut = (made: SettingMade | undefined, wanted: Wanted | undefined): JudgedSetting => {
+  if (made?.fitted === undefined) return { state: 'open' };
+  if (wanted === undefined || wanted === 'open' || (wanted.from === 1) === made.fitted)
+    return { state: 'right' };
+  return { state: 'wrong', why: made.fitted ? 'should-be-out' : 'should-be-in', by: 1 };
 };

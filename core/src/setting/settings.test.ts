@@ -4,8 +4,7 @@ const uprights: Setting = {
   kind: 'length',
   id: 'uprights',
   made: 'before-donning',
-  places: ['medial', 'lateral'],
-  within: 2,
+  axes: [{ of: ['medial', 'lateral'], go: 'alike', within: 2 }],
   least: 300,
   most: 600,
 };
@@ -13,7 +12,7 @@ const ends: Setting = {
   kind: 'mark',
   id: 'ends',
   made: 'before-donning',
-  places: ['left', 'right'],
+  axes: [{ of: ['left', 'right'], go: 'alike' }],
   least: 1,
   most: 24,
 };
@@ -88,7 +87,12 @@ test.each([
   ['without its limits', { ...air, most: undefined }, 'most'],
   ['with limits the wrong way round', { ...air, most: 3 }, ''],
   ['of no joint', { ...ankle, joint: 'toe' }, 'joint'],
-  ['a pair without places', { ...ends, places: [] }, 'places'],
+  ['a pair without places', { ...ends, axes: [] }, 'axes'],
+  [
+    'a pair that goes no known way',
+    { ...ends, axes: [{ of: ['left', 'right'], go: 'somehow' }] },
+    'axes[0].go',
+  ],
   ['half a stroke', { ...air, least: 4.5 }, 'least'],
   ['an endless length', { ...uprights, most: Infinity }, 'most'],
   ['with something of another kind', { ...panel, least: 1 }, ''],

@@ -1,17 +1,30 @@
 import type { InferType } from 'yup';
 import { oneOfKinds } from '../brace';
 import { phaseOn } from '../calendar';
-import type { JudgedSetting, SettingMade, SettingRule, Wanted, WantedBy } from './kind';
+import type {
+  JudgedSetting,
+  MadeFrom,
+  SettingChoice,
+  SettingMade,
+  SettingRule,
+  Wanted,
+  WantedBy,
+} from './kind';
+import type { StopHardware } from './stops';
 import { angle } from './kinds/angle';
+import { correction } from './kinds/correction';
 import { fill } from './kinds/fill';
 import { fitted } from './kinds/fitted';
+import { height } from './kinds/height';
 import { length } from './kinds/length';
 import { lock } from './kinds/lock';
 import { mark } from './kinds/mark';
+import { panel } from './kinds/panel';
 import { pieces } from './kinds/pieces';
+import { stops } from './kinds/stops';
 
 /** Every kind of setting, each from its own file: what it states and what is done with it. */
-const settingKinds = { length, mark, angle, fill, lock, pieces, fitted };
+const settingKinds = { stops, lock, correction, length, mark, angle, height, panel, fill, pieces, fitted };
 
 type Kinds = typeof settingKinds;
 
@@ -59,3 +72,118 @@ export const judgeSetting = (
   made: SettingMade | undefined,
   wanted: Wanted | undefined,
 ): JudgedSetting => ruleOf(setting).judge(setting, made, wanted);
+
+/** Whether it is chosen before it is made. */
+export const isChosenFirst = (setting: Setting): boolean => ruleOf(setting).chosenFirst === true;
+
+/** From what a choice for it is made. */
+export const madeFromOf = (setting: Setting): readonly MadeFrom[] => ruleOf(setting).madeFrom;
+
+/** The numbers that the hardware has for it at a place; undefined where any within its limits. */
+export const existingAt = (
+  setting: Setting,
+  place: string,
+  hardware: StopHardware | undefined,
+): readonly number[] | undefined => ruleOf(setting).existing?.(setting, place, hardware);
+
+/**
+ * What is chosen for a setting from the order, the size and the hardware on a day.
+ * @returns undefined where nothing says what it should be, or more than one number would do
+ */
+export function chooseSetting(setting: Setting, by: WantedBy): SettingChoice | undefined {
+  const { choose, inOrOut } = ruleOf(setting);
+  if (choose) return choose(setting, by);
+  const wanted = wantedOf(setting, by);
+  if (wanted === undefined || (wanted !== 'open' && wanted.from !== wanted.to)) return undefined;
+  const values = () =>
+    Object.fromEntries(placesOf(setting).map((place) => [place, (wanted as { from: number }).from]));
+  const made: SettingMade =
+    wanted === 'open'
+      ? { fitted: false }
+      : inOrOut.includes(true)
+        ? { fitted: wanted.from === 1 }
+        : { values: values() };
+  const phase = by.order && phaseOn(by.order.dayZero, by.order.phases, by.day);
+  return {
+    ok: true,
+    made,
+    ...(phase === undefined || phase < 0 ? {} : { phase }),
+    lost: { extension: 0, flexion: 0 },
+  };
+}
+
+/** Whether the same is wanted. */
+const sameWanted = (one: Wanted | undefined, other: Wanted | undefined): boolean =>
+  typeof one === 'object' && typeof other === 'object'
+    ? one.from === other.from && one.to === other.to
+    : one === other;
+
+/**
+ * The days on which a setting has to be made otherwise than before, out of some days ahead. What is chosen first is held
+ * against the choice, everything else against what is wanted, as near as its kind is read.
+ * @param made as it is now
+ * @param days rising
+ * @param byOn what it is chosen and judged by on a day
+ */
+export function daysOfChange<D extends string>(
+  setting: Setting,
+  made: SettingMade,
+  days: readonly D[],
+  byOn: (day: D) => WantedBy,
+): D[] {
+  let before: SettingMade | undefined = made;
+  let asked: Wanted | undefined;
+  return days.filter((day) => {
+    const by = byOn(day);
+    const wanted = wantedOf(setting, by);
+    const choice = chooseSetting(setting, by);
+    const now = choice?.ok ? choice.made : undefined;
+    // nothing says what it is to be: it stays as it is
+    if (isChosenFirst(setting) ? choice === undefined : wanted === undefined) return false;
+    const stays = isChosenFirst(setting)
+      ? before === undefined || now === undefined
+        ? before === now
+        : sameMade(before, now)
+      : before === undefined
+        ? sameWanted(wanted, asked)
+        : judgeSetting(setting, before, wanted).state === 'right';
+    if (!stays) before = now;
+    asked = wanted;
+    return !stays;
+  });
+}
+
+/** Whether two ways in which a setting is made are the same. */
+export const sameMade = (one: SettingMade, other: SettingMade): boolean => {
+  const places = new Set([...Object.keys(one.values ?? {}), ...Object.keys(other.values ?? {})]);
+  return (
+    one.fitted === other.fitted &&
+    [...places].every((place) => (one.values?.[place] ?? null) === (other.values?.[place] ?? null))
+  );
+};
+
+/**
+ * Why a change from what was made before is more than the setting allows, in its unit. In all counts from neutral where the
+ * setting does, else from what it was made to first.
+ * @param before how it was made until now, in order
+ * @returns undefined when it is not, or nothing was made before
+ */
+export function changeFault(
+  setting: Setting,
+  before: readonly SettingMade[],
+  made: SettingMade,
+): { why: 'over-change' | 'over-all'; by: number } | undefined {
+  const { perChange, inAll } = setting;
+  const apart = (from: (place: string) => number | null | undefined): number =>
+    Math.max(
+      0,
+      ...Object.entries(made.values ?? {}).map(([place, value]) =>
+        value === null ? 0 : Math.abs(value - (from(place) ?? value)),
+      ),
+    );
+  const last = apart((place) => before.at(-1)?.values?.[place]);
+  if (perChange !== undefined && last > perChange) return { why: 'over-change', by: last - perChange };
+  const isFromNeutral = setting.kind === 'correction' && setting.origin === 'neutral';
+  const all = apart((place) => (isFromNeutral ? 0 : before[0]?.values?.[place]));
+  return inAll !== undefined && all > inAll ? { why: 'over-all', by: all - inAll } : undefined;
+}

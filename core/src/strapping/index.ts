@@ -4,7 +4,6 @@ export {
   purposes,
   runSequence,
   sequenceSchema,
-  type Posture,
   type RunnerState,
   type RunnerStep,
   type Sequence,

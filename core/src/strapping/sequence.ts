@@ -1,43 +1,23 @@
-import { array, lazy, object, string, type InferType, type Schema } from 'yup';
+import { array, object, string, type InferType, type Schema } from 'yup';
 import {
   applies,
   finite,
   oneOfKinds,
   optionalCondition,
+  optionalPosture,
   type Condition,
   type KnownFacts,
   type OneOfKinds,
 } from '../brace';
-import { joints, type Joint } from '../anatomy';
-import { stances, type Stance } from '../measuring';
-import type { Degrees } from '../quantity';
 
 const id = () => string().strict().required().min(1).max(80);
-
-/** The angle a joint has during a step: so many degrees, or what the order says of it. */
-const angle = lazy((value) => (typeof value === 'string' ? string().oneOf(['as-ordered']) : finite()));
-
-/** A stance and the joints' angles together; what is absent is as it comes. */
-export interface Posture {
-  stance?: Stance;
-  joints?: Partial<Record<Joint, Degrees | 'as-ordered'>>;
-}
-
-const posture = object({
-  stance: string().oneOf(stances),
-  joints: object(Object.fromEntries(joints.map((joint) => [joint, angle])))
-    .noUnknown()
-    .default(undefined),
-})
-  .noUnknown()
-  .default(undefined) as unknown as Schema<Posture | undefined>;
 
 export const people = ['patient', 'orthotist', 'helper', 'carer'] as const;
 export const pulls = ['provisional', 'loose', 'light', 'snug', 'final'] as const;
 
 const step = {
   id: id(),
-  posture,
+  posture: optionalPosture,
   who: string().oneOf(people),
   /** only where this holds; where it is not known it stands, and asks by its words */
   when: optionalCondition,

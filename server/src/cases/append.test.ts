@@ -7,6 +7,7 @@ import { entryEntity, summaryEntity } from '../database/entities';
 import {
   soundOrder,
   stopsFor,
+  stopsIn,
   testClinic,
   testPassword,
   type SentEntry,
@@ -190,23 +191,18 @@ test('stops outside the order are never chosen; fitted ones are a fact and open 
   const choose = (extension: number, flexion: number) =>
     send({
       ...clinic.entry(
-        'set.stops-chosen',
+        'set.chosen',
         'set',
-        { ...computed, medial: { extension, flexion }, lateral: { extension, flexion } },
+        { ...computed, values: stopsIn(extension, flexion).values },
         { expects: null },
       ),
       case: id,
     });
-  const { extension, flexion } = computed.medial;
-  expect((await choose(0, flexion!)).body.detail).toMatch(/medial is not what the same entries give/);
-  expect((await choose(extension, 120)).body.detail).toMatch(/medial is not what the same entries give/);
-  expect((await choose(extension, flexion!)).status).toBe(201);
-  const fitted = {
-    medial: { extension: 10, flexion: 75 },
-    lateral: { extension: 10, flexion: 75 },
-    moved: true,
-  };
-  expect((await send({ ...clinic.entry('set.stops-fitted', 'set', fitted), case: id })).status).toBe(201);
+  const [extension, flexion] = computed.values!.map(({ value }) => value);
+  expect((await choose(0, flexion!)).body.detail).toMatch(/values is not what the same entries give/);
+  expect((await choose(extension!, 120)).body.detail).toMatch(/values is not what the same entries give/);
+  expect((await choose(extension!, flexion!)).status).toBe(201);
+  expect((await send({ ...clinic.entry('set.made', 'set', stopsIn(10, 75)), case: id })).status).toBe(201);
 });
 
 test('while a finding blocks, decisions are refused and facts are taken', async () => {
@@ -216,7 +212,7 @@ test('while a finding blocks, decisions are refused and facts are taken', async 
   const looked = { ...clinic.entry('screen.looked', 'screen', look), case: id };
   await send(looked);
   const choose = {
-    ...clinic.entry('set.stops-chosen', 'set', await stopsFor(clinic, id), { expects: null }),
+    ...clinic.entry('set.chosen', 'set', await stopsFor(clinic, id), { expects: null }),
     case: id,
   };
   expect((await send(choose)).body.detail).toMatch(/calf-swollen blocks/);
@@ -260,11 +256,16 @@ test('nobody writes in another name, and a technician neither orders nor sets', 
   expect(
     (
       await post({
-        ...clinic.entry('set.stops-chosen', 'set', theirs, { expects: null }),
+        ...clinic.entry('set.chosen', 'set', theirs, { expects: null }),
         case: id,
       })
     ).status,
   ).toBe(403);
+  // what a technician found in the hinges, or did, is recorded, as found: an orthotist looks at it
+  const made = (more: object) =>
+    post({ ...clinic.entry('set.made', 'set', { ...stopsIn(10, 60), ...more }), case: id });
+  expect((await made({})).body.faults).toEqual([expect.objectContaining({ at: 'body.found' })]);
+  expect((await made({ found: true })).status).toBe(201);
   const visit = {
     ...clinic.entry('visit.planned', 'case', { day: '2026-12-01', purpose: 'review' }),
     case: id,

@@ -7,10 +7,12 @@ import {
   foreignFaults,
   intentFaults,
   intentInForce,
-  isKind,
   judgeDecision,
   kinds,
+  kindSent,
+  ofTodaysKind,
   readEntry,
+  roleFaults,
   saltedHash,
   type AnyEntry,
   type AnyRecordedEntry,
@@ -66,11 +68,12 @@ export async function appendEntry(
 ): Promise<Appended> {
   const read = readEntry(sent);
   if (!read.ok) throw faulty(read.faults);
-  const { entry } = read;
+  // kept as it was sent; held against the case as what it is today
+  const content = canonicalText(read.entry);
+  const entry = ofTodaysKind(read.entry);
   if (entry.case !== caseId) throw faulty([{ at: 'case', message: 'is not the case of this address' }]);
   if (entry.by !== user.id)
     throw new Problem(403, 'Not allowed', 'An entry is written by the one who signs in for it.');
-  const content = canonicalText(entry);
   return inTurn(caseId, async () => {
     const done = await inTransaction(context.db, async (manager) => {
       const before = await manager.getRepository(entryEntity).findOneBy({ id: entry.id });
@@ -135,7 +138,8 @@ async function take(
   content: string,
 ): Promise<{ entry: AnyRecordedEntry; snapshot: Snapshot }> {
   const { entries, state } = await snapshotOf(manager, row, clinic.zone);
-  const replaced = entries.find(({ id }) => id === entry.replaces);
+  const found = entries.find(({ id }) => id === entry.replaces);
+  const replaced = found && ofTodaysKind(found);
   checkRole(user, entry, replaced);
   checkReplaced(entry, replaced);
   if (entry.kind === 'case.opened' && entries.length > 0)
@@ -144,7 +148,7 @@ async function take(
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
   const held = await heldAfter(manager, row, entry, state);
-  const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone));
+  const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone), user.role);
 
   const salt = randomBytes(32).toString('hex');
   const salted = saltedHash(entry, salt);
@@ -220,8 +224,13 @@ function checkTime(entry: AnyEntry, { born }: Person, receivedAt: Date, zone: st
  * @returns for a decision that comes out otherwise from the entries here: what is computed
  * @throws Problem 409 or 422
  */
-function checkAgainstCase(state: CaseState, entry: AnyEntry, day: string): object | null | undefined {
-  const foreign = foreignFaults(state, entry);
+function checkAgainstCase(
+  state: CaseState,
+  entry: AnyEntry,
+  day: string,
+  role: SignedIn['role'],
+): object | null | undefined {
+  const foreign = [...foreignFaults(state, entry), ...roleFaults(state, entry, role)];
   if (foreign.length > 0) throw faulty(foreign);
   checkIntent(state, entry);
   const judged = judgeDecision(state, entry, day);
@@ -237,7 +246,7 @@ function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry |
   const refuse = () => new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
   // what cannot be read even by its kind is taken out by whoever may decide
   const written = replaced?.kind ?? entry.kind;
-  const permission = isKind(written) ? kinds[written].permission : 'screening.override';
+  const permission = kindSent(written)?.permission ?? 'screening.override';
   if (!may(user.role, permission)) throw refuse();
   if (entry.kind !== 'record.withdrawn' && !may(user.role, kinds[entry.kind].permission)) throw refuse();
   if (entry.replaces !== undefined && !may(user.role, 'record.read') && replaced?.by !== user.id)
@@ -255,7 +264,7 @@ function checkReplaced(entry: AnyEntry, replaced: AnyRecordedEntry | undefined):
 
 function checkIntent(state: CaseState, entry: AnyEntry): void {
   if (kinds[entry.kind].nature === 'intent') {
-    const inForce = intentInForce(state, entry.kind);
+    const inForce = intentInForce(state, entry.kind, entry.body);
     if (entry.expects !== inForce)
       throw new Problem(
         409,

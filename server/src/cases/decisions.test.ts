@@ -3,7 +3,7 @@ import { dayOf } from '@estribo/core/calendar';
 import { decideSize, foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
 import { v7 } from 'uuid';
 import { caseEntity } from '../database/entities';
-import { soundOrder, stopsFor, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
+import { soundOrder, stopsFor, stopsIn, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
 import { entriesOf, foldOf } from './record';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
@@ -61,9 +61,9 @@ test('what the core computes from the same entries is taken, whatever else is cl
   }
   expect((await send(sized(id, body))).status).toBe(201);
   const stops = await stopsFor(clinic, id);
-  const choose = (change: Partial<BodyOf<'set.stops-chosen'>>) =>
+  const choose = (change: Partial<BodyOf<'set.chosen'>>) =>
     send({
-      ...clinic.entry('set.stops-chosen', 'set', { ...stops, ...change }, { expects: null }),
+      ...clinic.entry('set.chosen', 'set', { ...stops, ...change }, { expects: null }),
       case: id,
     });
   expect((await choose({ ordered: { extension: 0, flexion: 140 } })).body.faults[0].at).toBe('body.ordered');
@@ -114,15 +114,11 @@ test('a fact of another brace is none of this case; one outside what the model h
     const answer = await send({ ...clinic.entry(kind, stage, body as never), case: id });
     expect([kind, answer.status]).toEqual([kind, 422]);
   }
-  const foreign = { extension: 7, flexion: 88 };
-  const fitted = await send({
-    ...clinic.entry('set.stops-fitted', 'set', { medial: foreign, lateral: foreign, moved: true }),
-    case: id,
-  });
+  const fitted = await send({ ...clinic.entry('set.made', 'set', stopsIn(7, 88)), case: id });
   expect(fitted.status).toBe(201);
   const state = await stateOf(id);
   expect(state.lines.at(-1)).toMatchObject({ outside: true, status: 'live' });
-  expect(state.setting.fitted?.medial).toEqual(foreign);
+  expect(state.setting.fitted?.medial).toEqual({ extension: 7, flexion: 88 });
 });
 
 test('a signature under open checks is refused', async () => {
@@ -294,7 +290,7 @@ describe('patients of tomorrow', () => {
       const stops = await stopsFor(clinic, id);
       expect(stops.ordered).toEqual(window);
       await inForce({
-        ...clinic.entry('set.stops-chosen', 'set', stops, {
+        ...clinic.entry('set.chosen', 'set', stops, {
           expects: (await stateOf(id)).setting.chosen?.entry ?? null,
         }),
         case: id,

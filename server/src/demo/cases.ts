@@ -1,6 +1,6 @@
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
-import { decideSignature, decideSize, decideStops, type BodyOf } from '@estribo/core/logbook';
+import { decideSetting, decideSignature, decideSize, type BodyOf } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
@@ -152,9 +152,9 @@ export function fittingKit(
       });
     },
     stops: async (day, stage = 'set') => {
-      const chosen = await write('set.stops-chosen', stage, decideStops(await state(), day, true)!);
-      const { medial, lateral } = chosen.body as BodyOf<'set.stops-chosen'>;
-      await write('set.stops-fitted', stage, { medial, lateral, of: chosen.id, moved: true });
+      const { setting, values, ...why } = decideSetting(await state(), 'hinge-stops', day, true)!;
+      const { id: of } = await write('set.chosen', stage, { setting, values, ...why });
+      await write('set.made', stage, { setting, values, of, moved: true });
     },
     pair: async (setting, value) => {
       await write('set.made', 'set', {

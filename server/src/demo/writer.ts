@@ -52,7 +52,8 @@ export function caseWriter(context: Context, user: SignedIn): CaseWriter {
     },
     write: async (kind, stage, body, corrects) => {
       clock = new Date(clock.getTime() + 60_000);
-      const expects = kinds[kind].nature === 'intent' ? { expects: intentInForce(await state(), kind) } : {};
+      const expects =
+        kinds[kind].nature === 'intent' ? { expects: intentInForce(await state(), kind, body) } : {};
       const { entry } = await appendEntry({ ...context, now: () => clock }, user, id, {
         id: v7(),
         case: id,

@@ -1,16 +1,22 @@
 import { printPhase } from '../screening/print-order';
 import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
-import { isKind, type AnyRecordedEntry, type CaseState, type RecordLine } from '@estribo/core/logbook';
+import {
+  isKind,
+  madeIn,
+  type AnyRecordedEntry,
+  type CaseState,
+  type RecordLine,
+} from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { printNeutralZero, type HingeStops } from '@estribo/core/setting';
+import { printNeutralZero } from '@estribo/core/setting';
 import { named, t } from '../messages';
 import { checkWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { printDay, printDistance, printReading, printStops } from '../parts/print';
+import { printDay, printDistance, printReading } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
-import { printSetting } from '../setting/print-setting';
+import { printMade } from '../setting/print-setting';
 import { unitOfAxis } from '../sizing/print-axis';
 
 export interface Described {
@@ -42,7 +48,6 @@ export function describeOtherwise(entry: AnyRecordedEntry, state: CaseState, uni
 }
 
 function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
-  const stops = (hinge: HingeStops) => printStops(hinge);
   switch (entry.kind) {
     case 'case.opened':
       return { title: t('entry.opened'), value: named('side', entry.body.side), rest: state.model.name };
@@ -150,29 +155,22 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
                     }),
             }),
       };
-    case 'set.stops-chosen':
-      return {
-        title: t('entry.stopsChosen'),
-        value: stops(entry.body.medial),
-        rest: t('entry.phase', { phase: entry.body.phase + 1 }),
-      };
-    case 'set.stops-fitted':
-      return {
-        title: t('entry.stopsFitted'),
-        value: stops(entry.body.medial),
-        rest: t('setting.bothHinges'),
-      };
+    case 'set.chosen':
     case 'set.made': {
-      const { setting: id, values, fitted } = entry.body;
+      const { setting: id } = entry.body;
       const setting = state.programme.settings.find((one) => one.id === id);
+      const { name } = settingWords(state.programme, id);
       return {
-        title: settingWords(state.programme, id).name,
-        value:
-          fitted === undefined
-            ? (values ?? []).map(({ value }) => printSetting(setting, value, unit)).join(' / ')
-            : setting?.kind === 'lock'
-              ? t('setting.lockOpen')
-              : t(fitted ? 'setting.isIn' : 'setting.leftOut'),
+        title: entry.kind === 'set.chosen' ? t('entry.chosen', { what: name }) : name,
+        ...(setting ? { value: printMade(setting, madeIn(entry.body), unit) } : {}),
+        rest:
+          entry.kind === 'set.chosen'
+            ? entry.body.phase === undefined
+              ? ''
+              : t('entry.phase', { phase: entry.body.phase + 1 })
+            : entry.body.found
+              ? t('entry.found')
+              : '',
       };
     }
     case 'shape.scar':

@@ -7,7 +7,7 @@ import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
-import { beltContext, dialContext, testContext } from '../../../core/src/logbook/test-case';
+import { beltContext, dialContext, stopsMade, testContext } from '../../../core/src/logbook/test-case';
 import { useWork } from '../case/case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
@@ -48,11 +48,12 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
 test.each([
   ['measure.read', 'mm', 'Knee by goniometer 31° right'],
   ['size.chosen', 'mm', 'Size M'],
-  ['set.stops-fitted', 'mm', 'Stops fitted 10 / 90 both hinges'],
+  ['set.made', 'mm', 'Stops 10 / 90'],
+  ['set.chosen', 'mm', 'Stops chosen 10 / 90 phase 2'],
   ['motion.tested', 'mm', 'Motion 0-8-84 passive, right'],
   ['visit.planned', 'mm', 'Visit planned 30 Nov review'],
 ] as const)('%s reads: %s %s', (kind, unit, said) => {
-  const entry = entries.find((one) => one.kind === kind)!;
+  const { entry } = state.lines.find(({ entry: one }) => one.kind === kind)!;
   const { title, value, rest } = describeEntry({ entry, status: 'live' }, state, unit);
   expect([title, value, rest].filter(Boolean).join(' ')).toContain(said);
 });
@@ -150,10 +151,9 @@ test('the rail names each stage with its state, and where one is', () => {
 test('a line says what became of it: unreadable, not in force beside what is computed, late, outside the model', async () => {
   const log = orderedLogbook();
   log.write('shape.scar', { face: 'front', from: 0, to: 20 }, { observedAt: '2026-02-30T10:00:00.000Z' });
-  const stops = { extension: 10, flexion: 60 };
   const base = {
     phase: 0,
-    ordered: stops,
+    ordered: { extension: 10, flexion: 60 },
     lost: { extension: 0, flexion: 0 },
     acknowledged: true,
     madeFrom: [],
@@ -161,21 +161,11 @@ test('a line says what became of it: unreadable, not in force beside what is com
     engine: 1,
   };
   log.write(
-    'set.stops-chosen',
-    { ...base, medial: stops, lateral: stops },
-    {
-      otherwise: {
-        ...base,
-        medial: { extension: 20, flexion: 90 },
-        lateral: { extension: 20, flexion: 90 },
-      },
-    },
+    'set.chosen',
+    { ...base, ...stopsMade({ extension: 10, flexion: 60 }) },
+    { otherwise: { ...base, ...stopsMade({ extension: 20, flexion: 90 }) } },
   );
-  log.write('set.stops-fitted', {
-    medial: { extension: 7, flexion: 60 },
-    lateral: { extension: 7, flexion: 60 },
-    moved: true,
-  });
+  log.stops({ extension: 7, flexion: 60 });
   log.write(
     'visit.planned',
     { day: '2026-12-01', purpose: 'review' },
@@ -188,6 +178,6 @@ test('a line says what became of it: unreadable, not in force beside what is com
   expect(lineOf(/Stops chosen/).textContent).toMatch(
     /10 \/ 60.*not in force: from the entries here it is 20 \/ 90/,
   );
-  expect(lineOf(/Stops fitted/).textContent).toMatch(/outside what the model has/);
+  expect(lineOf(/^Stops$/).textContent).toMatch(/outside what the model has/);
   expect(lineOf(/Visit planned/).textContent).toMatch(/came in 24 Nov/);
 });

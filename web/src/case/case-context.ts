@@ -90,7 +90,7 @@ export async function writeEntry<K extends KindName>(
   const entry = newEntry(kind, { case: state.case, stage, zone, by: user.id }, body, {
     ...(replaces === undefined ? {} : { replaces, reason: reason ?? '' }),
     ...(kinds[kind].nature === 'intent'
-      ? { expects: follows === undefined ? intentInForce(state, kind) : follows }
+      ? { expects: follows === undefined ? intentInForce(state, kind, body) : follows }
       : {}),
   });
   await outbox.postEntry(entry as AnyEntry, user);

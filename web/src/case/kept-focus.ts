@@ -71,7 +71,9 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       const heading = had.matches('h1') ? part.querySelector<HTMLElement>('h1') : null;
       const next =
         heading ??
-        things.find((one) => comesAfter(one, stood!)) ?? things[0] ?? part.querySelector<HTMLElement>('h1');
+        things.find((one) => comesAfter(one, stood!)) ??
+        things[0] ??
+        part.querySelector<HTMLElement>('h1');
       if (!next) return;
       // it is there and cannot be pressed until what was done is laid down
       if (next.matches(':disabled')) {

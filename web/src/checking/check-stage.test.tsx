@@ -1,6 +1,6 @@
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
-import { decideStops } from '@estribo/core/logbook';
+import { decideSetting } from '@estribo/core/logbook';
 import { foldCase } from '@estribo/core/logbook';
 import { testContext } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage, testToday } from '../case/test-stage';
@@ -11,9 +11,9 @@ const knee = { joint: 'knee', plane: 'sagittal' } as const;
 /** Stops of the day in both hinges. */
 function fittedLogbook(window: { extension?: number; flexion?: number } = { extension: 5, flexion: 90 }) {
   const log = sizedLogbook({ phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] });
-  const body = decideStops(foldCase(log.entries, testContext)!, testToday, true)!;
-  const of = log.write('set.stops-chosen', body);
-  log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true });
+  const body = decideSetting(foldCase(log.entries, testContext)!, 'hinge-stops', testToday, true)!;
+  const of = log.write('set.chosen', body);
+  log.write('set.made', { setting: body.setting, values: body.values, of, moved: true });
   return log;
 }
 

@@ -1,4 +1,4 @@
-import { kinds, type AnyEntry } from '@estribo/core/logbook';
+import { kindSent, type AnyEntry } from '@estribo/core/logbook';
 import { CloudOff, TriangleAlert, UploadCloud } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -184,6 +184,6 @@ async function sendOnTop(item: Posted): Promise<void> {
   await outbox.resend(item.n, {
     ...entry,
     id: v7(),
-    ...(kinds[entry.kind].nature === 'intent' ? { expects: inForce?.id ?? null } : {}),
+    ...(kindSent(entry.kind)?.nature === 'intent' ? { expects: inForce?.id ?? null } : {}),
   });
 }

@@ -1,4 +1,5 @@
 import { bodyPartSide } from '../parts/body-part-side';
+import { stances, type Stance } from '@estribo/core/brace';
 import { daysBetween } from '@estribo/core/calendar';
 import {
   footLength,
@@ -8,7 +9,6 @@ import {
   type AssessedReading,
   questionReading,
   shoeScales,
-  stances,
   stepAt,
   unitOf,
   untested,
@@ -17,7 +17,6 @@ import {
   type Question,
   type ReadingStep,
   type ShoeScale,
-  type Stance,
   type StanceStep,
   type StepState,
 } from '@estribo/core/measuring';

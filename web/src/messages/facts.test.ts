@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { programmes, type Programme } from '@estribo/core/programmes';
-import { chooseStops, parseNeutralZero } from '@estribo/core/setting';
+import { programmes, stopsSettingOf, type Programme } from '@estribo/core/programmes';
+import { chooseStops, parseNeutralZero, placesOf } from '@estribo/core/setting';
 import { en } from './en';
 import { checkWords, listName, settingWords, stepWords } from './fitting';
 
@@ -116,11 +116,11 @@ const stated: Record<string, (programme: Programme) => boolean> = {
   'A2 strap trousers inside': (a2) => /No trousers inside/.test(step(a2, 'long-sock')),
   'K2 set both uprights': (k2) => {
     const length = setting(k2, 'upright-length');
-    return length?.kind === 'length' && length.places.length === 2 && length.within <= 2;
+    return length?.kind === 'length' && placesOf(length).length === 2 && length.axes[0]!.within! <= 2;
   },
   'K2 set strap carriers': (k2) => {
     const carriers = setting(k2, 'strap-carriers');
-    return carriers?.kind === 'mark' && carriers.places.length === 2;
+    return carriers?.kind === 'mark' && placesOf(carriers).length === 2;
   },
   'K2 set buttons after setting': (k2) =>
     /buttons fully out/i.test(settingWords(k2, 'upright-length').how) &&
@@ -133,10 +133,10 @@ const stated: Record<string, (programme: Programme) => boolean> = {
     /snug, on the midline, the lower part lengthened toward the malleoli/.test(
       checkWords(k2, 'hinge-on-the-knee').fix,
     ),
-  'K3 set extension piece installed': (k3) => k3.stops?.leastExtension === 0,
+  'K3 set extension piece installed': (k3) => stopsSettingOf(k3)?.leastExtension === 0,
   // chosen whatever is ordered, hyperextension too
   'K3 set extension piece may be left out': (k3) => {
-    const choice = chooseStops({ extension: -10 }, { extension: [0, 10], flexion: [] }, k3.stops!);
+    const choice = chooseStops({ extension: -10 }, { extension: [0, 10], flexion: [] }, stopsSettingOf(k3)!);
     return choice.ok && choice.stops.extension === 0;
   },
   'K3 review order of causes when it slips': (k3) =>
@@ -147,7 +147,7 @@ const stated: Record<string, (programme: Programme) => boolean> = {
   'S2 measure low': (s2) => reads(s2, 'l1-to-l5', 'l1', 'l5'),
   'S2 set both wings': (s2) => {
     const ends = setting(s2, 'belt-ends');
-    return ends?.kind === 'mark' && ends.places.join() === 'right,left';
+    return ends?.kind === 'mark' && placesOf(ends).join() === 'right,left';
   },
   'H1 measure motions first': (h1) =>
     h1.measuring

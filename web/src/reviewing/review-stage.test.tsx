@@ -1,4 +1,4 @@
-import { decideSize, decideStops, foldCase } from '@estribo/core/logbook';
+import { decideSetting, decideSize, foldCase } from '@estribo/core/logbook';
 import { screen } from '@testing-library/react';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
@@ -22,11 +22,11 @@ function firstPhase() {
     },
     { observedAt: '2026-11-10T10:00:00.000Z' },
   );
-  const body = decideStops(state(), '2026-11-10', true)!;
-  const of = log.write('set.stops-chosen', body);
+  const body = decideSetting(state(), 'hinge-stops', '2026-11-10', true)!;
+  const of = log.write('set.chosen', body);
   log.write(
-    'set.stops-fitted',
-    { medial: body.medial, lateral: body.lateral, of, moved: true },
+    'set.made',
+    { setting: body.setting, values: body.values, of, moved: true },
     { observedAt: '2026-11-10T10:00:00.000Z' },
   );
   return log;
@@ -56,7 +56,7 @@ test('what a review takes, what changed since, and the stops of the phase in for
   expect(screen.getByRole('heading', { name: 'To phase 2 of the order: 5° to 90°' })).toBeTruthy();
   await user.click(screen.getByRole('checkbox'));
   await user.click(screen.getByRole('button', { name: 'Choose 10 / 90 for both hinges' }));
-  expect(written.at(-1)).toMatchObject({ kind: 'set.stops-chosen', stage: 'review', body: { phase: 1 } });
+  expect(written.at(-1)).toMatchObject({ kind: 'set.chosen', stage: 'review', body: { phase: 1 } });
 });
 
 test.each([

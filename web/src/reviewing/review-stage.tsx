@@ -1,6 +1,6 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
-import { decideStops, type CaseState } from '@estribo/core/logbook';
+import { choiceFor, groundsOn, type CaseState } from '@estribo/core/logbook';
 import { type MotionStep } from '@estribo/core/measuring';
 import { hasEnded, windowOn } from '@estribo/core/order';
 import { changesSince, orderedMotion, proposeAdjustment, sizeByGirths } from '@estribo/core/reviewing';
@@ -13,6 +13,7 @@ import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
 import { color } from '../look/tokens';
 import { figureTitle, language, named, t } from '../messages';
+import { settingWords } from '../messages/fitting';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
@@ -21,7 +22,8 @@ import { Course } from './course';
 import { NextVisit } from './next-visit';
 import { TakeReview } from './take-review';
 import { saidEnds } from '../measuring/step-words';
-import { StopsWork } from '../setting/stops-work';
+import { screenOf } from '../setting/kinds/all';
+import { SettingsWork } from '../setting/settings-work';
 
 const Change = styled.li`
   display: flex;
@@ -77,12 +79,10 @@ export default function ReviewStage() {
       ? proposeAdjustment({
           order,
           day: today,
-          limited,
-          setting: state.setting.fitted?.medial,
-          hardware: state.model.hinge,
-          rule: state.programme.stops,
+          settings: state.setting.made,
+          // what the joint reached today counts, else what it reached before
+          by: { ...groundsOn(state, today), ...(joint ? { joint } : {}) },
           found,
-          joint,
         })
       : undefined;
   const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
@@ -146,10 +146,10 @@ export default function ReviewStage() {
           {t(adjustment.protective ? 'reviewing.referProtective' : 'reviewing.referOther')}
         </Notice>
       )}
-      {adjustment?.kind === 'none' && state.programme.stops && (
+      {adjustment?.kind === 'none' && state.setting.made.length > 0 && (
         <Notice tone="good">{t('reviewing.noChange', { phase: adjustment.phase + 1 })}</Notice>
       )}
-      {adjustment?.kind === 'stops' && (
+      {adjustment?.kind === 'set' && (
         <Stack $gap={10}>
           <h2>
             {t('reviewing.nextPhase', {
@@ -157,20 +157,9 @@ export default function ReviewStage() {
               window: printWindow(now.window, limited),
             })}
           </h2>
-          {!adjustment.choice.ok ? (
-            <Notice tone="stop">
-              {named('stopProblem', adjustment.choice.problem)}{' '}
-              {named('stopProblemDo', adjustment.choice.problem)}
-            </Notice>
-          ) : mayNow('setting.write') ? (
-            <StopsWork
-              stage="review"
-              phase={adjustment.phase}
-              body={(acknowledged) => decideStops(state, today, acknowledged)}
-            />
-          ) : (
-            <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
-          )}
+          {adjustment.settings.map((id) => (
+            <ChangedSetting key={id} id={id} />
+          ))}
         </Stack>
       )}
       {found && state.stages.check.status === 'open' && state.setting.fitted?.day === today && (
@@ -181,5 +170,25 @@ export default function ReviewStage() {
       )}
       {found && may(user.role, 'visits.write') && <NextVisit />}
     </>
+  );
+}
+
+/** A setting that is another one by now: why it cannot be, or the piece it is made with. */
+function ChangedSetting({ id }: { id: string }) {
+  const { state, today } = useWork();
+  const setting = state.programme.settings.find((one) => one.id === id);
+  const choice = choiceFor(state, id, today);
+  if (!setting) return null;
+  if (choice && !choice.ok)
+    return (
+      <Notice tone="stop">
+        {named('stopProblem', choice.problem)} {named('stopProblemDo', choice.problem)}
+      </Notice>
+    );
+  const { Whole, Piece } = screenOf(setting);
+  return Whole ? (
+    <Piece setting={setting} made={undefined} words={settingWords(state.programme, id)} stage="review" />
+  ) : (
+    <SettingsWork only={id} stage="review" />
   );
 }

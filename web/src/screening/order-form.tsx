@@ -40,7 +40,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const [saving, save] = useSaving();
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
-  const begun = { values: start, follows: intentInForce(state, 'order.given') };
+  const begun = { values: start, follows: intentInForce(state, 'order.given', {}) };
   // of the second form of an order: what was typed for the first has other fields
   const [draft, setDraft] = useDraft(`${state.case}-order-2`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({

@@ -1,6 +1,6 @@
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
-import { testLogbook } from '../../../core/src/logbook/test-case';
+import { stopsMade, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
 import SetStage from './set-stage';
 
@@ -22,15 +22,15 @@ test('from the knee’s motion to stops in both hinges', async () => {
   expect(screen.getByText('Tick it first.')).toBeTruthy();
   await user.click(screen.getByRole('checkbox', { name: 'Seen; the prescriber will be told' }));
   await user.click(screen.getByRole('button', { name: 'Choose 10 / 90 for both hinges' }));
-  const stops = { extension: 10, flexion: 90 };
+  const stops = stopsMade({ extension: 10, flexion: 90 });
   expect(written[1]).toMatchObject({
-    kind: 'set.stops-chosen',
-    body: { medial: stops, lateral: stops, phase: 1, lost: { extension: 5, flexion: 0 }, acknowledged: true },
+    kind: 'set.chosen',
+    body: { ...stops, phase: 1, lost: { extension: 5, flexion: 0 }, acknowledged: true },
   });
   await user.click(screen.getByRole('button', { name: 'In both hinges: 10 / 90, moved by hand' }));
   expect(written[2]).toMatchObject({
-    kind: 'set.stops-fitted',
-    body: { medial: stops, lateral: stops, moved: true },
+    kind: 'set.made',
+    body: { ...stops, moved: true, of: expect.any(String) },
   });
   expect(state().stages.set.status).toBe('done');
 });
@@ -64,9 +64,21 @@ test('something else in the hinges is a fact: recorded, and the brace is to be l
   const lateral = screen.getByRole('radiogroup', { name: 'Extension stop, lateral' });
   await user.click(lateral.querySelector('input[value="0"]')!);
   await user.click(screen.getByRole('button', { name: 'Record what is in' }));
-  expect(written.at(-1)!.body).toMatchObject({ medial: { extension: 10 }, lateral: { extension: 0 } });
+  expect(written.at(-1)!.body).toMatchObject(
+    stopsMade({ extension: 10, flexion: 90 }, { extension: 0, flexion: 90 }),
+  );
   expect(screen.getByText('Medial and lateral are not alike.')).toBeTruthy();
   expect(screen.getByText('What is in the hinges lies outside the order.')).toBeTruthy();
+});
+
+test('a technician chooses no stops and records what is in, as found: an orthotist looks at it', async () => {
+  const { user, written } = await showStage(SetStage, measuredLogbook(), { role: 'technician' });
+  expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+  expect(screen.getByText('Only an orthotist changes stops.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Record what is in' }));
+  await user.click(screen.getByRole('button', { name: 'Record what is in' }));
+  expect(written).toMatchObject([{ kind: 'set.made', body: { found: true, moved: true } }]);
+  expect(screen.getByText('It was found so, or done, by somebody whose work it is not.')).toBeTruthy();
 });
 
 test.each([

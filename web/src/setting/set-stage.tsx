@@ -1,38 +1,26 @@
-import { limitedMotion } from '@estribo/core/programmes';
 import type { MarkToDraw } from '@estribo/core/drawing';
-import { decideStops, stopsFor } from '@estribo/core/logbook';
-import { hasEnded, windowOn } from '@estribo/core/order';
-import { useState } from 'react';
-import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { asWorn, hingeLevel } from '../figure/layer';
+import { useFigureLayer, useWork } from '../case/case-context';
+import { asWorn } from '../figure/layer';
 import { SettingsWork } from './settings-work';
-import { named, t } from '../messages';
-import { Row, Soft, Stack } from '../parts/layout';
-import { Notice } from '../parts/notice';
-import { limitLabel } from '../screening/order-values';
-import { NeedsOrder } from '../screening/needs-order';
-import { printAngle, printDay } from '../parts/print';
-import { Why } from '../parts/why';
-import { Dial } from './dial';
-import { MotionEntry } from './motion-entry';
-import { Schedule } from './schedule';
-import { StopsWork } from './stops-work';
-import { Button } from '../parts/button';
+import { screenOf } from './kinds/all';
+import { t } from '../messages';
+import { Soft, Stack } from '../parts/layout';
 
-/** What is set before it goes on: stops, where it has them, and everything else. */
+/** What is set before it goes on: what has the whole work to itself, where it has that, and everything else. */
 export default function SetStage() {
   const { state } = useWork();
-  return state.programme.stops ? (
+  const first = state.setting.made.find(({ setting }) => screenOf(setting).Whole)?.setting;
+  if (!first) return <PlainSettings />;
+  const Whole = screenOf(first).Whole!;
+  return (
     <>
-      <StopsOfHinges />
+      <Whole setting={first} />
       <SettingsWork />
     </>
-  ) : (
-    <PlainSettings />
   );
 }
 
-/** The settings of a brace without stops. */
+/** Settings one below the other. */
 function PlainSettings() {
   const { state, selected } = useWork();
   useFigureLayer({
@@ -67,126 +55,6 @@ function PlainSettings() {
         <Soft>{t('setting.whatIsSetHow')}</Soft>
       </Stack>
       <SettingsWork />
-    </>
-  );
-}
-
-function StopsOfHinges() {
-  const { state, today } = useWork();
-  const mayNow = useMay('set');
-  const [again, setAgain] = useState(false);
-  const reference = hingeLevel(state.parts);
-  useFigureLayer({
-    marks: [],
-    parts: asWorn(state.parts),
-    ...(reference ? { reference: { at: reference, named: true } } : {}),
-  });
-  const order = state.order?.order;
-  const limited = limitedMotion(state.programme);
-  const now = order && windowOn(order, today, limited);
-  const joint = named('joints', state.programme.joint ?? 'any').toLowerCase();
-  if (!order || !now) return <NeedsOrder question={t('setting.question', { joint })} />;
-  if (hasEnded(order, today))
-    return (
-      <>
-        <h1>{t('setting.question', { joint })}</h1>
-        <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>
-      </>
-    );
-  const found = stopsFor(state, today);
-  const { hinge } = state.model;
-  if (!found || !hinge) return null;
-  const { choice } = found;
-  const { chosen, fitted, look } = state.setting;
-  const reached = state.motion?.motion;
-  const knee = reached && { from: -reached.extension || 0, to: reached.flexion };
-  const shown = fitted?.medial ?? (choice.ok ? choice.stops : undefined);
-  const lost = choice.ok ? choice.lost : { extension: 0, flexion: 0 };
-  const testedToday = state.motion?.day === today;
-  const maySet = mayNow('setting.write');
-  const mayTest = mayNow('measuring.write');
-  return (
-    <>
-      <Stack $gap={4}>
-        <h1>{t('setting.question', { joint })}</h1>
-        <Soft>
-          {!choice.ok
-            ? named('stopProblem', choice.problem)
-            : lost.extension > 0 || lost.flexion > 0
-              ? t('setting.nearestLost')
-              : t('setting.nearestExact')}
-          {today < order.dayZero && ` ${t('setting.beforeDayZero', { day: printDay(order.dayZero) })}`}
-        </Soft>
-      </Stack>
-      {look.map((found) => (
-        <Notice key={found.what} tone="stop">
-          <b>{t('setting.lookAtBrace')}</b> {named('look', found.what)}
-        </Notice>
-      ))}
-      {!choice.ok && <Notice tone="stop">{named('stopProblemDo', choice.problem)}</Notice>}
-      <Dial
-        window={now.window}
-        motion={limited}
-        hardware={hinge}
-        stops={shown}
-        knee={knee}
-        tested={testedToday || !state.motion ? t('common.today') : printDay(state.motion.day)}
-      />
-      {!reached || again
-        ? mayTest && (
-            <MotionEntry window={now.window} stage="set" primary={!fitted} onTaken={() => setAgain(false)} />
-          )
-        : mayTest && (
-            <Row>
-              <Button look="quiet" onPress={() => setAgain(true)}>
-                {t('setting.testAgain', { joint })}
-              </Button>
-              {reached.limitReached.extension && (
-                <Soft>{t('setting.limitReached', { end: limitLabel(limited!, 'from') })}</Soft>
-              )}
-              {reached.limitReached.flexion && (
-                <Soft>{t('setting.limitReached', { end: limitLabel(limited!, 'to') })}</Soft>
-              )}
-            </Row>
-          )}
-      {chosen && chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
-      {maySet ? (
-        reached && (
-          <StopsWork
-            stage="set"
-            body={(acknowledged) => decideStops(state, today, acknowledged)}
-            phase={found.phase}
-          />
-        )
-      ) : (
-        <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
-      )}
-      <Schedule order={order} motion={limited} today={today} fitted={state.setting.fittings} />
-      {choice.ok && (
-        <Why
-          rows={[
-            [
-              t('setting.whyExtension'),
-              now.window.extension === undefined
-                ? t('setting.noExtensionLimit', { stop: Math.min(...hinge.extension) })
-                : t('setting.whyExtensionText', {
-                    limit: printAngle(limited, now.window.extension),
-                    pieces: hinge.extension.join(', '),
-                  }),
-            ],
-            [
-              t('setting.whyFlexion'),
-              now.window.flexion === undefined
-                ? t('setting.noFlexionLimit')
-                : t('setting.whyFlexionText', {
-                    limit: printAngle(limited, now.window.flexion),
-                    pieces: hinge.flexion.join(', '),
-                  }),
-            ],
-            [t('common.source'), t('setting.whySource')],
-          ]}
-        />
-      )}
     </>
   );
 }

@@ -1,17 +1,20 @@
-import { wantedOn, type MadeSetting } from '@estribo/core/logbook';
-import { judgeSetting, placesOf, type Setting, type Wanted } from '@estribo/core/setting';
+import { choiceOn, decideSetting, madeIn, wantedOn, type MadeSetting } from '@estribo/core/logbook';
+import { judgeSetting, sameMade, type Setting, type Wanted } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { color, narrow, size } from '../look/tokens';
 import { useMay, useWork } from '../case/case-context';
 import { t } from '../messages';
 import { settingWords } from '../messages/fitting';
-import { Soft, Stack } from '../parts/layout';
+import { Button } from '../parts/button';
+import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { degrees } from '../parts/print';
+import { useSaving } from '../parts/use-saving';
 import { screenOf } from './kinds/all';
 import type { SettingStage } from './kinds/piece';
-import { printSetting } from './print-setting';
+import { Moves } from './moves';
+import { printMade, printSetting } from './print-setting';
 
 const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
   display: grid;
@@ -33,14 +36,14 @@ const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
 `;
 
 /**
- * Everything that is set beside stops: what it should be, what it was set to, whether both of a pair agree.
+ * Everything that is set: what it should be, what it was set to, whether both of a pair agree.
  * @param only one of them, where a step asks for it
  */
 export function SettingsWork({ only, stage = 'set' }: { only?: string; stage?: SettingStage }) {
   const { state } = useWork();
   // what is set while it goes on is set there
   const made = state.setting.made.filter(({ setting }) =>
-    only === undefined ? setting.made !== 'at-step' : setting.id === only,
+    only === undefined ? setting.made !== 'at-step' && !screenOf(setting).Whole : setting.id === only,
   );
   if (made.length === 0) return null;
   return (
@@ -60,15 +63,16 @@ function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string
     : t('setting.range', { from: printSetting(setting, from, unit), to: printSetting(setting, to, unit) });
 }
 
-function SettingLine({ one: { setting, made }, stage }: { one: MadeSetting; stage: SettingStage }) {
+function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) {
+  const { setting, made, flags } = one;
   const { state, today, unit } = useWork();
-  const mayNow = useMay(stage);
+  const may = useMay(stage);
   const words = settingWords(state.programme, setting.id);
   const wanted = wantedOn(setting, state, today);
   // by what is wanted today: an order of another phase makes what was right yesterday wrong
   const judged = judgeSetting(setting, made, wanted);
-  const { Piece, note, inOrOut } = screenOf(setting);
-  const may = mayNow(setting.by === 'orthotist' ? 'setting.write' : 'strapping.write');
+  const { Piece, note } = screenOf(setting);
+  const own = setting.by === 'orthotist';
   return (
     <Line $state={judged.state}>
       <div>
@@ -82,22 +86,26 @@ function SettingLine({ one: { setting, made }, stage }: { one: MadeSetting; stag
                   value: [words.unit, printWanted(setting, wanted, unit)].filter(Boolean).join(' '),
                 }),
             note?.(setting) ?? '',
+            setting.perChange === undefined
+              ? ''
+              : t('setting.perChange', { most: printSetting(setting, setting.perChange, unit) }),
+            setting.inAll === undefined
+              ? ''
+              : t('setting.inAll', { most: printSetting(setting, setting.inAll, unit) }),
+            setting.patient
+              ? t('setting.patientMay', {
+                  within: printSetting(setting, setting.patient.within, unit),
+                  count: setting.patient.everyDays,
+                })
+              : '',
           ]
             .filter(Boolean)
             .join(' ')}
         </Soft>
+        <Moves setting={setting} words={words} />
       </div>
-      {!may ? (
-        <b>
-          {made?.fitted !== undefined && inOrOut
-            ? t(made.fitted ? inOrOut.in : inOrOut.out)
-            : placesOf(setting)
-                .flatMap((place) => {
-                  const value = made?.values?.[place];
-                  return value === undefined ? [] : [printSetting(setting, value, unit)];
-                })
-                .join(' / ')}
-        </b>
+      {!may('strapping.write') ? (
+        <b>{made ? printMade(setting, made, unit) : ''}</b>
       ) : (
         <Piece setting={setting} made={made} words={words} stage={stage} />
       )}
@@ -112,7 +120,52 @@ function SettingLine({ one: { setting, made }, stage }: { one: MadeSetting; stag
           })}
         </p>
       )}
+      {flags.map((flag) => (
+        <Notice key={flag} tone="caution">
+          {t(`setting.flag.${flag}`)}
+        </Notice>
+      ))}
+      {own && <Choosing one={one} stage={stage} />}
       {words.caution && <Notice tone="caution">{words.caution}</Notice>}
     </Line>
+  );
+}
+
+/** What is an orthotist's work can be chosen, for somebody else to make; whoever else makes it, records it as found. */
+function Choosing({ one: { setting, chosen, made }, stage }: { one: MadeSetting; stage: SettingStage }) {
+  const { state, today, unit, write } = useWork();
+  const may = useMay(stage);
+  const [saving, save] = useSaving();
+  const choice = choiceOn(setting, state, today);
+  const stands = chosen && chosen.staleBecause.length === 0 && !chosen.wouldDiffer;
+  const decided = stands ? madeIn(chosen.decided) : undefined;
+  if (!may('setting.write'))
+    return (
+      <Soft>
+        {[
+          decided && t('setting.isChosen', { value: printMade(setting, decided, unit) }),
+          may('strapping.write') && t('setting.asFound'),
+        ]
+          .filter(Boolean)
+          .join(' ')}
+      </Soft>
+    );
+  if (decided)
+    return made && sameMade(made, decided) ? null : (
+      <Soft>{t('setting.isChosen', { value: printMade(setting, decided, unit) })}</Soft>
+    );
+  if (!choice?.ok || (made && sameMade(made, choice.made))) return null;
+  return (
+    <Row>
+      <Button
+        look="quiet"
+        isDisabled={saving}
+        onPress={() =>
+          void save(() => write('set.chosen', stage, decideSetting(state, setting.id, today, false)!))
+        }
+      >
+        {t('setting.chooseFor', { value: printMade(setting, choice.made, unit) })}
+      </Button>
+    </Row>
   );
 }

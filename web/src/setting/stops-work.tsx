@@ -1,9 +1,11 @@
-import type { BodyOf } from '@estribo/core/logbook';
-import type { HingeStops } from '@estribo/core/setting';
+import { decideSetting, type CaseState } from '@estribo/core/logbook';
+import { phaseInForce } from '@estribo/core/order';
+import type { StopsSetting } from '@estribo/core/programmes';
+import { placesAlong, stopsAt, valuesOfStops, type HingeStops } from '@estribo/core/setting';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
-import { useWork } from '../case/case-context';
+import { useMay, useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { Button } from '../parts/button';
@@ -13,6 +15,8 @@ import { Notice } from '../parts/notice';
 import { degrees, printStops } from '../parts/print';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
+import type { SettingStage } from './kinds/piece';
+import { useMade } from './use-made';
 
 const Pair = styled.div`
   display: grid;
@@ -34,33 +38,62 @@ const Value = styled.p`
   }
 `;
 
+/** The phase of the order that holds today, by its place in it. */
+const phaseInForceOf = ({ order }: CaseState, today: string): number | undefined =>
+  order && phaseInForce(order.order, today)?.index;
+
 /**
  * Stops chosen and put in: one pair, medial and lateral alike. Choosing is an intent; what was put in is a
- * fact, read off the engraving.
+ * fact, read off the engraving. Somebody whose work it is not records what is in, as found.
  */
-export function StopsWork({
-  stage,
-  body,
-  phase,
-}: {
-  stage: 'set' | 'review';
-  body: (acknowledged: boolean) => BodyOf<'set.stops-chosen'> | undefined;
-  phase: number;
-}) {
-  const { state, write } = useWork();
+export function StopsWork({ stage, setting }: { stage: SettingStage; setting: StopsSetting }) {
+  const { state, today, write } = useWork();
+  const may = useMay(stage);
+  const record = useMade(setting, stage);
+  const { chosen, fitted } = state.setting;
+  const phase = phaseInForceOf(state, today);
   const [acknowledged, acknowledge] = useDraft(`${state.case}-stops-acknowledged-${phase}`, false);
   const [needs, setNeeds] = useState(false);
   const [differs, setDiffers] = useDraft(`${state.case}-stops-differ`, false);
   const [saving, save] = useSaving();
-  const { chosen, fitted } = state.setting;
   const hardware = state.model.hinge?.kind ?? 'wedges';
-  const offered = body(acknowledged);
+  const offered = decideSetting(state, setting.id, today, acknowledged);
   const isChosen =
     chosen !== undefined &&
     chosen.decided.phase === phase &&
     !chosen.wouldDiffer &&
     chosen.staleBecause.length === 0;
-  const stops: HingeStops | undefined = isChosen ? chosen.decided.medial : offered?.medial;
+  const made = offered && {
+    values: Object.fromEntries((offered.values ?? []).map(({ place, value }) => [place, value])),
+  };
+  const stops: HingeStops | undefined = isChosen
+    ? chosen.decided.medial
+    : made && stopsAt(made, placesAlong(setting.axes)[0]!);
+  const fit = (medial: HingeStops, lateral: HingeStops) =>
+    save(() =>
+      record({ values: valuesOfStops({ medial, lateral }) }, { moved: true }).then(() => setDiffers(false)),
+    );
+  if (!may('setting.write'))
+    return (
+      <Stack $gap={12}>
+        <Notice tone="caution">{t('setting.onlyOrthotist')}</Notice>
+        {may('strapping.write') &&
+          (differs ? (
+            <FoundStops
+              start={fitted?.medial ?? stops ?? { extension: setting.leastExtension, flexion: null }}
+              saving={saving}
+              onTake={(medial, lateral) => void fit(medial, lateral)}
+              onCancel={() => setDiffers(false)}
+            />
+          ) : (
+            <Row>
+              <Button look="quiet" onPress={() => setDiffers(true)}>
+                {t('setting.recordFound')}
+              </Button>
+            </Row>
+          ))}
+      </Stack>
+    );
   if (!stops) return null;
   const isFitted =
     isChosen && fitted !== undefined && fitted.phase === phase && state.setting.look.length === 0;
@@ -69,17 +102,8 @@ export function StopsWork({
 
   const choose = () => {
     if (loses && !acknowledged) return setNeeds(true);
-    void save(() => write('set.stops-chosen', stage, offered!));
+    void save(() => write('set.chosen', stage, offered!));
   };
-  const fit = (medial: HingeStops, lateral: HingeStops) =>
-    save(() =>
-      write('set.stops-fitted', stage, {
-        medial,
-        lateral,
-        moved: true,
-        ...(chosen ? { of: chosen.entry } : {}),
-      }).then(() => setDiffers(false)),
-    );
 
   return (
     <Stack $gap={12}>

@@ -1,7 +1,7 @@
 import { boundsOf } from '@estribo/core/logbook';
 import { partNamed, type Part } from '@estribo/core/brace';
 import type { PartToDraw } from '@estribo/core/drawing';
-import type { Posture, RunnerStep, Sequence } from '@estribo/core/strapping';
+import type { RunnerStep, Sequence } from '@estribo/core/strapping';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { listName, stepWords } from '../messages/fitting';
 import { OtherLists } from './other-lists';
@@ -17,7 +17,8 @@ import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Big, Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading, signed } from '../parts/print';
+import { printReading } from '../parts/print';
+import { printPosture } from '../parts/print-posture';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { Steps } from '../parts/steps';
 import { useSaving } from '../parts/use-saving';
@@ -156,19 +157,6 @@ export default function StrapStage() {
 const markOf = (step: RunnerStep, parts: readonly Part[]): string | undefined =>
   'part' in step && step.part !== undefined ? partNamed(parts, step.part)?.mark : undefined;
 
-/** A posture in words: how the patient is, and the joints' angles. */
-function saidPosture(posture: Posture | undefined): string {
-  const said = [
-    ...(posture?.stance ? [named('steps', posture.stance)] : []),
-    ...Object.entries(posture?.joints ?? {}).map(([joint, angle]) =>
-      angle === 'as-ordered'
-        ? t('strapping.jointAsOrdered', { joint: named('joints', joint) })
-        : t('strapping.jointAt', { joint: named('joints', joint), angle: signed(angle) }),
-    ),
-  ];
-  return said.length > 0 ? said.join(', ') : t('strapping.anyPosture');
-}
-
 /** Several lists by which it may be put on: it is asked, never guessed. */
 function WhichList({
   lists,
@@ -228,7 +216,7 @@ function StepCard({
           {step.pass > 1 && <Soft>{t('strapping.secondPassHow')}</Soft>}
         </div>
         <Soft>{t('strapping.posture')}</Soft>
-        <Large>{saidPosture(step.posture)}</Large>
+        <Large>{printPosture(step.posture) || t('strapping.anyPosture')}</Large>
         {step.who && (
           <>
             <Soft>{t('strapping.who')}</Soft>

@@ -162,7 +162,7 @@ function Growing({ onDone }: { onDone: () => void }) {
   const before = state.wearing.plan?.plan;
   const start = before?.kind === 'growing' ? before : { from: today, ...wear };
   const untyped: PlanDraft = {
-    follows: intentInForce(state, 'wear.planned'),
+    follows: intentInForce(state, 'wear.planned', {}),
     from: start.from,
     typed: Object.fromEntries(fields.map((name) => [name, String(start[name] ?? '')])) as PlanDraft['typed'],
   };

@@ -59,12 +59,7 @@ test.each([
 
 test('putting it on anew or other stops do not make it safe: only the check found right does', () => {
   const log = worn();
-  const fit = (flexion: number) =>
-    log.write('set.stops-fitted', {
-      medial: { extension: 0, flexion },
-      lateral: { extension: 0, flexion },
-      moved: true,
-    });
+  const fit = (flexion: number) => log.stops({ extension: 0, flexion });
   fit(90);
   log.write('check.recorded', { check: 'knee-at-flexion-stop', value: 96 });
   seen(log, 'toes-warm-moving-felt', false);
@@ -81,11 +76,7 @@ test('putting it on anew or other stops do not make it safe: only the check foun
 
 test('a knee outside the order is such a check; one that is merely out of place is not', () => {
   const log = worn();
-  log.write('set.stops-fitted', {
-    medial: { extension: 0, flexion: 90 },
-    lateral: { extension: 0, flexion: 90 },
-    moved: true,
-  });
+  log.stops({ extension: 0, flexion: 90 });
   log.write('check.recorded', { check: 'hinge-height', value: 30 });
   seen(log, 'not-twisted', false);
   expect(folded(log)).toMatchObject({ checking: { unsafe: [] }, wearing: { held: false } });

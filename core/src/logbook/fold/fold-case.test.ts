@@ -1,5 +1,5 @@
 import { limitsOf } from '../../order';
-import { decideSignature, decideSize, decideStops } from '../decide';
+import { decideSetting, decideSignature, decideSize } from '../decide';
 import { caseRibbon, firstVisit } from '../due';
 import { engineVersion } from '../engine';
 import { intentFaults, intentInForce } from '../intent';
@@ -25,10 +25,9 @@ function measured(log: ReturnType<typeof testLogbook>) {
 
 /** The stops of the day chosen and put in. */
 function fitted(log: ReturnType<typeof testLogbook>, day = today) {
-  const body = decideStops(folded(log), day, true)!;
-  const of = log.write('set.stops-chosen', body);
-  const at = { observedAt: `${day}T10:00:00.000Z` };
-  log.write('set.stops-fitted', { medial: body.medial, lateral: body.lateral, of, moved: true }, at);
+  const { setting, values, ...body } = decideSetting(folded(log), 'hinge-stops', day, true)!;
+  const of = log.write('set.chosen', { setting, values, ...body });
+  log.write('set.made', { setting, values, of, moved: true }, { observedAt: `${day}T10:00:00.000Z` });
 }
 
 test('the same entries always give the same state, and no case without its opening', () => {
@@ -140,11 +139,7 @@ test('what is put in the hinges is a fact: taken when it is wrong, and then the 
   log.order();
   fitted(log);
   expect(folded(log).setting.look).toEqual([]);
-  log.write('set.stops-fitted', {
-    medial: { extension: 10, flexion: 90 },
-    lateral: { extension: 0, flexion: 90 },
-    moved: true,
-  });
+  log.stops({ extension: 10, flexion: 90 }, { lateral: { extension: 0, flexion: 90 } });
   expect(folded(log).setting.look.map(({ what }) => what)).toEqual([
     'fitted-differs-from-chosen',
     'pair-differs',
@@ -156,8 +151,7 @@ test('what is put in the hinges is a fact: taken when it is wrong, and then the 
 test('a brace without a flexion stop under an order that limits flexion is outside the order', () => {
   const log = testLogbook();
   log.order();
-  const open = { extension: 10, flexion: null };
-  log.write('set.stops-fitted', { medial: open, lateral: open, moved: true });
+  log.stops({ extension: 10, flexion: null });
   expect(folded(log).setting.look.map(({ what }) => what)).toEqual(['outside-order']);
 });
 
@@ -195,10 +189,10 @@ test('checks speak of the brace as it was put on: a new donning asks for all of 
 
 test('intents say which one they follow', () => {
   const log = testLogbook();
-  expect(intentInForce(folded(log), 'order.given')).toBeNull();
+  expect(intentInForce(folded(log), 'order.given', {})).toBeNull();
   const order = log.order();
-  expect(intentInForce(folded(log), 'order.given')).toBe(order);
-  expect(intentInForce(folded(log), 'measure.read')).toBeNull();
+  expect(intentInForce(folded(log), 'order.given', {})).toBe(order);
+  expect(intentInForce(folded(log), 'measure.read', {})).toBeNull();
 });
 
 test('an override must name the finding that blocks now', () => {
@@ -309,7 +303,7 @@ describe('rules that meet', () => {
   test('motion tested after the stops were chosen counts: stops that would force the joint would differ now', () => {
     const log = testLogbook();
     log.order();
-    log.write('set.stops-chosen', decideStops(folded(log), today, true)!);
+    log.write('set.chosen', decideSetting(folded(log), 'hinge-stops', today, true)!);
     expect(folded(log).setting.chosen?.wouldDiffer).toBe(false);
     log.write('motion.tested', {
       side: 'right',
@@ -380,11 +374,12 @@ describe('rules that meet', () => {
     log.order();
     fitted(log);
     const chosen = folded(log).setting.chosen!;
+    const { medial: _medial, lateral: _lateral, ...body } = chosen.decided;
     expect(folded(log).setting.fitted?.phase).toBe(1);
-    log.write('set.stops-chosen', chosen.decided, { replaces: chosen.entry, reason: 'another look' });
+    log.write('set.chosen', body, { replaces: chosen.entry, reason: 'another look' });
     const corrected = folded(log).setting;
     expect(corrected.fitted?.phase).toBe(1);
-    log.write('set.stops-chosen', chosen.decided, { replaces: corrected.chosen!.entry, reason: 'once more' });
+    log.write('set.chosen', body, { replaces: corrected.chosen!.entry, reason: 'once more' });
     expect(folded(log).setting.fitted?.phase).toBe(1);
   });
 

@@ -19,7 +19,7 @@ import { foldCalls } from './fold-calls';
 import { followedOf } from './followed';
 import { foldChecking, foldShaping, foldStrapping } from './fold-fitting';
 import { foldReviewing, foldVisits } from './fold-reviewing';
-import { foldSetting, foldSettings } from './fold-setting';
+import { foldSettings, foldStops } from './fold-setting';
 import { foldMeasuring, foldSizing } from './fold-sizing';
 import { firstFailing, isReadable } from '../readable';
 import { knownFacts } from './known-facts';
@@ -93,11 +93,12 @@ function foldReadable(
   const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
   const measuring = foldMeasuring(record, side, programme, model, order?.order);
   const sizing = foldSizing(record, side, programme, model, measuring, order?.order);
-  const made = foldSettings(record, programme, { sizing, order, model });
+  const tested = motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body };
+  const made = foldSettings(record, programme, { sizing, order, model, motion: tested });
   const last = record.all.at(-1);
   const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
   const setting = {
-    ...foldSetting(record, order?.order, motion?.body, programme, model),
+    ...foldStops(record, programme, made),
     made: made.filter(({ setting }) => applies(setting, facts)),
   };
   const limbs = judgeLimbs(record.of('limbs.noted').map(({ id, body }) => ({ ...body, entry: id })));
@@ -129,7 +130,7 @@ function foldReadable(
     limbs,
     order,
     measuring,
-    motion: motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body },
+    motion: tested,
     sizing,
     setting,
     shaping: foldShaping(record, programme, parts),

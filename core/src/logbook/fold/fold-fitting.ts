@@ -76,7 +76,12 @@ export function foldChecking(
   side: Side,
 ): CaseState['checking'] {
   const begun = record.last('strap.begun');
-  const fitting = record.last('set.stops-fitted');
+  const settings = record.of('set.made');
+  /** the last time something was set that asks for a check again */
+  const reopening = ({ id }: FitCheck) =>
+    settings.findLast(({ body }) =>
+      programme.settings.some((one) => one.id === body.setting && one.reopens?.includes(id)),
+    );
   const recorded = record.of('check.recorded').filter((entry) => record.isAfter(entry, begun));
   const orders = record.of('order.given');
   /** The window a check is judged by: that of the order it was made under, on its day. */
@@ -97,7 +102,7 @@ export function foldChecking(
       .map((one) => [one.step.id, settledReading(one)?.mean]),
   );
   const marks = Object.fromEntries(
-    setting.made.map(({ setting: { id }, made }) => [id, Object.values(made?.values ?? {})[0]]),
+    setting.made.map(({ setting: { id }, made }) => [id, Object.values(made?.values ?? {})[0] ?? undefined]),
   );
   const judgedBy = (check: FitCheck, entry: RecordedEntry<'check.recorded'> | undefined) => {
     const { check: _check, ...value } = entry?.body ?? { check: check.id };
@@ -120,9 +125,7 @@ export function foldChecking(
   const checks = all.map((check) =>
     judgedBy(
       check,
-      recorded.findLast(
-        (one) => isOf(check)(one) && (check.kind !== 'angle-at-stop' || record.isAfter(one, fitting)),
-      ),
+      recorded.findLast((one) => isOf(check)(one) && record.isAfter(one, reopening(check))),
     ),
   );
   // what was not safe stays so until it is found right: a new donning or other stops only ask for it again
@@ -134,7 +137,12 @@ export function foldChecking(
     checks,
     result,
     unsafe: unsafeChecks(lastFound),
-    inputs: [...checks.flatMap(({ entry }) => entry ?? []), ...(fitting ? [fitting.id] : [])],
+    inputs: [
+      ...new Set([
+        ...checks.flatMap(({ entry }) => entry ?? []),
+        ...all.flatMap((check) => reopening(check)?.id ?? []),
+      ]),
+    ],
     signed: record.decided(
       signed && { id: signed.id, body: { ...signed.body, by: signed.by, at: signed.observedAt } },
       (body) => body.result !== result,

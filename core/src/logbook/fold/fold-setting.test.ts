@@ -1,8 +1,8 @@
 import { limitsOf } from '../../order';
 import { foreignFaults } from '../belongs';
-import { decideStops } from '../decide';
+import { decideSetting } from '../decide';
 import { caseRibbon } from '../due';
-import { beltContext, contextOf, dialContext, testContext, testLogbook } from '../test-case';
+import { beltContext, contextOf, dialContext, stopsMade, testContext, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 
 const ankle = { joint: 'ankle', plane: 'sagittal' } as const;
@@ -251,7 +251,8 @@ describe('a setting by schedule', () => {
 test('an order that has ended gives no stops, from the day after its last', () => {
   const log = testLogbook();
   log.order({ until: '2026-11-24' });
-  const stopsOn = (day: string) => decideStops(foldCase(log.entries, testContext)!, day, true)?.medial;
-  expect(stopsOn('2026-11-24')).toEqual({ extension: 10, flexion: 90 });
+  const stopsOn = (day: string) =>
+    decideSetting(foldCase(log.entries, testContext)!, 'hinge-stops', day, true)?.values;
+  expect(stopsOn('2026-11-24')).toEqual(stopsMade({ extension: 10, flexion: 90 }).values);
   expect(stopsOn('2026-11-25')).toBeUndefined();
 });

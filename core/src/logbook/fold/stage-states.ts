@@ -1,6 +1,7 @@
 import { partsOfKind } from '../../brace';
 import { stages, type Stage } from '../../programmes';
-import type { CaseState, StageState, StageStatus } from './state';
+import { isChosenFirst } from '../../setting';
+import type { CaseState, MadeSetting, StageState, StageStatus } from './state';
 
 /**
  * How each stage stands. A blocking finding stops every stage behind Screen; what was done before it
@@ -15,12 +16,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
       state.order !== undefined,
     measure: state.measuring.done,
     size: state.sizing.chosen !== undefined && sound(state.sizing.chosen),
-    set:
-      (state.programme.stops === undefined || stopsAreIn(state)) &&
-      // what is set while it goes on belongs to that step
-      state.setting.made.every(
-        ({ setting, judged }) => setting.made === 'at-step' || judged.state === 'right',
-      ),
+    set: state.setting.made.every(isSet),
     shape: state.shaping.pads.length > 0 && state.shaping.pads.every((pad) => pad.done !== undefined),
     strap: state.strapping.list !== undefined && state.strapping.now === undefined,
     check:
@@ -52,7 +48,7 @@ const stagesWithoutWork = ({
   measuring,
 }: Pick<CaseState, 'programme' | 'parts' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
-  ...(programme.stops === undefined && programme.settings.length === 0 ? { set: 'not-covered' } : {}),
+  ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
   ...(partsOfKind(parts, 'pad').length === 0 ? { shape: 'not-covered' } : {}),
   ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
     ? { strap: 'not-covered' }
@@ -61,9 +57,11 @@ const stagesWithoutWork = ({
   ...Object.fromEntries((programme.notNeeded ?? []).map((stage) => [stage, 'not-needed'])),
 });
 
-/** Stops as chosen are in both hinges, and nothing about them is to be looked at. */
-const stopsAreIn = ({ setting: { chosen, fitted, look } }: Pick<CaseState, 'setting'>): boolean =>
-  chosen !== undefined && sound(chosen) && fitted !== undefined && look.length === 0;
+/** It is right, as chosen where a choice is to be made, and nothing about it is to be looked at. */
+const isSet = ({ setting, chosen, judged, flags }: MadeSetting): boolean =>
+  // what is set while it goes on belongs to that step
+  setting.made === 'at-step' ||
+  (judged.state === 'right' && flags.length === 0 && (chosen ? sound(chosen) : !isChosenFirst(setting)));
 
 const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>
   signed !== undefined && sound(signed) && result === 'pass';

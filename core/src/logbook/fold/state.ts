@@ -53,7 +53,7 @@ export interface ReviewVisit extends VisitFigures {
 export type LookAtBrace =
   | { what: 'fitted-differs-from-chosen'; entry: string }
   | { what: 'pair-differs'; entry: string; stops: ('extension' | 'flexion')[] }
-  | { what: 'outside-order'; entry: string };
+  | { what: 'outside-order' | 'found-so'; entry: string };
 
 /** Somebody is to be called today about something that was found. */
 export interface UrgentCall {
@@ -68,11 +68,16 @@ export interface UrgentCall {
   made?: { entry: string; whom: string; said: string; day: ClinicDay };
 }
 
-/** A setting with what was made of it, judged by what was wanted of it on that day. */
+/** What is to be looked at in how a setting was made, whether or not it is right. */
+export type SettingFlag = 'differs-from-chosen' | 'found-so' | 'over-change' | 'over-all';
+
+/** A setting with what was chosen for it and made of it, judged by what was wanted of it on that day. */
 export interface MadeSetting {
   setting: Setting;
+  chosen: Decided<BodyOf<'set.chosen'>> | undefined;
   made: (SettingMade & { entry: string; day: ClinicDay }) | undefined;
   judged: JudgedSetting;
+  flags: SettingFlag[];
 }
 
 export interface CaseState {
@@ -107,14 +112,15 @@ export interface CaseState {
     chosen: Decided<BodyOf<'size.chosen'>> | undefined;
   };
   setting: {
-    chosen: Decided<BodyOf<'set.stops-chosen'>> | undefined;
+    /** the hinges' stops as pairs: chosen and in */
+    chosen: Decided<BodyOf<'set.chosen'> & { medial: HingeStops; lateral: HingeStops }> | undefined;
     fitted:
       | { entry: string; day: ClinicDay; medial: HingeStops; lateral: HingeStops; phase: number | undefined }
       | undefined;
     /** every fitting of stops, in order */
     fittings: { day: ClinicDay; stops: HingeStops }[];
     look: LookAtBrace[];
-    /** everything else that is set, as it was last made */
+    /** everything that is set, as it was last made */
     made: MadeSetting[];
   };
   shaping: {

@@ -1,11 +1,11 @@
 import type { InferType } from 'yup';
 import { callMade, caseMoved, caseOpened, recordWithdrawn, visitPlanned } from './case';
 import { checkRecorded, checkSigned } from './check';
-import type { EntryKind } from './kind';
+import type { EntryKind, FormerKind } from './kind';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
 import { reviewFound } from './review';
 import { limbsNoted, orderGiven, screenLooked, screenOverridden } from './screen';
-import { settingMade, stopsChosen, stopsFitted } from './set';
+import { settingChosen, settingMade, stopsChosen, stopsFitted } from './set';
 import { barBent, padPlaced, scarSeen } from './shape';
 import { sizeChosen } from './size';
 import { donningBegun, strapDone } from './strap';
@@ -27,8 +27,7 @@ const all = [
   measurePrecision,
   motionTested,
   sizeChosen,
-  stopsChosen,
-  stopsFitted,
+  settingChosen,
   settingMade,
   scarSeen,
   padPlaced,
@@ -52,3 +51,12 @@ export const kinds = Object.fromEntries(all.map((one) => [one.kind, one])) as un
   EntryKind
 >;
 export const isKind = (text: string): text is KindName => Object.hasOwn(kinds, text);
+
+/** Kinds that are written no more; old entries and late outboxes have them. */
+export const formerKinds: Readonly<Record<string, FormerKind>> = Object.fromEntries(
+  [stopsChosen, stopsFitted].map((one) => [one.kind, one]),
+);
+
+/** What is asked of an entry as it was sent: its kind, also where that is written no more. */
+export const kindSent = (text: string): EntryKind | FormerKind | undefined =>
+  isKind(text) ? kinds[text] : Object.hasOwn(formerKinds, text) ? formerKinds[text] : undefined;

@@ -1,4 +1,4 @@
-import type { ObjectSchema, Schema } from 'yup';
+import type { InferType, ObjectSchema, Schema } from 'yup';
 import type { Permission } from '../../access';
 import type { Joint } from '../../anatomy';
 import type { Stage } from '../../programmes';
@@ -33,3 +33,18 @@ export const kind = <Body extends object, K extends string>(
   name: K,
   declared: Omit<EntryKind, 'kind' | 'v' | 'body' | 'upcasters'> & { body: ObjectSchema<Body> },
 ) => ({ kind: name, v: 1, upcasters: [], ...declared });
+
+/** A kind that is written no more. Read, an entry of it is one of a kind of today; its own bodies had one version. */
+export interface FormerKind extends Omit<EntryKind, 'body'> {
+  body: Schema<object>;
+  now: { kind: string; v: number; body: (body: never) => object };
+}
+
+/** Declares a kind that is written no more, with what its entries are now. */
+export const former = <S extends ObjectSchema<object>>(
+  name: string,
+  declared: Omit<EntryKind, 'kind' | 'v' | 'body' | 'upcasters'> & {
+    body: S;
+    now: { kind: string; v: number; body: (body: InferType<S>) => object };
+  },
+): FormerKind => ({ kind: name, v: 1, upcasters: [], ...declared });

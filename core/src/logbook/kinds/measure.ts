@@ -1,5 +1,6 @@
 import { motionRange } from '../../setting';
-import { instruments, pairsNeeded, stances, substituteWays } from '../../measuring';
+import { stances } from '../../brace';
+import { instruments, pairsNeeded, substituteWays } from '../../measuring';
 import { body, day, finite, name, oneOf, side, text, whole, yes } from '../fields';
 import { kind } from './kind';
 

@@ -34,7 +34,7 @@ export const angle = settingKind(
       const usual = Math.min(flexion ?? Infinity, Math.max(extension ?? -Infinity, unlessOrdered));
       return { from: usual, to: usual };
     },
-    judge: (setting, made, wanted) =>
-      judgeNumbers(numbersAt(once(), made), setting, wanted, { tolerated: byGoniometer }),
+    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted, byGoniometer),
+    madeFrom: ['order'],
   },
 );

@@ -1,5 +1,5 @@
 import { object } from 'yup';
-import { common, named, nothingWanted, settingKind } from '../kind';
+import { common, judgeInOrOut, named, nothingWanted, settingKind } from '../kind';
 
 /** A part that may be in or left out. */
 export const fitted = settingKind(object({ ...common, part: named() }), {
@@ -7,10 +7,6 @@ export const fitted = settingKind(object({ ...common, part: named() }), {
   whole: false,
   inOrOut: [true, false],
   wanted: nothingWanted,
-  judge: (_, made, wanted) => {
-    if (made?.fitted === undefined) return { state: 'open' };
-    if (wanted === undefined || wanted === 'open' || (wanted.from === 1) === made.fitted)
-      return { state: 'right' };
-    return { state: 'wrong', why: made.fitted ? 'should-be-out' : 'should-be-in', by: 1 };
-  },
+  judge: (_, made, wanted) => judgeInOrOut(made, wanted),
+  madeFrom: [],
 });

@@ -1,22 +1,30 @@
 import { object } from 'yup';
-import { finite } from '../../brace';
-import { common, judgeNumbers, notReversed, nothingWanted, numbersAt, places, settingKind } from '../kind';
+import {
+  axes,
+  common,
+  judgeNumbers,
+  limits,
+  notReversed,
+  nothingWanted,
+  numbersAt,
+  placesAlong,
+  settingKind,
+} from '../kind';
 
-/** A length read off each place, mm: alike within so much. */
+/** A length read off each place, mm: of a pair alike within so much. */
 export const length = settingKind(
   object({
     ...common,
-    places: places(),
-    within: finite().min(0).required(),
-    least: finite().required(),
-    most: finite().required(),
+    axes: axes(),
+    ...limits,
   }).test(...notReversed, ({ least, most }) => !(least > most)),
   {
-    places: ({ places: at }) => at,
+    places: ({ axes: along }) => placesAlong(along),
     whole: false,
     inOrOut: [],
     wanted: nothingWanted,
     judge: (setting, made, wanted) =>
-      judgeNumbers(numbersAt(setting.places, made), setting, wanted, { within: setting.within }),
+      judgeNumbers(numbersAt(placesAlong(setting.axes), made), setting, wanted),
+    madeFrom: [],
   },
 );

@@ -1,13 +1,13 @@
 import { object, string } from 'yup';
 import { joints, signedAngle } from '../../anatomy';
 import { phaseInForce } from '../../order';
-import { common, numbersAt, outside, places, settingKind } from '../kind';
+import { axes, common, numbersAt, outside, pairFault, placesAlong, settingKind } from '../kind';
 
 /** A joint locked at an angle that the hardware has, or open, both of a pair alike; never the nearest. */
 export const lock = settingKind(
-  object({ ...common, joint: string().oneOf(joints).required(), places: places() }),
+  object({ ...common, joint: string().oneOf(joints).required(), axes: axes() }),
   {
-    places: ({ places: at }) => at,
+    places: ({ axes: along }) => placesAlong(along),
     whole: false,
     // it may be open
     inOrOut: [false],
@@ -25,14 +25,16 @@ export const lock = settingKind(
         return wanted === undefined || wanted === 'open'
           ? { state: 'right' }
           : { state: 'wrong', why: 'not-locked', by: wanted.from };
-      const values = numbersAt(setting.places, made);
+      const values = numbersAt(placesAlong(setting.axes), made);
       if (!values) return { state: 'open' };
-      const spread = Math.max(...values) - Math.min(...values);
-      if (spread > 0) return { state: 'wrong', why: 'pair-differs', by: spread };
+      const pair = pairFault(setting.axes, values);
+      if (pair) return { state: 'wrong', ...pair };
       if (wanted === undefined) return { state: 'right' };
       if (wanted === 'open') return { state: 'wrong', why: 'not-ordered', by: values[0]! };
       const off = outside(values[0]!, wanted.from, wanted.to);
       return off > 0 ? { state: 'wrong', why: 'not-as-wanted', by: off } : { state: 'right' };
     },
+    madeFrom: ['order'],
+    existing: (_, __, hardware) => hardware?.lock,
   },
 );

@@ -1,15 +1,21 @@
 import { object } from 'yup';
 import { beltEnds } from '../../sizing';
-import { common, counted, judgeNumbers, notReversed, numbersAt, places, settingKind } from '../kind';
+import {
+  axes,
+  common,
+  counted,
+  judgeNumbers,
+  notReversed,
+  numbersAt,
+  placesAlong,
+  settingKind,
+} from '../kind';
 
 /** A printed mark at each place, the same on all: the one the size gives, where it gives one. */
 export const mark = settingKind(
-  object({ ...common, places: places(), ...counted }).test(
-    ...notReversed,
-    ({ least, most }) => !(least > most),
-  ),
+  object({ ...common, axes: axes(), ...counted }).test(...notReversed, ({ least, most }) => !(least > most)),
   {
-    places: ({ places: at }) => at,
+    places: ({ axes: along }) => placesAlong(along),
     whole: true,
     inOrOut: [],
     wanted: (_, { chart, readings }) => {
@@ -18,6 +24,8 @@ export const mark = settingKind(
       const ends = beltEnds(reading.mean, chart.belt);
       return { from: ends.mark, to: ends.mark };
     },
-    judge: (setting, made, wanted) => judgeNumbers(numbersAt(setting.places, made), setting, wanted),
+    judge: (setting, made, wanted) =>
+      judgeNumbers(numbersAt(placesAlong(setting.axes), made), setting, wanted),
+    madeFrom: ['readings'],
   },
 );

@@ -1,10 +1,13 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { calfNerve, fibularNeck, skin, toes } from './shared';
+import { atStops, calfNerve, fibularNeck, skin, toes } from './shared';
 
 const snug = 'Snug, not over-tight at the thigh; the same pull as the others.';
 
 export const kneeLigamentFrame: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  settings: {
+    'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
+  },
   steps: {
     'open-all': {
       name: 'Open all straps',
@@ -69,16 +72,7 @@ export const kneeLigamentFrame: FamilyWords = {
       value: 'strap',
       reference: 'calf',
     },
-    'knee-at-extension-stop': {
-      name: 'Knee at the extension stop',
-      fix: 'Tighten and measure again; if it stays, a higher extension stop.',
-      minus: '{{amount}} beyond straight',
-    },
-    'knee-at-flexion-stop': {
-      name: 'Knee at the flexion stop',
-      fix: 'Tighten and measure again; if it stays, a lower flexion stop.',
-      minus: '{{amount}} beyond straight',
-    },
+    ...atStops,
     'fibular-neck-clear': fibularNeck,
     'toes-warm-moving-felt': toes,
   },

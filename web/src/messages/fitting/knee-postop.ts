@@ -1,9 +1,10 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { calfNerve, fibularNeck, skin, toes } from './shared';
+import { atStops, calfNerve, fibularNeck, skin, toes } from './shared';
 
 export const kneePostop: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
+    'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
     'knee-lock': {
       name: 'Slide lock',
       how: 'Apart from the stops. Both sides alike, at the ordered angle or open; a lock that came with it and was not ordered is opened.',
@@ -83,6 +84,7 @@ export const kneePostop: FamilyWords = {
       how: 'It lies on the knee and does not stand off or forward.',
       fix: 'Forward: uprights back to the midline, slack out behind. Standing off: bend the upright in, off the leg. Slid down: straps snug, on the midline, the lower part lengthened toward the malleoli.',
     },
+    ...atStops,
     'wound-clear': {
       name: 'Clear of the wound',
       how: 'No cuff, strap or carrier lies on it.',

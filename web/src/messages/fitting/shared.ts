@@ -16,4 +16,17 @@ export const toes = {
   fix: 'Open the straps now and look again; call a physician if it stays.',
 };
 
+export const atStops = {
+  'knee-at-extension-stop': {
+    name: 'Knee at the extension stop',
+    fix: 'Tighten and measure again; if it stays, a higher extension stop.',
+    minus: '{{amount}} beyond straight',
+  },
+  'knee-at-flexion-stop': {
+    name: 'Knee at the flexion stop',
+    fix: 'Tighten and measure again; if it stays, a lower flexion stop.',
+    minus: '{{amount}} beyond straight',
+  },
+};
+
 export const calfNerve = 'Stay clear of the neck of the fibula: the nerve lies bare there.';

@@ -1,17 +1,17 @@
 import type { Setting } from '@estribo/core/setting';
-import { useWork } from '../../case/case-context';
 import { t } from '../../messages';
 import { Button } from '../../parts/button';
 import { Row } from '../../parts/layout';
 import { signed } from '../../parts/print';
 import { useSaving } from '../../parts/use-saving';
+import { useMade } from '../use-made';
 import type { PieceProps, SettingScreen } from './piece';
 
 type FittedSetting = Extract<Setting, { kind: 'fitted' }>;
 
 /** A part that is in or left out. */
 function InOrOut({ setting, made, words, stage }: PieceProps<FittedSetting>) {
-  const { write } = useWork();
+  const take = useMade(setting, stage);
   const [saving, save] = useSaving();
   return (
     <Row $gap={8}>
@@ -22,10 +22,7 @@ function InOrOut({ setting, made, words, stage }: PieceProps<FittedSetting>) {
           aria-pressed={made?.fitted === fitted}
           aria-label={`${words.name}: ${t(fitted ? 'setting.isIn' : 'setting.leftOut')}`}
           isDisabled={saving}
-          onPress={() =>
-            made?.fitted !== fitted &&
-            void save(() => write('set.made', stage, { setting: setting.id, fitted }))
-          }
+          onPress={() => made?.fitted !== fitted && void save(() => take({ fitted }))}
         >
           {t(fitted ? 'setting.isIn' : 'setting.leftOut')}
         </Button>
@@ -41,3 +38,6 @@ export const fitted: SettingScreen<FittedSetting> = {
   inOrOut: { in: 'setting.isIn', out: 'setting.leftOut' },
   Piece: InOrOut,
 };
+
+/** A panel is in or left out the same way, and may be ordered so. */
+export const panel = fitted as unknown as SettingScreen<Extract<Setting, { kind: 'panel' }>>;

@@ -1,6 +1,6 @@
 import { signedAngle } from '@estribo/core/anatomy';
 import { phaseInForce } from '@estribo/core/order';
-import type { Setting } from '@estribo/core/setting';
+import { placesOf, type Setting } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useWork } from '../../case/case-context';
 import { named, t } from '../../messages';
@@ -10,6 +10,7 @@ import { Notice } from '../../parts/notice';
 import { printAngle } from '../../parts/print';
 import { useSaving } from '../../parts/use-saving';
 import { numbersOf } from './numbers';
+import { useMade } from '../use-made';
 import type { PieceProps, SettingScreen } from './piece';
 
 type LockSetting = Extract<Setting, { kind: 'lock' }>;
@@ -21,7 +22,8 @@ const NumbersOfLock = numbersOf<LockSetting>('degrees', print);
 function Lock({ setting, made, words, stage }: PieceProps<LockSetting>) {
   const { name } = words;
   const [differ, setDiffer] = useState(false);
-  const { state, today, write } = useWork();
+  const { state, today } = useWork();
+  const record = useMade(setting, stage);
   const [saving, save] = useSaving();
   const motion = { joint: setting.joint, plane: 'sagittal' as const };
   const angles = state.model.hinge?.lock ?? [];
@@ -33,12 +35,11 @@ function Lock({ setting, made, words, stage }: PieceProps<LockSetting>) {
   const now = made?.fitted === false ? 'open' : stands.length === 1 ? String(stands[0]) : undefined;
   const take = (to: string) =>
     void save(() =>
-      write('set.made', stage, {
-        setting: setting.id,
-        ...(to === 'open'
+      record(
+        to === 'open'
           ? { fitted: false }
-          : { values: setting.places.map((place) => ({ place, value: Number(to) })) }),
-      }),
+          : { values: Object.fromEntries(placesOf(setting).map((place) => [place, Number(to)])) },
+      ),
     );
   return (
     <Stack $gap={4}>

@@ -1,5 +1,6 @@
 import { endsOf } from '@estribo/core/anatomy';
 import { boundsOf, type MadeSetting } from '@estribo/core/logbook';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { isWhole, placesOf, type Setting } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
@@ -12,7 +13,16 @@ import { Row } from '../../parts/layout';
 import { printNumber, signed } from '../../parts/print';
 import { ReadingField, readQuantity, type Quantity } from '../../parts/reading-field';
 import { useSaving } from '../../parts/use-saving';
+import { useMade } from '../use-made';
 import type { PieceProps, SettingScreen, SettingStage } from './piece';
+
+/** What stands behind the number: the unit of the moment for a length, else the setting's own. */
+const signOf = (setting: Setting, kind: Quantity, unit: LengthUnit, own: string | undefined): string =>
+  kind === 'length'
+    ? unit
+    : setting.kind === 'angle'
+      ? '°'
+      : (own ?? ('unit' in setting ? t(`setting.unit.${setting.unit}`) : ''));
 
 /** The numbers of a setting, one for each of its places, taken together: a pair is a pair. */
 export function Numbers({
@@ -30,13 +40,14 @@ export function Numbers({
   print: SettingScreen['print'];
   words: ReturnType<typeof settingWords>;
 }) {
-  const { state, unit, write } = useWork();
+  const { state, unit } = useWork();
+  const record = useMade(setting, stage);
   const places = placesOf(setting);
   const found = (place: string) => {
     const value = made?.values?.[place];
-    return value === undefined
+    return value === undefined || value === null
       ? ''
-      : setting.kind === 'length'
+      : kind === 'length'
         ? printNumber(value, 'mm', unit)
         : signed(value);
   };
@@ -64,9 +75,9 @@ export function Numbers({
     );
     const wrong = read.flatMap((one) => ('problem' in one ? [[one.place, one.problem] as const] : []));
     if (wrong.length > 0) return setProblems(Object.fromEntries(wrong));
-    const values = read.flatMap((one) => ('value' in one ? [{ place: one.place, value: one.value }] : []));
-    if (values.every(({ place }) => typed[place] === undefined || typed[place] === found(place))) return;
-    void save(() => write('set.made', stage, { setting: setting.id, values }).then(() => type({})));
+    const values = read.flatMap((one) => ('value' in one ? [[one.place, one.value] as const] : []));
+    if (values.every(([place]) => typed[place] === undefined || typed[place] === found(place))) return;
+    void save(() => record({ values: Object.fromEntries(values) }).then(() => type({})));
   };
   return (
     <Row $gap={8} $align="flex-end">
@@ -86,7 +97,7 @@ export function Numbers({
                   `${amount} ${named('motionEnd', endsOf({ joint: setting.joint, plane: 'sagittal' })[0])}`
               : undefined
           }
-          sign={setting.kind === 'length' ? unit : setting.kind === 'angle' ? '°' : (words.unit ?? '')}
+          sign={signOf(setting, kind, unit, words.unit)}
           value={typed[place] ?? found(place)}
           onChange={(text) => {
             type({ ...typed, [place]: text });

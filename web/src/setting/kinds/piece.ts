@@ -1,6 +1,6 @@
 import type { MadeSetting } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
-import type { Setting } from '@estribo/core/setting';
+import type { Setting, SettingMade } from '@estribo/core/setting';
 import type { ComponentType } from 'react';
 import type { settingWords } from '../../messages/fitting';
 
@@ -17,9 +17,13 @@ export interface PieceProps<S> {
 /** What the screen does with a kind of setting: how its number is said, and the piece it is made with. */
 export interface SettingScreen<S = Setting> {
   print: (setting: S, value: number, unit: LengthUnit) => string;
+  /** how all of it is said, where that is more than its numbers one after the other */
+  printMade?: (setting: S, made: SettingMade) => string;
   /** how in and out are said of it */
   inOrOut?: { in: 'setting.isIn'; out: 'setting.leftOut' | 'setting.lockOpen' };
   /** what else is said of how it is made */
   note?: (setting: S) => string;
   Piece: ComponentType<PieceProps<S>>;
+  /** in Set it has the whole work to itself, with the joint and the order beside it; elsewhere its piece */
+  Whole?: ComponentType<{ setting: S }>;
 }

@@ -5,6 +5,9 @@ const snug = 'Firme, sin apretar de más en el muslo; la misma tensión que las 
 
 export const kneeLigamentFrame: FamilyWords = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
+  settings: {
+    'hinge-stops': { name: 'Topes', how: 'Medial y lateral iguales, nunca fuera de lo prescrito.' },
+  },
   steps: {
     'open-all': {
       name: 'Abrir todas las cinchas',

@@ -1,0 +1,30 @@
+import { object, string } from 'yup';
+import { finite } from '../../brace';
+import { heightNames } from '../../order';
+import { common, judgeNumbers, limits, notReversed, numbersAt, once, settingKind } from '../kind';
+
+/** How high a part stands: a panel on the back, a chin piece, a bar on the breastbone. Where the order names a height, that one. */
+export const height = settingKind(
+  object({
+    ...common,
+    unit: string().oneOf(['mm', 'steps']).required(),
+    ...limits,
+    /** what an ordered height is on it */
+    ordered: object(Object.fromEntries(heightNames.map((name) => [name, finite()])))
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  {
+    places: once,
+    whole: false,
+    inOrOut: [],
+    // nothing is ordered, or not by a name it has: what is observed decides
+    wanted: ({ ordered }, { order }) => {
+      const at = order?.height && (ordered as Partial<Record<string, number>> | undefined)?.[order.height];
+      return at === undefined ? undefined : { from: at, to: at };
+    },
+    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
+    madeFrom: ['order'],
+  },
+);

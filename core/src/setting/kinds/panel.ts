@@ -1,0 +1,20 @@
+import { object, string } from 'yup';
+import { panelNames } from '../../order';
+import { common, judgeInOrOut, named, settingKind } from '../kind';
+
+/** A panel that is in when it is ordered, and out when the order names others. */
+export const panel = settingKind(
+  object({ ...common, part: named(), panel: string().oneOf(panelNames).required() }),
+  {
+    places: () => [],
+    whole: false,
+    inOrOut: [true, false],
+    wanted: (setting, { order }) => {
+      if (order?.panels === undefined) return undefined;
+      const is = order.panels.includes(setting.panel) ? 1 : 0;
+      return { from: is, to: is };
+    },
+    judge: (_, made, wanted) => judgeInOrOut(made, wanted),
+    madeFrom: ['order'],
+  },
+);

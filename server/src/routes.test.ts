@@ -52,15 +52,6 @@ test.each(roles)('%s may write just the kinds of entry the table says', async (r
     'strap.done': { step: 'open-all', pass: 1 },
     'check.recorded': { check: 'not-twisted', seen: true },
     'review.found': { skin: 'clear', pain: 1 },
-    'set.chosen': {
-      setting: 'hinge-stops',
-      values: stopsIn(0, null).values,
-      lost: { extension: 0, flexion: 0 },
-      acknowledged: true,
-      madeFrom: [],
-      programme: 'f'.repeat(64),
-      engine: 1,
-    },
     'set.made': { ...stopsIn(0, null), found: true },
     'wear.taught': { who: 'patient' },
   };

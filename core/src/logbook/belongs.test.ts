@@ -1,6 +1,6 @@
 import { isOfPerson } from '../measuring';
 import { programmes, stepsOf } from '../programmes';
-import { foreignFaults } from './belongs';
+import { foreignFaults, roleFaults } from './belongs';
 import type { AnyEntry } from './entry';
 import { foldCase } from './fold/fold-case';
 import type { BodyOf, KindName } from './kinds/all';
@@ -119,3 +119,34 @@ test('a brace that states no list is put on by none; one that does, by its own',
   expect(at(beltContext, 'midline', 'strap.begun', { list: 'seated-alone' } as never)).toEqual([]);
   expect(at(beltContext, 'midline', 'strap.begun', { list: 'standing' } as never)).toEqual(['body.list']);
 });
+
+test('of what is an orthotist’s work, somebody else records what was found', () => {
+  const entry = (setting: string, more = {}) =>
+    ({ kind: 'set.made', body: { setting, ...more } }) as unknown as AnyEntry;
+  const faults = (role: 'orthotist' | 'technician', one: AnyEntry) =>
+    roleFaults({ ...testContext, side: 'right' }, one, role).map(({ at: field }) => field);
+  expect(faults('technician', entry('hinge-stops'))).toEqual(['body.found']);
+  expect(faults('technician', entry('hinge-stops', { found: true }))).toEqual([]);
+  expect(faults('orthotist', entry('hinge-stops'))).toEqual([]);
+  expect(faults('technician', entry('something-else'))).toEqual([]);
+});
+
+test.each([
+  [
+    'a place twice',
+    {
+      values: [
+        { place: 'medial-extension', value: 0 },
+        { place: 'medial-extension', value: 0 },
+      ],
+    },
+  ],
+  ['a place left out', { values: stopsMade(stops).values.slice(1) }],
+  [
+    'no piece where one always is',
+    { values: stopsMade(stops).values.map((one) => ({ ...one, value: null })) },
+  ],
+  ['in or out', { fitted: true }],
+])('stops with %s are no fact of a knee brace', (_, body) =>
+  expect(at(testContext, 'right', 'set.made', { setting: 'hinge-stops', ...body } as never)).not.toEqual([]),
+);

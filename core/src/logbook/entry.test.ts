@@ -19,6 +19,7 @@ import {
   foldedBelt,
   foldedLists,
   foldedNewly,
+  stopsMade,
   testContext,
   testLogbook,
 } from './test-case';
@@ -182,4 +183,19 @@ test('a look of version 1 answered what its family asked; one written now answer
   expect(looked(1)).toMatchObject({ status: 'clear', unanswered: [] });
   expect(looked(2)).toMatchObject({ status: 'open' });
   expect(looked(2).unanswered).toContain('trouble-breathing-or-swallowing');
+});
+
+test('kinds that are written no more are read, and become one of today’s', () => {
+  const stops = { extension: 10, flexion: null };
+  const body = { medial: stops, lateral: stops, moved: true };
+  const old = { ...sound(), stage: 'set', kind: 'set.stops-fitted', body };
+  expect(faultsOf(old)).toEqual([]);
+  expect(faultsOf({ ...old, stage: 'strap' })).toEqual(['stage']);
+  expect(faultsOf({ ...old, v: 2 })).toEqual(['v']);
+  expect(faultsOf({ ...old, body: { ...body, of: 'x' } })).toEqual(['body.of']);
+  expect(current(old as never, {})).toMatchObject({
+    kind: 'set.made',
+    v: kinds['set.made'].v,
+    body: { ...stopsMade(stops), moved: true },
+  });
 });

@@ -1,4 +1,19 @@
-import { judgeSetting, placesOf, settingSchema, type Setting } from './settings';
+import fc from 'fast-check';
+import { limitsOf, type Order } from '../order';
+import { placesAlong, type PlaceAxis, type WantedBy } from './kind';
+import { stopsAt, valuesOfStops } from './kinds/stops';
+import {
+  changeFault,
+  chooseSetting,
+  daysOfChange,
+  existingAt,
+  judgeSetting,
+  placesOf,
+  sameMade,
+  settingSchema,
+  wantedOf,
+  type Setting,
+} from './settings';
 
 const uprights: Setting = {
   kind: 'length',
@@ -101,3 +116,296 @@ test.each([
     expect.objectContaining({ path }),
   ),
 );
+
+const hinges: Setting = {
+  kind: 'stops',
+  id: 'hinge-stops',
+  made: 'before-donning',
+  joint: 'knee',
+  axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+  leastExtension: 0,
+};
+const screws: Setting = {
+  kind: 'correction',
+  id: 'screws',
+  made: 'after-settling',
+  // medial and lateral bars of a varus set go opposite ways, above and below the hinge alike
+  axes: [
+    { of: ['medial', 'lateral'], go: 'opposite' },
+    { of: ['upper', 'lower'], go: 'alike', within: 0.01 },
+  ],
+  unit: 'turns',
+  origin: 'neutral',
+  least: -2,
+  most: 2,
+  step: 0.125,
+  perChange: 0.125,
+  inAll: 0.5,
+};
+const turned = (medial: number, lateral: number, lower = 0) => ({
+  values: {
+    'medial-upper': medial,
+    'medial-lower': medial + lower,
+    'lateral-upper': lateral,
+    'lateral-lower': lateral + lower,
+  },
+});
+const backPanel: Setting = {
+  kind: 'height',
+  id: 'back-panel',
+  made: 'at-step',
+  unit: 'steps',
+  least: 1,
+  most: 4,
+  step: 1,
+  ordered: { low: 1, tall: 4 },
+};
+const sidePanel: Setting = {
+  kind: 'panel',
+  id: 'side-panel',
+  made: 'before-donning',
+  panel: 'side',
+  part: 'panel-side',
+};
+
+const order = {
+  diagnosis: 'x',
+  prescriber: 'x',
+  side: 'right',
+  dayZero: '2026-11-01',
+  phases: [
+    { fromDay: 0, limits: limitsOf({ joint: 'knee', plane: 'sagittal' }, { extension: 10, flexion: 60 }) },
+    { fromDay: 10, limits: limitsOf({ joint: 'knee', plane: 'sagittal' }, { extension: 0, flexion: 65 }) },
+    { fromDay: 20, limits: limitsOf({ joint: 'knee', plane: 'sagittal' }, { extension: 0, flexion: 90 }) },
+  ],
+  protective: true,
+  wearing: 'x',
+  trouble: 'keep-on',
+} as Order;
+const by = (change: Partial<WantedBy> = {}): WantedBy => ({
+  day: '2026-11-03',
+  order,
+  chart: { version: 1, sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
+  readings: {},
+  hardware: { extension: [0, 10, 20], flexion: [30, 60, 90], lock: [0, 15] },
+  ...change,
+});
+
+test('places are made by axes, the first one outermost', () => {
+  expect(placesOf(screws)).toEqual(['medial-upper', 'medial-lower', 'lateral-upper', 'lateral-lower']);
+  expect(placesOf(hinges)).toEqual([
+    'medial-extension',
+    'medial-flexion',
+    'lateral-extension',
+    'lateral-flexion',
+  ]);
+  expect([placesOf(backPanel), placesOf(sidePanel)]).toEqual([['one'], []]);
+});
+
+test.each([
+  [screws, turned(0.25, -0.25), { state: 'right' }],
+  [screws, turned(0.25, 0.25), { state: 'wrong', why: 'not-opposite', by: 0.5 }],
+  [screws, turned(0.25, -0.25, 0.125), { state: 'wrong', why: 'not-opposite', by: 0.25 }],
+  // a third of an eighth is none of its steps
+  [screws, turned(0.0416, -0.0416), { state: 'wrong', why: 'outside' }],
+  [screws, turned(2.125, -2.125), { state: 'wrong', why: 'outside', by: 0.125 }],
+  [screws, { values: { 'medial-upper': 0.25 } }, { state: 'open' }],
+  [backPanel, one(2), { state: 'right' }],
+  [backPanel, one(2.5), { state: 'wrong', why: 'outside', by: 0.5 }],
+  [sidePanel, { fitted: true }, { state: 'right' }],
+] as const)('%j made %j: %j', (setting, made, judged) =>
+  expect(judgeSetting(setting, made, undefined)).toMatchObject(judged),
+);
+
+test('whatever the axes, a pair is right just when every two that differ along one axis alone go as it says', () => {
+  const way = fc.constantFrom('alike' as const, 'opposite' as const, 'differ' as const);
+  fc.assert(
+    fc.property(
+      way,
+      way,
+      fc.array(fc.integer({ min: -2, max: 2 }), { minLength: 4, maxLength: 4 }),
+      (a, b, values) => {
+        const axes: PlaceAxis[] = [
+          { of: ['a', 'b'], go: a },
+          { of: ['x', 'y'], go: b },
+        ];
+        const [ax, ay, bx, by_] = values as [number, number, number, number];
+        // written out for each of the four pairs
+        const goes = (how: string, one: number, other: number) =>
+          how === 'differ' || (how === 'alike' ? one === other : one === -other);
+        const right = goes(a, ax, bx) && goes(a, ay, by_) && goes(b, ax, ay) && goes(b, bx, by_);
+        const made = { values: Object.fromEntries(placesAlong(axes).map((place, i) => [place, values[i]!])) };
+        const setting: Setting = {
+          kind: 'length',
+          id: 'x',
+          made: 'before-donning',
+          axes,
+          least: -9,
+          most: 9,
+        };
+        expect(judgeSetting(setting, made, undefined).state).toBe(right ? 'right' : 'wrong');
+      },
+    ),
+  );
+});
+
+const both = (extension: number, flexion: number | null) => ({
+  values: valuesOfStops({ medial: { extension, flexion }, lateral: { extension, flexion } }),
+});
+
+test.each([
+  [both(10, 60), { from: 10, to: 60 }, { state: 'right' }],
+  [both(20, 60), { from: 10, to: 60 }, { state: 'right' }],
+  [both(0, 60), { from: 10, to: 60 }, { state: 'wrong', why: 'outside-order', by: 10 }],
+  [both(10, 90), { from: 10, to: 60 }, { state: 'wrong', why: 'outside-order', by: 30 }],
+  // no piece at an end that is limited: as far outside as a joint can go
+  [both(10, null), { from: 10, to: 60 }, { state: 'wrong', why: 'outside-order', by: 180 }],
+  [both(10, null), { from: 10, to: Infinity }, { state: 'right' }],
+  [both(90, 60), undefined, { state: 'wrong', why: 'stops-cross' }],
+  [
+    { values: { ...both(10, 60).values, 'lateral-flexion': 30 } },
+    undefined,
+    { state: 'wrong', why: 'pair-differs', by: 30 },
+  ],
+  [
+    { values: { ...both(10, 60).values, 'lateral-flexion': null } },
+    undefined,
+    { state: 'wrong', why: 'pair-differs', by: 180 },
+  ],
+  [{ values: { 'medial-extension': 10 } }, undefined, { state: 'open' }],
+] as const)('stops %j where %j is ordered: %j', (made, wanted, judged) =>
+  expect(judgeSetting(hinges, made, wanted)).toMatchObject(judged),
+);
+
+test('stops are chosen for every place at once; what cannot be is told; an ended order chooses nothing', () => {
+  expect(chooseSetting(hinges, by())).toEqual({
+    ok: true,
+    made: both(10, 60),
+    phase: 0,
+    ordered: { extension: 10, flexion: 60 },
+    lost: { extension: 0, flexion: 0 },
+  });
+  expect(chooseSetting(hinges, by({ joint: { from: 0, to: 5 } }))).toEqual({
+    ok: false,
+    problem: 'joint-outside',
+  });
+  expect(chooseSetting(hinges, by({ order: { ...order, until: '2026-11-02' } }))).toBeUndefined();
+  expect(chooseSetting(hinges, by({ hardware: undefined }))).toBeUndefined();
+  expect(stopsAt(both(10, 60), 'lateral')).toEqual({ extension: 10, flexion: 60 });
+});
+
+test('what is wanted as one number is chosen for each place; a range, or nothing, is not', () => {
+  const lock: Setting = {
+    kind: 'lock',
+    id: 'lock',
+    made: 'before-donning',
+    joint: 'knee',
+    axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+  };
+  const locked = {
+    ...order,
+    phases: [
+      {
+        ...order.phases[0]!,
+        locks: [{ joint: 'knee', at: { toward: 'flexion', degrees: 15 }, when: 'always' }],
+      },
+    ],
+  } as Order;
+  expect(chooseSetting(lock, by({ order: locked }))).toMatchObject({
+    made: { values: { medial: 15, lateral: 15 } },
+    phase: 0,
+  });
+  expect(chooseSetting(lock, by())).toMatchObject({ made: { fitted: false } });
+  expect(chooseSetting(backPanel, by({ order: { ...order, height: 'tall' } }))).toMatchObject({
+    made: { values: { one: 4 } },
+  });
+  expect(chooseSetting(backPanel, by({ order: { ...order, height: 'short' } }))).toBeUndefined();
+  expect(chooseSetting(sidePanel, by({ order: { ...order, panels: ['side'] } }))).toMatchObject({
+    made: { fitted: true },
+  });
+  expect(chooseSetting(sidePanel, by({ order: { ...order, panels: ['front'] } }))).toMatchObject({
+    made: { fitted: false },
+  });
+  expect(chooseSetting(sidePanel, by())).toBeUndefined();
+  expect(chooseSetting(air, by())).toBeUndefined();
+  expect(existingAt(hinges, 'lateral-flexion', by().hardware)).toEqual([30, 60, 90]);
+  expect(existingAt(lock, 'medial', by().hardware)).toEqual([0, 15]);
+  expect(existingAt(air, 'one', by().hardware)).toBeUndefined();
+});
+
+// days counted by hand: phase 2 begins on 11 November, phase 3 on the 21st
+test('the days on which stops change are those of phases with other pieces, and no others', () => {
+  const days = ['2026-11-01', '2026-11-11', '2026-11-21'];
+  const on = (made: ReturnType<typeof both>) => daysOfChange(hinges, made, days, (day) => by({ day }));
+  expect(on(both(10, 60))).toEqual(['2026-11-11', '2026-11-21']);
+  expect(on(both(0, 60))).toEqual(['2026-11-01', '2026-11-11', '2026-11-21']);
+  // of 0 to 65 the pieces give 0 to 60 as well: nothing changes on the 11th
+  const same = {
+    ...order,
+    phases: [{ ...order.phases[1]!, fromDay: 0 }, order.phases[1]!, order.phases[2]!],
+  };
+  expect(daysOfChange(hinges, both(0, 60), days, (day) => by({ day, order: same }))).toEqual(['2026-11-21']);
+  // a reading within the goniometer's reach of what is wanted is no change
+  const knee: Setting = { ...ankle, joint: 'knee', least: -10, most: 120 } as Setting;
+  const held = {
+    ...order,
+    phases: [
+      { fromDay: 0, limits: limitsOf({ joint: 'knee', plane: 'sagittal' }, { extension: 20, flexion: 20 }) },
+      { fromDay: 10, limits: [] },
+    ],
+  } as Order;
+  expect(daysOfChange(knee, one(19), days, (day) => by({ day, order: held }))).toEqual(['2026-11-11']);
+  expect(wantedOf(knee, by({ order: held }))).toEqual({ from: 20, to: 20 });
+});
+
+test.each([
+  // an eighth at a time, half a turn in all, counted from neutral
+  [[], turned(0.125, -0.125), undefined],
+  [[turned(0.125, -0.125)], turned(0.25, -0.25), undefined],
+  [[turned(0.125, -0.125)], turned(0.375, -0.375), { why: 'over-change', by: 0.125 }],
+  [[turned(0.5, -0.5)], turned(0.625, -0.625), { why: 'over-all', by: 0.125 }],
+  [[turned(-0.5, 0.5)], turned(-0.375, 0.375), undefined],
+] as const)('after %j, %j is %j', (before, made, fault) =>
+  expect(changeFault(screws, before, made)).toEqual(fault),
+);
+
+test('counted from how it was supplied, in all begins at what was made first', () => {
+  const supplied = { ...screws, origin: 'as-supplied' } as Setting;
+  expect(changeFault(supplied, [turned(0.5, -0.5)], turned(0.625, -0.625))).toBeUndefined();
+  expect(changeFault(supplied, [turned(0.5, -0.5), turned(1, -1)], turned(1.125, -1.125))).toEqual({
+    why: 'over-all',
+    by: 0.125,
+  });
+});
+
+test('the same is the same, whatever was left out', () => {
+  expect(sameMade(both(0, null), { values: { 'medial-extension': 0, 'lateral-extension': 0 } })).toBe(true);
+  expect(sameMade(both(0, null), both(0, 90))).toBe(false);
+  expect(sameMade({ fitted: false }, { values: {} })).toBe(false);
+});
+
+test.each([
+  ['a move to nothing', [{ goal: { kind: 'somewhere' } }], 'moves[0].goal.kind'],
+  ['a range without its end', [{ goal: { kind: 'range', from: 1 } }], 'moves[0].goal.to'],
+  ['an amount in words', [{ goal: { kind: 'wanted' }, amount: 'a little' }], 'moves[0].amount'],
+])('%s is refused with its place', (_, moves, path) =>
+  expect(() => settingSchema.validateSync({ ...screws, moves }, { strict: true })).toThrow(
+    expect.objectContaining({ path }),
+  ),
+);
+
+test('moves are taken as they are', () =>
+  expect(
+    settingSchema.isValidSync(
+      {
+        ...screws,
+        moves: [
+          { goal: { kind: 'neutral' }, posture: { stance: 'seated', joints: { knee: 90 } } },
+          { goal: { kind: 'value', value: 0.25 }, order: ['upper', 'lower'], amount: 0.125, then: 'walk' },
+          { goal: { kind: 'until', observed: 'gentle' }, amount: 'not-stated', then: 'ask' },
+        ],
+        patient: { within: 0.25, everyDays: 7 },
+      },
+      { strict: true },
+    ),
+  ).toBe(true));

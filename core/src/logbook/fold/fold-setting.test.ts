@@ -256,3 +256,102 @@ test('an order that has ended gives no stops, from the day after its last', () =
   expect(stopsOn('2026-11-24')).toEqual(stopsMade({ extension: 10, flexion: 90 }).values);
   expect(stopsOn('2026-11-25')).toBeUndefined();
 });
+
+describe('what is to be looked at in a setting', () => {
+  const screws = {
+    kind: 'correction' as const,
+    id: 'screw',
+    made: 'before-donning' as const,
+    by: 'orthotist' as const,
+    axes: [{ of: ['medial'], go: 'alike' as const }],
+    unit: 'turns' as const,
+    origin: 'neutral' as const,
+    least: -2,
+    most: 2,
+    perChange: 0.125,
+    inAll: 0.25,
+  };
+  const context = { ...walker, programme: { ...walker.programme, settings: [screws] as never } };
+  const flagsOf = (...turns: (number | { found: number })[]) => {
+    const log = testLogbook(context);
+    for (const turn of turns)
+      log.write('set.made', {
+        setting: 'screw',
+        values: [{ place: 'medial', value: typeof turn === 'number' ? turn : turn.found }],
+        ...(typeof turn === 'number' ? {} : { found: true }),
+      });
+    const state = foldCase(log.entries, context)!;
+    return [state.setting.made[0]!.flags, state.stages.set.status];
+  };
+
+  test('a change within its bounds is none of it', () => {
+    expect(flagsOf(0.125, 0.25)).toEqual([[], 'done']);
+  });
+  test('more at once, more in all, or found so by somebody else', () => {
+    expect(flagsOf(0, 0.25)).toEqual([['over-change'], 'open']);
+    expect(flagsOf(0.25, 0.375)).toEqual([['over-all'], 'open']);
+    expect(flagsOf({ found: 0.125 })).toEqual([['found-so'], 'open']);
+    // an orthotist sets it: what was found is past
+    expect(flagsOf({ found: 0.125 }, 0.125)).toEqual([[], 'done']);
+  });
+});
+
+test('a lock that was chosen for somebody else to make: made otherwise it is looked at, as chosen it is done with', () => {
+  const log = testLogbook(dialContext);
+  log.order({
+    phases: [
+      {
+        fromDay: 0,
+        limits: [],
+        locks: [{ joint: 'knee', at: { toward: 'flexion', degrees: 15 }, when: 'always' }],
+      },
+    ],
+  });
+  const state = () => foldCase(log.entries, dialContext)!;
+  const lock = () => state().setting.made.find(({ setting: { id } }) => id === 'knee-lock')!;
+  const body = decideSetting(state(), 'knee-lock', '2026-11-24', true)!;
+  expect(body).toMatchObject({
+    setting: 'knee-lock',
+    phase: 0,
+    values: [
+      { place: 'medial', value: 15 },
+      { place: 'lateral', value: 15 },
+    ],
+    madeFrom: [state().order!.entry],
+  });
+  log.write('set.chosen', body);
+  expect(lock()).toMatchObject({ chosen: { wouldDiffer: false }, made: undefined });
+  log.write('set.made', { setting: 'knee-lock', fitted: false, found: true });
+  expect(lock().flags).toEqual(['differs-from-chosen', 'found-so']);
+  log.write('set.made', { setting: 'knee-lock', values: body.values });
+  expect(lock()).toMatchObject({ flags: [], judged: { state: 'right' } });
+  // another order makes the choice another one
+  log.order({ phases: [{ fromDay: 0, limits: [] }] });
+  expect(lock().chosen).toMatchObject({ wouldDiffer: true });
+});
+
+test('a lock that opens with a phase is due on that day', () => {
+  const log = testLogbook(dialContext);
+  const locked = {
+    joint: 'knee' as const,
+    at: { toward: 'flexion' as const, degrees: 0 },
+    when: 'walking' as const,
+  };
+  log.order({
+    phases: [
+      { fromDay: 0, limits: [], locks: [locked] },
+      { fromDay: 28, limits: [] },
+    ],
+  });
+  log.write('set.made', {
+    setting: 'knee-lock',
+    values: [
+      { place: 'medial', value: 0 },
+      { place: 'lateral', value: 0 },
+    ],
+  });
+  // day zero is the 7th of November: 28 days on is the 5th of December (counted by hand)
+  expect(caseRibbon(foldCase(log.entries, dialContext)!).buckles).toMatchObject([
+    { day: '2026-12-05', kind: 'S', setting: 'knee-lock', visit: true },
+  ]);
+});

@@ -39,8 +39,9 @@ const screens = [
   'measuring',
   'setting',
   'shaping',
-  'strapping',
+  // a list may ask a check in its middle: on the screen it stands on the checks
   'checking',
+  'strapping',
   'wearing',
   'reviewing',
   'case-page',

@@ -48,7 +48,7 @@ test.each(roles)('%s may write just the kinds of entry the table says', async (r
     'visit.planned': { day: '2026-12-01', purpose: 'review' },
     'measure.read': { step: 'girth-above', side: 'right', value: 450, instrument: 'tape' },
     'screen.looked': { answers: [{ finding: 'diabetes', present: false }] },
-    'shape.pad': { pad: 'thigh-front', done: 'placed' },
+    'work.done': { operation: 'place-pads', part: 'thigh-front', way: 'placed' },
     'strap.done': { step: 'open-all', pass: 1 },
     'check.recorded': { check: 'not-twisted', seen: true },
     'review.found': { skin: 'clear', pain: 1 },

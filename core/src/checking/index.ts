@@ -3,13 +3,11 @@ export {
   checkingResult,
   checkSchema,
   judgeCheck,
-  moments,
+  mayNotReach,
   unsafeChecks,
-  type CheckContext,
-  type CheckValue,
+  type CheckKind,
   type FitCheck,
-  type Judged,
-  type Moment,
   type ProgrammeCheck,
   type UnsafeCheck,
 } from './check';
+export { moments, type CheckContext, type CheckValue, type Cure, type Judged, type Moment } from './kind';

@@ -14,6 +14,13 @@ const at = <K extends KindName>(
 ) => foreignFaults({ ...context, side }, { kind, body } as unknown as AnyEntry).map((fault) => fault.at);
 
 const stops = { extension: 10, flexion: 90 };
+const bent = (at: number) => ({
+  operation: 'bend-uprights',
+  part: 'upright-medial',
+  at,
+  direction: 'towards-limb',
+  amount: 3,
+});
 
 test.each([
   ['measure.read', { step: 'girth-waist', side: 'right', value: 800, instrument: 'tape' }, 'body.step'],
@@ -22,7 +29,19 @@ test.each([
   ['measure.marked', { step: 'xiphoid', side: 'right' }, 'body.step'],
   ['check.recorded', { check: 'chin-in-piece', seen: true }, 'body.check'],
   ['strap.done', { step: 'strap-9', pass: 1 }, 'body.step'],
-  ['shape.pad', { pad: 'chin', done: 'placed' }, 'body.pad'],
+  ['work.done', { operation: 'warm-panels', part: 'panel-of-the-back' }, 'body.operation'],
+  ['work.done', { operation: 'place-pads', part: 'chin', way: 'placed' }, 'body.part'],
+  ['work.done', { operation: 'place-pads', part: 'thigh-front' }, 'body.way'],
+  // this pad does not come in halves
+  ['work.done', { operation: 'place-pads', part: 'thigh-front', way: 'split' }, 'body.way'],
+  [
+    'work.done',
+    { operation: 'place-pads', part: 'thigh-front', way: 'placed', direction: 'up' },
+    'body.direction',
+  ],
+  ['work.done', { ...bent(100), amount: undefined }, 'body.amount'],
+  ['work.done', { ...bent(100), at: undefined }, 'body.at'],
+  ['work.done', { ...bent(100), direction: 'sideways' }, 'body.direction'],
   ['screen.looked', { answers: [{ finding: 'stoma', present: true }] }, 'body.answers[0].finding'],
 ] as const)('%s %j is no fact of a knee brace', (kind, body, field) => {
   expect(at(testContext, 'right', kind, body as never)).toEqual([field]);
@@ -30,7 +49,7 @@ test.each([
 
 test.each([
   ['set.made', { ...stopsMade(stops), moved: true }],
-  ['shape.bent', { upright: 'medial', place: 100, direction: 'towards-limb', amount: 3 }],
+  ['work.done', bent(100)],
   ['strap.begun', { list: 'standing' }],
   [
     'motion.tested',
@@ -76,18 +95,8 @@ test.each(
 test('what lies outside the model has happened all the same: taken and marked', () => {
   const log = testLogbook();
   const fitted = log.stops({ extension: 15, flexion: 90 });
-  const bent = log.write('shape.bent', {
-    upright: 'medial',
-    place: 20,
-    direction: 'towards-limb',
-    amount: 3,
-  });
-  const sound = log.write('shape.bent', {
-    upright: 'medial',
-    place: 100,
-    direction: 'towards-limb',
-    amount: 3,
-  });
+  const nearHinge = log.write('work.done', bent(20));
+  const sound = log.write('work.done', bent(100));
   const late = log.write(
     'shape.scar',
     { face: 'front', from: 0, to: 20 },
@@ -102,7 +111,7 @@ test('what lies outside the model has happened all the same: taken and marked', 
     return { late, outside };
   };
   expect(marks(fitted)).toEqual({ outside: true });
-  expect(marks(bent)).toEqual({ outside: true });
+  expect(marks(nearHinge)).toEqual({ outside: true });
   expect(marks(sound)).toEqual({});
   expect(marks(late)).toEqual({ late: true });
   expect(state.setting.fitted?.medial.extension).toBe(15);

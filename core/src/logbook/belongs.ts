@@ -1,9 +1,18 @@
 import { may, type Role } from '../access';
 import { sidesFrom, type Side } from '../anatomy';
 import { isOfPerson, readingBounds, unitOf } from '../measuring';
-import { partsOfKind } from '../brace';
-import { checksOf, partsOf, stepsOf, type BraceModel } from '../programmes';
-import { judgeBend } from '../shaping';
+import { checksOf, operationsOf, partsOf, stepsOf, type BraceModel } from '../programmes';
+import { mayNotReach } from '../checking';
+import {
+  bendOf,
+  canBeDone,
+  directionsOf,
+  isPlaced,
+  judgeBend,
+  measuredOf,
+  partsWorkedOn,
+  waysOf,
+} from '../shaping';
 import { askedFindings } from '../screening';
 import { existingAt, isWhole, mayBeInOrOut, placesOf, type Setting } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
@@ -99,12 +108,31 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
           : []),
       ];
     }
-    case 'shape.pad':
-      return partsOfKind(partsOf(programme, model), 'pad').some(({ id }) => id === entry.body.pad)
-        ? []
-        : isOther('body.pad', 'is no pad of this model');
-    case 'shape.bent':
-      return model.frame ? [] : isOther('kind', 'is not for this brace: it has no uprights to bend');
+    case 'work.done': {
+      const { operation: id, part, way, direction, amount, at } = entry.body;
+      const operation = operationsOf(programme).find((one) => one.id === id);
+      const parts = partsOf(programme, model);
+      if (!operation || !canBeDone(operation, parts, model.frame))
+        return isOther('body.operation', 'is no work on this brace');
+      const on = partsWorkedOn(operation, parts);
+      const worked = on.find((one) => one.id === part);
+      if (!worked) return isOther('body.part', `must be one of ${on.map((one) => one.id).join(', ')}`);
+      const [ways, directions] = [waysOf(operation, worked), directionsOf(operation)];
+      const oneOf = (field: string, value: string | undefined, all: readonly string[]) =>
+        all.length === 0
+          ? value === undefined
+            ? []
+            : isOther(`body.${field}`, `is not asked of ${id}`)
+          : all.includes(value ?? '')
+            ? []
+            : isOther(`body.${field}`, `must be one of ${all.join(', ')}`);
+      return [
+        ...oneOf('way', way, ways),
+        ...oneOf('direction', direction, directions),
+        ...(measuredOf(operation) && amount === undefined ? isOther('body.amount', 'is required') : []),
+        ...(isPlaced(operation) && at === undefined ? isOther('body.at', 'is required') : []),
+      ];
+    }
     case 'strap.begun': {
       const lists = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
       if (lists.length === 0)
@@ -130,7 +158,7 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
               'body.moment',
               asked.length > 0 ? `must be one of ${asked.join(', ')}` : 'is not asked of this check',
             )),
-        ...(notReached && check.kind !== 'angle-at-stop'
+        ...(notReached && !mayNotReach(check)
           ? isOther('body.notReached', 'is an answer to an angle at a stop only')
           : []),
       ];
@@ -187,7 +215,18 @@ export function isOutsideModel({ programme, model }: CaseFrame, entry: AnyEntry)
     const setting = programme.settings.find(({ id }) => id === entry.body.setting);
     return setting !== undefined && foreignValues(setting, model, entry.body.values ?? []).length > 0;
   }
-  if (entry.kind === 'shape.bent')
-    return model.frame !== undefined && judgeBend(entry.body, [], model.frame).length > 0;
+  if (entry.kind === 'work.done') {
+    const bend = bendOf(entry.body);
+    const { amount } = entry.body;
+    const operation = operationsOf(programme).find(({ id }) => id === entry.body.operation);
+    const { least = 0, most = Infinity } = (operation && measuredOf(operation)) ?? {};
+    return (
+      (amount !== undefined && (amount < least || amount > most)) ||
+      (operation?.kind === 'bend' &&
+        bend !== undefined &&
+        model.frame !== undefined &&
+        judgeBend(bend, [], model.frame).length > 0)
+    );
+  }
   return false;
 }

@@ -33,7 +33,7 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 4,
+  version: 5,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -113,6 +113,7 @@ export const ankleWalker: Programme = {
     readings: ['girth-calf'],
     settings: ['ankle-angle', 'strokes-of-air'],
   },
+  operations: [{ kind: 'pad', id: 'loose-pads', parts: ['strap-shin', 'strap-calf'] }],
   sequences: [
     {
       id: 'putting-on',

@@ -12,6 +12,7 @@ export {
   chartOf,
   checksOf,
   modelProblems,
+  operationsOf,
   partsOf,
   stopsSettingOf,
   stepsOf,

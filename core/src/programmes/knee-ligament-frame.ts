@@ -154,6 +154,10 @@ export const kneeLigamentFrame: Programme = {
     },
   ],
   ...rigidFrame,
+  operations: [
+    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+    { kind: 'pad', id: 'place-pads', asked: true },
+  ],
   sequences: [
     {
       id: 'putting-on',

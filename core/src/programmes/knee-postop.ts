@@ -145,6 +145,16 @@ export const kneePostop: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['knee-lock', 'upright-length'],
   },
+  operations: [
+    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+    {
+      kind: 'cut',
+      id: 'shorten-straps',
+      parts: straps.map(({ id }) => id),
+      // it went on once: every buckle was closed
+      requires: { kind: 'list', is: 'putting-on' },
+    },
+  ],
   sequences: [
     {
       id: 'putting-on',

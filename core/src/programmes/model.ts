@@ -2,8 +2,9 @@ import type { Part } from '../brace';
 import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
-import type { FrameLimits } from '../shaping';
+import type { FrameLimits, Operation } from '../shaping';
 import type { Setting, StopHardware } from '../setting';
+import { partsOfStep } from '../strapping';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { Programme } from './programme';
 
@@ -45,6 +46,16 @@ export type ModelProblem =
 export const stopsSettingOf = ({ settings }: Pick<Programme, 'settings'>): StopsSetting | undefined =>
   settings.find((setting): setting is StopsSetting => setting.kind === 'stops');
 
+/** Uprights bent, pads placed: what every programme had before it stated its work. */
+const usualWork: Operation[] = [
+  { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+  { kind: 'pad', id: 'place-pads', asked: true },
+];
+
+/** The work on the brace that a family knows of. */
+export const operationsOf = ({ operations }: Pick<Programme, 'operations'>): readonly Operation[] =>
+  operations ?? usualWork;
+
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
 export function modelProblems(model: BraceModel, programme: Programme): ModelProblem[] {
   const isAxis = (id: string) => model.chart.axes.some(({ reading }) => reading === id);
@@ -68,9 +79,7 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
 /** Every part that a family's lists and checks name. */
 const partsNamed = ({ sequences, checks }: Programme): string[] => [
   ...new Set([
-    ...sequences.flatMap(({ steps }) =>
-      steps.flatMap((step) => ('part' in step && step.part ? [step.part] : [])),
-    ),
+    ...sequences.flatMap(({ steps }) => steps.flatMap(partsOfStep)),
     ...checks.flatMap(({ parts = [] }) => parts),
   ]),
 ];

@@ -5,6 +5,7 @@ import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Finding } from '../screening';
 import type { Setting } from '../setting';
+import type { Operation } from '../shaping';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
 
@@ -40,6 +41,8 @@ export interface FamilyWords {
   /** why there is nothing to do in a stage, by the stage */
   notNeeded?: Record<string, string>;
   lists?: Record<string, string>;
+  /** what its parts are called */
+  parts?: Record<string, string>;
   /** injuries that are this clinic's own codes */
   injuries?: Record<string, string>;
   settings?: Record<
@@ -54,7 +57,28 @@ export interface FamilyWords {
       observed?: Record<string, string>;
     }
   >;
-  steps?: Record<string, { name: string; hold: string; caution?: string }>;
+  steps?: Record<
+    string,
+    {
+      name: string;
+      hold: string;
+      caution?: string;
+      /** what is looked at after it, or after each of its parts */
+      look?: string;
+      /** what goes wrong, and what then */
+      wrong?: string;
+    }
+  >;
+  operations?: Record<
+    string,
+    {
+      name: string;
+      how: string;
+      caution?: string;
+      /** what has to be so before it is begun */ first?: string;
+      ways?: Record<string, string>;
+    }
+  >;
   checks?: Record<
     string,
     {
@@ -114,6 +138,8 @@ export interface Programme {
   parts: Part[];
   /** what is set on it: stops, locks, lengths, corrections, parts that may be left out */
   settings: Setting[];
+  /** work on the brace itself that practice knows of it; where it says nothing, uprights are bent and pads placed */
+  operations?: Operation[];
   /** stages in which this family has nothing to do; its words say why */
   notNeeded?: Stage[];
   /** what reviews follow: motions and readings by their measuring steps, settings; where it says nothing, what was measured */

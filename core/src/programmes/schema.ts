@@ -8,6 +8,7 @@ import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
 import { hardwareKinds, settingSchema } from '../setting';
 import { orderedThings, stages } from './programme';
+import { operationSchema } from '../shaping';
 import { betweenRules, disagreeRules } from '../sizing';
 
 const name = () => string().strict().required().min(1).max(80);
@@ -105,6 +106,7 @@ const saidById = lazy((value: object | undefined) =>
 const words = object({
   lists: saidById,
   injuries: saidById,
+  parts: saidById,
   notNeeded: saidById,
   settings: wordsById({
     name: said().required(),
@@ -114,7 +116,20 @@ const words = object({
     unit: said(),
     observed: saidById,
   }),
-  steps: wordsById({ name: said().required(), hold: said().defined(), caution: said() }),
+  steps: wordsById({
+    name: said().required(),
+    hold: said().defined(),
+    caution: said(),
+    look: said(),
+    wrong: said(),
+  }),
+  operations: wordsById({
+    name: said().required(),
+    how: said().defined(),
+    caution: said(),
+    first: said(),
+    ways: saidById,
+  }),
   checks: wordsById({
     name: said().required(),
     how: said(),
@@ -156,6 +171,7 @@ export const programmeSchema = object({
   between: string().oneOf(betweenRules),
   disagree: string().oneOf(disagreeRules),
   settings: array().of(settingSchema).max(40).required(),
+  operations: array().of(operationSchema).max(40),
   notNeeded: array().of(string().oneOf(stages).required()),
   followed: object({
     motions: array().of(name()).max(20).required(),

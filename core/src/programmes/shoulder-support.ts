@@ -17,7 +17,7 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 4,
+  version: 5,
   region: 'shoulder',
   joint: 'shoulder',
   ordered: [],
@@ -49,6 +49,7 @@ export const shoulderSupport: Programme = {
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
   settings: [],
+  operations: [],
   notNeeded: ['set', 'shape'],
   parts: [
     {

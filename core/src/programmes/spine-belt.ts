@@ -100,6 +100,11 @@ export const spineBelt: Programme = {
     })),
   ],
   followed: { motions: [], readings: ['girth-waist'], settings: ['belt-ends'] },
+  operations: [
+    { kind: 'mould', id: 'warm-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
+    { kind: 'trim', id: 'cut-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
+    { kind: 'exchange', id: 'step-down', parts: ['panel-of-the-back'], for: 'panel-low', off: true },
+  ],
   sequences: [
     {
       id: 'lying-log-roll',

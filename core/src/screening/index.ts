@@ -8,6 +8,7 @@ export {
   type FindingRule,
   type KnownFinding,
   type Override,
+  referrals,
   type Referral,
   type ScreeningState,
 } from './screening';

@@ -2,7 +2,8 @@ import type { ClinicDay } from '../calendar';
 import { findings } from './findings';
 
 /** Whom to call about it. */
-export type Referral = 'physician-now' | 'prescriber';
+export const referrals = ['physician-now', 'prescriber'] as const;
+export type Referral = (typeof referrals)[number];
 
 export interface FindingRule {
   severity: 'blocks' | 'qualifies';

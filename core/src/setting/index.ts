@@ -19,6 +19,7 @@ export {
 } from './stops';
 export {
   onePlace,
+  outside,
   placesAlong,
   settingMoments,
   waysToGo,

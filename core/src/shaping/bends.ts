@@ -1,3 +1,4 @@
+import type { WorkDone } from './kind';
 import type { Degrees, Millimetres } from '../quantity';
 
 export type Upright = 'medial' | 'lateral';
@@ -72,3 +73,14 @@ export function bendLedger(
 
 const spent = (upright: Upright, made: readonly Bend[]): Degrees =>
   made.filter((bend) => bend.upright === upright).reduce((sum, { amount }) => sum + amount, 0);
+
+/** Work that was done on an upright, as a bend; undefined where it is none. */
+export function bendOf({ part, at, direction, amount }: WorkDone): Bend | undefined {
+  const upright = (['medial', 'lateral'] as const).find((side) => part === `upright-${side}`);
+  return upright === undefined ||
+    at === undefined ||
+    amount === undefined ||
+    (direction !== 'towards-limb' && direction !== 'away-from-limb')
+    ? undefined
+    : { upright, place: at, direction, amount };
+}

@@ -1,12 +1,11 @@
 export {
-  people,
-  pulls,
   purposes,
   runSequence,
   sequenceSchema,
   type RunnerState,
   type RunnerStep,
   type Sequence,
-  type SequenceStep,
   type StepDone,
 } from './sequence';
+export { breaths, people, pulls } from './kind';
+export { checkOfStep, partsOfStep, type SequenceStep, type StepKind } from './steps';

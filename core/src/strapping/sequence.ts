@@ -1,54 +1,19 @@
-import { array, object, string, type InferType, type Schema } from 'yup';
-import {
-  applies,
-  finite,
-  oneOfKinds,
-  optionalCondition,
-  optionalPosture,
-  type Condition,
-  type KnownFacts,
-  type OneOfKinds,
-} from '../brace';
-
-const id = () => string().strict().required().min(1).max(80);
-
-export const people = ['patient', 'orthotist', 'helper', 'carer'] as const;
-export const pulls = ['provisional', 'loose', 'light', 'snug', 'final'] as const;
-
-const step = {
-  id: id(),
-  posture: optionalPosture,
-  who: string().oneOf(people),
-  /** only where this holds; where it is not known it stands, and asks by its words */
-  when: optionalCondition,
-};
-
-/** What each kind of step states; its wording hangs on its id. */
-const stepKinds = {
-  /** something done with the brace, the patient or an aid */
-  act: object({
-    ...step,
-    on: string().oneOf(['brace', 'patient', 'helper', 'aid']).required(),
-    part: string(),
-  }),
-  /** a part closed: a strap, a buckle, a belt */
-  strap: object({ ...step, part: id(), pull: string().oneOf(pulls) }),
-  /** something set now: the numbers are taken here */
-  set: object({ ...step, setting: id() }),
-  /** something looked at before going on */
-  look: object({ ...step, part: string() }),
-  /** time for the brace to settle */
-  settle: object({
-    ...step,
-    how: string().oneOf(['walk', 'sit', 'lie']).required(),
-    minutes: finite().positive().max(240).required(),
-  }),
-};
-
-/** One thing to do while the brace goes on or comes off. */
-export type SequenceStep = OneOfKinds<typeof stepKinds>;
+import { array, number, object, string, type InferType, type Schema } from 'yup';
+import { applies, optionalCondition, optionalPosture, type Condition, type KnownFacts } from '../brace';
+import { id, people } from './kind';
+import { checkOfStep, isDoneAgain, stepSchema, type SequenceStep } from './steps';
 
 export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble'] as const;
+
+const passSchema = object({
+  after: id(),
+  when: optionalCondition,
+  posture: optionalPosture,
+  /** which steps; where it says nothing, every strap that was closed before */
+  steps: array().of(id()).min(1).max(40),
+})
+  .noUnknown()
+  .required();
 
 const sequenceShape = {
   id: id(),
@@ -57,37 +22,56 @@ const sequenceShape = {
   when: optionalCondition,
   /** who is there for it */
   people: array().of(string().oneOf(people).required()).min(1).required(),
+  /** who leads, where several move the patient together, and how many helpers it takes */
+  leads: string().oneOf(people),
+  helpers: number().strict().integer().min(1).max(8),
   steps: array()
-    .of(oneOfKinds(stepKinds) as unknown as Schema<SequenceStep>)
+    .of(stepSchema as unknown as Schema<SequenceStep>)
     .min(1)
     .max(80)
     .required(),
-  /** all straps once more, in the same order, after a step */
-  passes: array()
-    .of(object({ after: id(), when: optionalCondition }).noUnknown().required())
-    .max(8),
+  /** some of it once more, in the same order, right after a step */
+  passes: array().of(passSchema).max(8),
 };
 const plain = object(sequenceShape).noUnknown().required();
 
 /** A list of steps with what it is for. Several for one purpose: it is asked which. */
 export type Sequence = InferType<typeof plain>;
 
-export const sequenceSchema = plain.test(
-  'passes-after-a-step',
-  'has a pass after what is no step of it',
-  // lists that are none, and what is no step or pass in them, are faults of their own
-  ({ steps, passes }) =>
-    !Array.isArray(steps) ||
-    !Array.isArray(passes) ||
-    passes.every(
-      (pass: { after?: string } | null) =>
-        !pass || steps.some((one: { id?: string } | null) => one?.id === pass.after),
-    ),
-);
+/** Ids of what is a step; lists that are none, and what is no step in them, are faults of their own. */
+const stepIds = (steps: unknown): string[] | undefined =>
+  Array.isArray(steps) ? steps.flatMap((one: { id?: string } | null) => one?.id ?? []) : undefined;
+
+export const sequenceSchema = plain
+  .test('passes-after-a-step', 'has a pass after, or of, what is no step of it', ({ steps, passes }) => {
+    const ids = stepIds(steps);
+    return (
+      !ids ||
+      !Array.isArray(passes) ||
+      passes.every(
+        (pass: { after?: string; steps?: string[] } | null) =>
+          !pass ||
+          [pass.after, ...(Array.isArray(pass.steps) ? pass.steps : [])].every((one) => ids.includes(one!)),
+      )
+    );
+  })
+  .test('repeats-steps-before', 'repeats what is no step before it', ({ steps }) => {
+    const ids = stepIds(steps);
+    return (
+      !ids ||
+      !Array.isArray(steps) ||
+      steps.every(
+        (step: { kind?: string; id?: string; steps?: unknown } | null) =>
+          step?.kind !== 'repeat' ||
+          !Array.isArray(step.steps) ||
+          step.steps.every((one) => ids.slice(0, ids.indexOf(step.id!)).includes(one as string)),
+      )
+    );
+  });
 
 export interface StepDone {
   step: string;
-  /** 1 for the first time, 2 for the first pass after it */
+  /** 1 for the first time, 2 for the next */
   pass: number;
 }
 
@@ -100,32 +84,87 @@ export interface RunnerState {
   done: number;
 }
 
+/** What is known of a case while a list is run. */
+export interface Running {
+  facts?: KnownFacts | undefined;
+  /** the other lists of the family, by which a step may go on */
+  lists?: readonly Sequence[];
+  /** of each check, how often it was answered since the brace went on anew, and whether it holds now */
+  answers?: Readonly<Record<string, { times: number; passed: boolean }>>;
+}
+
+type Pass = NonNullable<Sequence['passes']>[number];
+
+/** A list's steps with the passes after each, those of the lists it takes in in their places; no list takes in itself. */
+function unfolded(
+  { id: own, steps, passes = [] }: Pick<Sequence, 'steps' | 'passes'> & { id?: string },
+  lists: readonly Sequence[],
+  within: readonly string[] = [],
+): { step: SequenceStep; passes: Pass[] }[] {
+  const around = own === undefined ? within : [...within, own];
+  return steps.flatMap((step) => {
+    const after = passes.filter((pass) => pass.after === step.id);
+    const other = step.kind === 'list' ? lists.find((one) => one.id === step.list) : undefined;
+    const inner =
+      other && !around.includes(other.id) ? unfolded(other, lists, around) : [{ step, passes: [] }];
+    return inner.map((one, i) =>
+      i === inner.length - 1 ? { ...one, passes: [...one.passes, ...after] } : one,
+    );
+  });
+}
+
 /**
- * A list as it stands: its steps in order, then for each of its passes every strap once more in the same order. A step is
- * never skipped: the first one not done is the one to do now.
+ * A list as it stands: its steps in order, after a step that a pass follows the pass. A step is never skipped: the first one
+ * not done is the one to do now. What repeats until a check passes is there once more for every time that it did not.
  * @param sequence the list in use
  * @param done steps with their pass, in any order
- * @param facts of the case: a step or a pass whose condition does not hold is left out
+ * @param running what is known: a step or a pass whose condition does not hold is left out
  */
 export function runSequence(
-  sequence: Pick<Sequence, 'steps' | 'passes'>,
+  sequence: Pick<Sequence, 'steps' | 'passes'> & { id?: string },
   done: readonly StepDone[],
-  facts?: KnownFacts,
+  { facts, lists = [], answers = {} }: Running = {},
 ): RunnerState {
   const stands = (one: { when?: Condition | undefined }) => facts === undefined || applies(one, facts);
-  const steps = sequence.steps.filter(stands);
-  const passes = (sequence.passes ?? []).filter(stands);
-  const all = [
-    ...steps.map((one) => ({ ...one, pass: 1 })),
-    ...passes.flatMap((_, i) =>
-      steps.filter(({ kind }) => kind === 'strap').map((one) => ({ ...one, pass: i + 2 })),
-    ),
-  ];
-  const isDone = (one: StepDone) => done.some(({ step, pass }) => step === one.step && pass === one.pass);
-  const first = all.findIndex(({ id: name, pass }) => !isDone({ step: name, pass }));
+  const times = new Map<string, number>();
+  const next = (step: SequenceStep, more: Pick<SequenceStep, 'posture'> = {}) => {
+    const pass = (times.get(step.id) ?? 0) + 1;
+    times.set(step.id, pass);
+    return { ...step, ...(more.posture ? { posture: more.posture } : {}), pass };
+  };
+  const all: (SequenceStep & { pass: number })[] = [];
+  const before: SequenceStep[] = [];
+  for (const { step, passes } of unfolded(sequence, lists)) {
+    if (stands(step)) {
+      if (step.kind === 'repeat') {
+        const { times: tried = 0, passed = false } = answers[step.until] ?? {};
+        const failed = passed ? tried - 1 : tried;
+        const once = before.filter(({ id: name }) => step.steps.includes(name));
+        for (let round = 0; round < failed; round += 1) all.push(...once.map((one) => next(one)));
+      }
+      all.push(next(step));
+      before.push(step);
+    }
+    // a pass follows its step also where the step itself is left out
+    for (const pass of passes.filter(stands))
+      all.push(
+        ...before
+          .filter((one) => (pass.steps ? pass.steps.includes(one.id) : isDoneAgain(one)))
+          .map((one) => next(one, pass)),
+      );
+  }
+  const isDone = (one: SequenceStep & { pass: number }): boolean => {
+    const check = checkOfStep(one);
+    if (check !== undefined) {
+      const answer = answers[check];
+      return one.kind === 'repeat' ? answer?.passed === true : (answer?.times ?? 0) > 0;
+    }
+    return done.some(({ step, pass }) => step === one.id && pass === one.pass);
+  };
+  const first = all.findIndex((one) => !isDone(one));
   const run = all.map((one, i): RunnerStep => ({
     ...one,
-    state: isDone({ step: one.id, pass: one.pass }) ? 'done' : i === first ? 'now' : 'ahead',
+    state: isDone(one) ? 'done' : i === first ? 'now' : 'ahead',
   }));
   return { steps: run, now: run[first], done: run.filter(({ state }) => state === 'done').length };
 }

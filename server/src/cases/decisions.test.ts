@@ -109,7 +109,7 @@ test('a fact of another brace is none of this case; one outside what the model h
     ['measure.read', 'measure', { step: 'girth-above', side: 'midline', value: 400, instrument: 'tape' }],
     ['check.recorded', 'check', { check: 'chin-in-piece', seen: true }],
     ['strap.done', 'strap', { step: 'tighten-belt', pass: 1 }],
-    ['shape.pad', 'shape', { pad: 'no-such-pad', done: 'placed' }],
+    ['work.done', 'shape', { operation: 'place-pads', part: 'no-such-pad', way: 'placed' }],
   ] as const) {
     const answer = await send({ ...clinic.entry(kind, stage, body as never), case: id });
     expect([kind, answer.status]).toEqual([kind, 422]);

@@ -165,13 +165,15 @@ export function fittingKit(
     shape: async () => {
       await write('shape.scar', 'shape', { face: 'front', from: -30, to: -150 });
       for (const { pad, advice } of (await state()).shaping.pads)
-        await write('shape.pad', 'shape', {
-          pad: pad.id,
-          done: advice === 'split-around' ? 'split' : 'placed',
+        await write('work.done', 'shape', {
+          operation: 'place-pads',
+          part: pad.id,
+          way: advice === 'split-around' ? 'split' : 'placed',
         });
-      await write('shape.bent', 'shape', {
-        upright: 'medial',
-        place: -110,
+      await write('work.done', 'shape', {
+        operation: 'bend-uprights',
+        part: 'upright-medial',
+        at: -110,
         direction: 'away-from-limb',
         amount: 3,
       });

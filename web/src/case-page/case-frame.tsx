@@ -6,7 +6,7 @@ import { daysBetween } from '@estribo/core/calendar';
 import { limitedMotion, stages, type Stage } from '@estribo/core/programmes';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
@@ -215,8 +215,19 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const navigate = useNavigate();
   const [unit] = useUnit();
   const [touched, touch] = useState<{ stage: Stage; id: string }>();
+  // a link that names a thing opens its stage with it selected
+  const { hash } = useLocation();
+  const linked = new URLSearchParams(hash.slice(1)).get('thing') ?? undefined;
+  useEffect(() => {
+    if (linked === undefined) return;
+    const shown = setTimeout(
+      () => document.getElementById(`thing-${linked}`)?.scrollIntoView({ block: 'center' }),
+      60,
+    );
+    return () => clearTimeout(shown);
+  }, [linked, stage]);
   // what was touched in one stage means nothing in the next
-  const selected = touched?.stage === stage ? touched.id : undefined;
+  const selected = touched?.stage === stage ? touched.id : linked;
   const select = useCallback(
     (id: string | undefined) => touch(id === undefined ? undefined : { stage, id }),
     [stage],

@@ -12,10 +12,11 @@ import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { printNeutralZero } from '@estribo/core/setting';
 import { named, t } from '../messages';
-import { checkWords, settingWords, stepWords } from '../messages/fitting';
+import { checkWords, operationWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
 import { printDay, printDistance, printReading } from '../parts/print';
 import { saidOfLimbs } from '../screening/limbs-felt';
+import { printWork } from '../shaping/print-work';
 import { printMade } from '../setting/print-setting';
 import { unitOfAxis } from '../sizing/print-axis';
 
@@ -179,13 +180,11 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         value: named('face', entry.body.face),
         rest: `${printDistance(entry.body.from, unit)} – ${printDistance(entry.body.to, unit)}`,
       };
-    case 'shape.pad':
-      return { title: named('pads', entry.body.pad), value: named('padDone', entry.body.done) };
-    case 'shape.bent':
+    case 'work.done':
       return {
-        title: t('entry.bent'),
-        value: `${entry.body.amount}°`,
-        rest: `${named('upright', entry.body.upright)}, ${printDistance(entry.body.place, unit)}`,
+        title: operationWords(state.programme, entry.body.operation).name,
+        value: printWork(state, entry.body, unit),
+        ...(entry.body.inSpite ? { rest: entry.body.inSpite } : {}),
       };
     case 'strap.begun':
       return { title: t('entry.begun') };

@@ -60,14 +60,21 @@ test.each([
 
 test.each([
   ['shape.scar', 'in', '−3/4 in – −6 1/4 in'],
-  ['shape.bent', 'cm', 'medial upright, −11.0 cm'],
+  ['work.done', 'cm', 'Medial upright, −11.0 cm, 4°, away from the limb'],
 ] as const)('%s in %s: %s', (kind, unit, said) => {
   const body =
     kind === 'shape.scar'
       ? { face: 'front', from: -20, to: -160 }
-      : { upright: 'medial', place: -110, direction: 'away-from-limb', amount: 4 };
+      : {
+          operation: 'bend-uprights',
+          part: 'upright-medial',
+          at: -110,
+          direction: 'away-from-limb',
+          amount: 4,
+        };
   const entry = { ...entries[0]!, kind, body } as unknown as (typeof entries)[number];
-  expect(describeEntry({ entry, status: 'live' }, state, unit).rest).toBe(said);
+  const { value, rest } = describeEntry({ entry, status: 'live' }, state, unit);
+  expect(kind === 'work.done' ? value : rest).toBe(said);
 });
 
 test('a length is said in the user’s unit', () => {

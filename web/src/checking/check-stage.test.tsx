@@ -31,7 +31,9 @@ test('a hinge that sits low fails with by how much and what to do, and the figur
     expect(figure().parts?.find(({ part }) => part.id === `hinge-${side}`)?.moved).toEqual({ along: -9 });
   expect(figure().marks.find(({ id }) => id === 'hinge-height')?.state).toBe('bad');
   // what mends it is one touch away
-  expect(screen.getByRole('link', { name: 'Open Strap' }).getAttribute('href')).toMatch(/\/strap$/);
+  expect(screen.getByRole('link', { name: 'Open Strap: Level the hinges' }).getAttribute('href')).toMatch(
+    /\/strap#thing=level-hinges$/,
+  );
 });
 
 test('the knee is judged by the order, not by the hinge’s piece', async () => {

@@ -2,40 +2,24 @@
 import type { FitCheck } from '@estribo/core/checking';
 import type { CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { t } from '../messages';
+import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';
 import { degrees, printDistance, printNumber, signed } from '../parts/print';
+import { screenOf } from './kinds/all';
 
 export const checkOf = ({ checking }: CaseState, id: string): FitCheck | undefined =>
   checking.checks.find(({ check }) => check.id === id)?.check;
 
-/** What a check reads: the joint's angle, fingers, or how far a part lies to either side of a place. */
-export function checkQuantity(check: FitCheck): 'degrees' | 'count' | 'distance' {
-  switch (check.kind) {
-    case 'quantity':
-      return check.unit === 'degrees' ? 'degrees' : 'count';
-    case 'mark':
-      return 'count';
-    case 'angle-at-stop':
-      return 'degrees';
-    case 'fingers':
-      return 'count';
-    default:
-      return 'distance';
-  }
-}
+/** What a check reads: the joint's angle, a count, or how far a part lies to either side of a place. */
+export const checkQuantity = (check: FitCheck): 'degrees' | 'count' | 'distance' =>
+  screenOf(check).quantity?.(check) ?? 'count';
 
 /** What stands behind its number. */
 export const signOf = (check: FitCheck, unit: LengthUnit): string =>
   ({ degrees: '°', count: countSign(check), distance: unit })[checkQuantity(check)];
 
 /** What is counted: fingers, seconds, kilograms; a mark is a bare number. */
-const countSign = (check: FitCheck): string =>
-  check.kind === 'fingers'
-    ? t('checking.fingersSign')
-    : check.kind === 'quantity' && (check.unit === 's' || check.unit === 'kg')
-      ? check.unit
-      : '';
+const countSign = (check: FitCheck): string => screenOf(check).countSign?.(check) ?? '';
 
 /** The bare number, as it is typed. */
 export const printFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
@@ -71,3 +55,24 @@ export const saidFound = (
 ): string =>
   (value < 0 ? saidMinus(programme, check, printAmount(check, -value, unit)) : undefined) ??
   printAmount(check, value, unit);
+
+/** A check's name, with its moment where it has several. */
+export function checkName({ programme }: CaseState, { id, moment }: Pick<FitCheck, 'id' | 'moment'>): string {
+  const { name } = checkWords(programme, id);
+  return moment ? t('checking.at', { check: name, moment: named('checkMoment', moment.is) }) : name;
+}
+
+/** Of a check that has two numbers, what each of them is of. */
+export const pairNames = ({ programme }: CaseState, { id }: FitCheck) => {
+  const { value, reference } = checkWords(programme, id);
+  return { value: value ?? t('checking.left'), reference: reference ?? t('checking.right') };
+};
+
+/** What is seen, in the trade's word where it has one: square or twisted; else yes or no. */
+export const saidAnswer = ({ programme }: CaseState, check: string, yes: boolean): string => {
+  const words = checkWords(programme, check);
+  return (yes ? words.yes : words.no) ?? t(yes ? 'common.yes' : 'common.no');
+};
+
+/** A check that is answered at several moments is several lines. */
+export const keyOf = ({ id, moment }: FitCheck): string => (moment ? `${id} ${moment.is}` : id);

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { programmes, stopsSettingOf, type Programme } from '@estribo/core/programmes';
 import { chooseStops, parseNeutralZero, placesOf } from '@estribo/core/setting';
 import { en } from './en';
-import { checkWords, listName, settingWords, stepWords } from './fitting';
+import { checkWords, listName, operationWords, settingWords, stepWords } from './fitting';
 
 // common practice, no source: facts of the trade written apart from the programmes, brought in as they stand
 const facts = readFileSync('core/src/programmes/facts.csv', 'utf8')
@@ -127,6 +127,16 @@ const stated: Record<string, (programme: Programme) => boolean> = {
     /fully out/.test(en.setting.fitHow.dial),
   'K2 set upright while locked': (k2) =>
     setting(k2, 'knee-lock')?.kind === 'lock' && /must not turn/.test(settingWords(k2, 'knee-lock').caution!),
+  'K2 shape bend of one bar above and below the hinge': (k2) =>
+    /same angle above and below/.test(operationWords(k2, 'bend-uprights').how),
+  'K2 shape bent while on the leg': (k2) =>
+    k2.operations?.find(({ id }) => id === 'bend-uprights')?.off === true &&
+    /never on the leg/i.test(operationWords(k2, 'bend-uprights').caution!),
+  'S2 set step-down': (s2) =>
+    /tall panel out, low one in at the foot of the pocket, surplus folded/i.test(
+      operationWords(s2, 'step-down').how,
+    ),
+  'S2 shape felt end never trimmed': (s2) => /open window/.test(operationWords(s2, 'cut-panels').caution!),
   'K2 review hinge forward': (k2) =>
     /back to the midline, slack out behind/.test(checkWords(k2, 'hinge-on-the-knee').fix),
   'K2 review slides down': (k2) =>
@@ -188,11 +198,7 @@ const elsewhere: Record<string, string> = {
   'K2 set lock angles': 'the model',
   'H1 size sizes': 'the model',
   'H1 size sides': 'the model',
-  'S2 set step-down': 'not yet: panels are not set',
-  'K2 shape bend of one bar above and below the hinge': 'not yet: bars are not shaped here',
-  'K2 shape bent while on the leg': 'not yet: bars are not shaped here',
   'K3 shape pads of strap 4': 'the model',
-  'S2 shape felt end never trimmed': 'not yet: panels are not trimmed here',
 };
 
 const rows = facts

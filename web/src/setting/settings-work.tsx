@@ -16,13 +16,13 @@ import type { SettingStage } from './kinds/piece';
 import { Moves } from './moves';
 import { printMade, printSetting } from './print-setting';
 
-const Line = styled.li<{ $state: 'open' | 'right' | 'wrong' }>`
+const Line = styled.li<{ $state: 'open' | 'right' | 'wrong'; $now: boolean }>`
   display: grid;
   grid-template-columns: minmax(200px, 1fr) minmax(0, auto);
   gap: 6px 16px;
   align-items: center;
   padding: 8px 12px;
-  border: 1px solid ${color('line')};
+  border: 1px solid ${({ $now }) => color($now ? 'river' : 'line')};
   border-left: 4px solid
     ${({ $state }) => color($state === 'wrong' ? 'madder' : $state === 'right' ? 'moss' : 'line')};
   border-radius: 4px;
@@ -65,7 +65,7 @@ function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string
 
 function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) {
   const { setting, made, flags } = one;
-  const { state, today, unit } = useWork();
+  const { state, today, unit, selected } = useWork();
   const may = useMay(stage);
   const words = settingWords(state.programme, setting.id);
   const wanted = wantedOn(setting, state, today);
@@ -74,7 +74,7 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
   const { Piece, note } = screenOf(setting);
   const own = setting.by === 'orthotist';
   return (
-    <Line $state={judged.state}>
+    <Line $state={judged.state} $now={selected === setting.id} id={`thing-${setting.id}`}>
       <div>
         <b>{words.name}</b>
         <Soft style={{ fontSize: size.small }}>

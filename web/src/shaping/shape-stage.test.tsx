@@ -1,4 +1,6 @@
 import { screen } from '@testing-library/react';
+import { decideSize, foldCase } from '@estribo/core/logbook';
+import { dialContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage } from '../case/test-stage';
 import ShapeStage from './shape-stage';
 
@@ -16,8 +18,8 @@ test('pads lie on a scar: the one that splits straddles it, and all go in as adv
   });
   await user.click(screen.getByRole('button', { name: 'All pads as advised' }));
   expect(written.slice(1).map(({ body }) => body)).toEqual([
-    { pad: 'thigh-front', done: 'placed' },
-    { pad: 'shin-strap-4', done: 'split' },
+    { operation: 'place-pads', part: 'thigh-front', way: 'placed' },
+    { operation: 'place-pads', part: 'shin-strap-4', way: 'split' },
   ]);
 });
 
@@ -31,8 +33,9 @@ test('a bend is judged before it is made, and the account says what is left', as
   await user.clear(screen.getByLabelText('Amount'));
   await user.type(screen.getByLabelText('Amount'), '4{Enter}');
   expect(written[0]!.body).toEqual({
-    upright: 'medial',
-    place: -110,
+    operation: 'bend-uprights',
+    part: 'upright-medial',
+    at: -110,
     direction: 'away-from-limb',
     amount: 4,
   });
@@ -46,9 +49,9 @@ test('a bend outside what the maker allows asks for the reason, and is taken wit
   await user.type(screen.getByLabelText('Amount'), '10{Enter}');
   expect(written).toEqual([]);
   expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
-  await user.type(screen.getByLabelText('Why it was bent all the same'), 'the prescriber stood by');
+  await user.type(screen.getByLabelText('Why it was done all the same'), 'the prescriber stood by');
   await user.click(screen.getByRole('button', { name: 'Note the bend' }));
-  expect(written[0]!.body).toMatchObject({ place: 5, amount: 10, inSpite: 'the prescriber stood by' });
+  expect(written[0]!.body).toMatchObject({ at: 5, amount: 10, inSpite: 'the prescriber stood by' });
 });
 
 test('a bend without a place is asked again', async () => {
@@ -63,10 +66,46 @@ test('in inch mode a place on the limb is inches: typed with eighths, said below
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '-4 3/8');
   expect(screen.getByText('= 4 3/8 in below the hinge')).toBeTruthy();
   await user.type(screen.getByLabelText('Amount'), '4{Enter}');
-  expect(written[0]!.body).toMatchObject({ place: -111.125, amount: 4 });
+  expect(written[0]!.body).toMatchObject({ at: -111.125, amount: 4 });
   expect(screen.getByText(/medial upright, 4 3\/8 in below the hinge, 4° away from the limb/)).toBeTruthy();
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '99');
   await user.type(screen.getByLabelText('Amount'), '1{Enter}');
   expect(screen.getByText(/: from −.* in to .* in\.$/)).toBeTruthy();
   expect(screen.queryByText(/\bmm\b/)).toBeNull();
+});
+
+/** A post-operative brace with everything chosen. */
+function dialLog() {
+  const log = testLogbook(dialContext);
+  log.looked();
+  log.order({ phases: [{ fromDay: 0, limits: [] }] });
+  log.write('size.chosen', decideSize(foldCase(log.entries, dialContext)!)!);
+  return log;
+}
+
+test('a strap is shortened once it went on; before that it is asked why', async () => {
+  const log = dialLog();
+  const { user, written } = await showStage(ShapeStage, log, { context: dialContext });
+  expect(screen.getByText(/First: it went on once/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Shorten what is too long: Cut' }));
+  expect(written).toEqual([]);
+  await user.type(screen.getByLabelText('Why it was done all the same'), 'a spare strap');
+  await user.click(screen.getByRole('button', { name: 'Shorten what is too long: Cut' }));
+  expect(written[0]!.body).toEqual({
+    operation: 'shorten-straps',
+    part: 'strap-upper-thigh',
+    way: 'cut',
+    inSpite: 'a spare strap',
+  });
+  expect(screen.getByText(/Upper thigh strap, Cut/)).toBeTruthy();
+});
+
+test('once it went on by its list nothing is asked', async () => {
+  const log = dialLog();
+  log.write('strap.begun', { list: 'putting-on' });
+  const { user, written } = await showStage(ShapeStage, log, { context: dialContext });
+  expect(screen.queryByText(/First:/)).toBeNull();
+  await user.click(screen.getByRole('radio', { name: 'Lower calf strap' }));
+  await user.click(screen.getByRole('button', { name: 'Shorten what is too long: Folded' }));
+  expect(written[0]!.body).toEqual({ operation: 'shorten-straps', part: 'strap-lower-calf', way: 'folded' });
 });

@@ -1,22 +1,40 @@
 import { buildOf, templateStature, type Side } from '../../anatomy';
 import { settledReading } from '../../measuring';
-import { applies, chosenOf, levelIn, partsOfKind, type KnownFacts, type Level, type Part } from '../../brace';
+import {
+  applies,
+  chosenOf,
+  holds,
+  levelIn,
+  partsOfKind,
+  type KnownFacts,
+  type Level,
+  type Part,
+} from '../../brace';
 import { atEachMoment, checkingResult, judgeCheck, unsafeChecks, type FitCheck } from '../../checking';
 import { windowOn, type MotionWindow, type Order } from '../../order';
-import { checksOf, limitedMotion, type BraceModel, type Programme } from '../../programmes';
-import { padAdvice } from '../../shaping';
+import { checksOf, limitedMotion, operationsOf, type BraceModel, type Programme } from '../../programmes';
+import { bendOf, canBeDone, padAdvice, partsWorkedOn, type OperationKind } from '../../shaping';
 import { runSequence } from '../../strapping';
 import type { RecordedEntry } from '../entry';
 import type { LiveRecord } from './live-record';
 import type { CaseState } from './state';
 
-/** Scars, pads and bends. */
+type PadWay = CaseState['shaping']['pads'][number]['done'];
+
+/** Scars, pads and bends, and all other work on the brace. */
 export function foldShaping(
   record: LiveRecord,
-  { region }: Programme,
+  programme: Programme,
+  { frame }: BraceModel,
   parts: readonly Part[],
+  facts: KnownFacts,
 ): CaseState['shaping'] {
+  const { region } = programme;
+  const operations = operationsOf(programme);
   const scars = record.of('shape.scar').map(({ body }) => body);
+  const worked = record.of('work.done').map(({ id, body }) => ({ ...body, entry: id }));
+  const isOf = (kind: OperationKind, id: string) =>
+    operations.some((operation) => operation.kind === kind && operation.id === id);
   // nothing is known of the body's build here: pads that go by a mark on it are where they would be on an average one
   const average = buildOf(templateStature);
   const level = (at: Level) => levelIn(region, average, at) ?? 0;
@@ -28,9 +46,21 @@ export function foldShaping(
         { from: level(pad.from), to: level(pad.to), face: pad.face, splits: pad.splits === true },
         scars,
       ),
-      done: record.of('shape.pad').findLast(({ body }) => body.pad === pad.id)?.body.done,
+      done: worked.findLast(({ operation, part }) => isOf('pad', operation) && part === pad.id)
+        ?.way as PadWay,
     })),
-    bends: record.of('shape.bent').map(({ id, body }) => ({ ...body, entry: id })),
+    bends: worked.flatMap((one) => {
+      const bend = isOf('bend', one.operation) ? bendOf(one) : undefined;
+      return bend ? [{ ...bend, entry: one.entry }] : [];
+    }),
+    work: operations
+      .filter((operation) => canBeDone(operation, parts, frame) && applies(operation, facts))
+      .map((operation) => ({
+        operation,
+        parts: partsWorkedOn(operation, parts),
+        mayBegin: operation.requires === undefined ? true : holds(operation.requires, facts),
+        done: worked.filter(({ operation: id }) => id === operation.id),
+      })),
   };
 }
 
@@ -39,19 +69,30 @@ export function foldStrapping(
   record: LiveRecord,
   programme: Programme,
   facts: KnownFacts,
+  { checks }: Pick<CaseState['checking'], 'checks'>,
 ): CaseState['strapping'] {
   const begun = record.last('strap.begun');
   const done = record
     .of('strap.done')
     .filter((entry) => record.isAfter(entry, begun))
     .map(({ body }) => body);
+  const answered = record.of('check.recorded').filter((entry) => record.isAfter(entry, begun));
+  const answers = Object.fromEntries(
+    [...new Set(checks.map(({ check }) => check.id))].map((id) => [
+      id,
+      {
+        times: answered.filter(({ body }) => body.check === id).length,
+        passed: checks.filter(({ check }) => check.id === id).every(({ judged }) => judged.state === 'pass'),
+      },
+    ]),
+  );
   const walk = done.findLast(({ minutes }) => minutes !== undefined);
   const all = programme.sequences.filter(({ purpose }) => purpose === 'first-donning');
   // a list for another case is not offered: one for the front ligament never stands beside a rear one that is ordered
   const lists = all.filter((one) => applies(one, facts));
   const list = lists.find(({ id }) => id === begun?.body.list) ?? chosenOf(lists, facts);
   return {
-    ...runSequence(list ?? { steps: [] }, done, facts),
+    ...runSequence(list ?? { steps: [] }, done, { facts, lists: programme.sequences, answers }),
     unsuited: all.filter((one) => !lists.includes(one)),
     list,
     lists,

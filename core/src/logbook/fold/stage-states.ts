@@ -1,4 +1,3 @@
-import { partsOfKind } from '../../brace';
 import { stages, type Stage } from '../../programmes';
 import { isChosenFirst } from '../../setting';
 import type { CaseState, MadeSetting, StageState, StageStatus } from './state';
@@ -17,7 +16,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
     measure: state.measuring.done,
     size: state.sizing.chosen !== undefined && sound(state.sizing.chosen),
     set: state.setting.made.every(isSet),
-    shape: state.shaping.pads.length > 0 && state.shaping.pads.every((pad) => pad.done !== undefined),
+    shape: state.sizing.chosen !== undefined && state.shaping.work.every(isAnswered),
     strap: state.strapping.list !== undefined && state.strapping.now === undefined,
     check:
       (state.programme.limbs === undefined || state.limbs.after !== undefined) &&
@@ -44,12 +43,12 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
  */
 const stagesWithoutWork = ({
   programme,
-  parts,
+  shaping,
   measuring,
-}: Pick<CaseState, 'programme' | 'parts' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
+}: Pick<CaseState, 'programme' | 'shaping' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
   ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
-  ...(partsOfKind(parts, 'pad').length === 0 ? { shape: 'not-covered' } : {}),
+  ...(shaping.work.length === 0 ? { shape: 'not-covered' } : {}),
   ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
     ? { strap: 'not-covered' }
     : {}),
@@ -62,6 +61,10 @@ const isSet = ({ setting, chosen, judged, flags }: MadeSetting): boolean =>
   // what is set while it goes on belongs to that step
   setting.made === 'at-step' ||
   (judged.state === 'right' && flags.length === 0 && (chosen ? sound(chosen) : !isChosenFirst(setting)));
+
+/** Work that is asked for has been answered on each of its parts; any other is done where it is needed. */
+const isAnswered = ({ operation, parts, done }: CaseState['shaping']['work'][number]): boolean =>
+  !operation.asked || parts.every(({ id }) => done.some(({ part }) => part === id));
 
 const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>
   signed !== undefined && sound(signed) && result === 'pass';

@@ -8,7 +8,7 @@ import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
 import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { LimbsState, Referral, ScreeningState } from '../../screening';
 import type { HingeStops, JudgedSetting, Setting, SettingMade } from '../../setting';
-import type { Bend, PadAdvice, Scar } from '../../shaping';
+import type { Bend, Operation, PadAdvice, Scar, WorkDone } from '../../shaping';
 import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
 import type { RunnerState, Sequence } from '../../strapping';
 import type { WearPlan } from '../../wearing';
@@ -127,6 +127,14 @@ export interface CaseState {
     scars: Scar[];
     pads: { pad: PartOf<'pad'>; advice: PadAdvice; done: 'placed' | 'split' | 'left-out' | undefined }[];
     bends: (Bend & { entry: string })[];
+    /** every operation that this brace allows, with what was done of it */
+    work: {
+      operation: Operation;
+      parts: Part[];
+      /** what it requires first holds; undefined where that is not known yet */
+      mayBegin: boolean | undefined;
+      done: (WorkDone & { entry: string; inSpite?: string })[];
+    }[];
   };
   strapping: RunnerState & {
     /** the list in use; undefined while it is asked which of several */

@@ -6,7 +6,7 @@ import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTes
 import { reviewFound } from './review';
 import { limbsNoted, orderGiven, screenLooked, screenOverridden } from './screen';
 import { settingChosen, settingMade, stopsChosen, stopsFitted } from './set';
-import { barBent, padPlaced, scarSeen } from './shape';
+import { barBent, padPlaced, scarSeen, workDone } from './shape';
 import { sizeChosen } from './size';
 import { donningBegun, strapDone } from './strap';
 import { wearPlanned, wearTaught } from './wear';
@@ -30,8 +30,7 @@ const all = [
   settingChosen,
   settingMade,
   scarSeen,
-  padPlaced,
-  barBent,
+  workDone,
   donningBegun,
   strapDone,
   checkRecorded,
@@ -54,7 +53,7 @@ export const isKind = (text: string): text is KindName => Object.hasOwn(kinds, t
 
 /** Kinds that are written no more; old entries and late outboxes have them. */
 export const formerKinds: Readonly<Record<string, FormerKind>> = Object.fromEntries(
-  [stopsChosen, stopsFitted].map((one) => [one.kind, one]),
+  [stopsChosen, stopsFitted, padPlaced, barBent].map((one) => [one.kind, one]),
 );
 
 /** What is asked of an entry as it was sent: its kind, also where that is written no more. */

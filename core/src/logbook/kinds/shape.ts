@@ -1,5 +1,5 @@
 import { body, finite, name, oneOf, text } from '../fields';
-import { kind } from './kind';
+import { former, kind } from './kind';
 
 const face = () => oneOf('front', 'back', 'medial', 'lateral').required();
 const level = () => finite().min(-600).max(600).required();
@@ -11,14 +11,40 @@ export const scarSeen = kind('shape.scar', {
   body: body({ face: face(), from: level(), to: level() }),
 });
 
-export const padPlaced = kind('shape.pad', {
+/** Work on the brace, one time: what, on which part, where, how much. */
+export const workDone = kind('work.done', {
+  nature: 'fact',
+  stages: ['shape', 'strap', 'review'],
+  permission: 'shaping.write',
+  body: body({
+    operation: name().required(),
+    part: name(),
+    /** mm from the region's mark, proximal positive */
+    at: finite().min(-600).max(600),
+    direction: name(),
+    amount: finite().positive().max(600),
+    /** of several ways in which it may be done */
+    way: name(),
+    /** why it was done in spite of what the maker allows, or of what it requires first */
+    inSpite: text(400).min(3),
+  }),
+});
+
+/** Pads were placed apart from other work on the brace. */
+export const padPlaced = former('shape.pad', {
   nature: 'fact',
   stages: ['shape'],
   permission: 'shaping.write',
   body: body({ pad: name().required(), done: oneOf('placed', 'split', 'left-out').required() }),
+  now: {
+    kind: 'work.done',
+    v: 1,
+    body: ({ pad, done }) => ({ operation: 'place-pads', part: pad, way: done }),
+  },
 });
 
-export const barBent = kind('shape.bent', {
+/** Bars were bent apart from other work on the brace. */
+export const barBent = former('shape.bent', {
   nature: 'fact',
   stages: ['shape'],
   permission: 'shaping.write',
@@ -27,7 +53,16 @@ export const barBent = kind('shape.bent', {
     place: level(),
     direction: oneOf('towards-limb', 'away-from-limb').required(),
     amount: finite().positive().max(60).required(),
-    /** why it was bent in spite of what the maker allows */
     inSpite: text(400).min(3),
   }),
+  now: {
+    kind: 'work.done',
+    v: 1,
+    body: ({ upright, place, ...rest }) => ({
+      operation: 'bend-uprights',
+      part: `upright-${upright}`,
+      at: place,
+      ...rest,
+    }),
+  },
 });

@@ -15,7 +15,8 @@ export const strapDone = kind('strap.done', {
   permission: 'strapping.write',
   body: body({
     step: name().required(),
-    pass: whole().min(1).max(9).required(),
+    /** how many times it has been done, this one counted */
+    pass: whole().min(1).max(99).required(),
     /** the settling walk: how long it was and how far the brace dropped */
     minutes: finite().min(0).max(240),
     dropped: finite().min(-50).max(200),

@@ -15,6 +15,13 @@ export const ankleWalker: FamilyWords = {
       unit: 'strokes',
     },
   },
+  parts: { 'strap-shin': 'Under the shin strap', 'strap-calf': 'Under the calf strap' },
+  operations: {
+    'loose-pads': {
+      name: 'Loose pads where straps dig',
+      how: 'Under the strap, edge to edge with it.',
+    },
+  },
   steps: {
     'long-sock': { name: 'Long sock on', hold: 'No trousers inside; no crease over the heel.' },
     'air-out': { name: 'Let the air out', hold: 'All cells flat.' },

@@ -50,6 +50,17 @@ export const settingWords = (
 ): NonNullable<FamilyWords['settings']>[string] =>
   wordsOf(programme, 'settings', setting) ?? { name: setting, how: '' };
 
+/** What work on the brace is called, how it is done, what has to be so first. */
+export const operationWords = (
+  programme: Named,
+  operation: string,
+): NonNullable<FamilyWords['operations']>[string] =>
+  wordsOf(programme, 'operations', operation) ?? { name: operation, how: '' };
+
+/** What a part is called: by its family, or a pad by its place. */
+export const partName = (programme: Named, part: string): string =>
+  wordsOf(programme, 'parts', part) ?? (part in en.pads ? named('pads', part) : part);
+
 /** Why there is nothing to do in a stage of a family; undefined where it does not say. */
 export const whyNotNeeded = (programme: Named, stage: string): string | undefined =>
   wordsOf(programme, 'notNeeded', stage);

@@ -8,6 +8,11 @@ export const kneeLigamentFrame: FamilyWords = {
   settings: {
     'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
   },
+  parts: { 'upright-medial': 'Medial upright', 'upright-lateral': 'Lateral upright' },
+  operations: {
+    'bend-uprights': { name: 'Bends of the uprights', how: '' },
+    'place-pads': { name: 'Pads', how: '' },
+  },
   steps: {
     'open-all': {
       name: 'Open all straps',

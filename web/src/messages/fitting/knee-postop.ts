@@ -20,6 +20,27 @@ export const kneePostop: FamilyWords = {
       unit: 'hole',
     },
   },
+  parts: {
+    'upright-medial': 'Medial upright',
+    'upright-lateral': 'Lateral upright',
+    'strap-upper-thigh': 'Upper thigh strap',
+    'strap-lower-thigh': 'Lower thigh strap',
+    'strap-upper-calf': 'Upper calf strap',
+    'strap-lower-calf': 'Lower calf strap',
+  },
+  operations: {
+    'bend-uprights': {
+      name: 'Bend the uprights',
+      how: 'Over a firm edge, slow even pressure; the same angle above and below the hinge on one bar.',
+      caution: 'Never on the leg.',
+    },
+    'shorten-straps': {
+      name: 'Shorten what is too long',
+      how: 'Folded and fixed, or cut; the closure tab ends at the front.',
+      caution: 'What is cut cannot be put back.',
+      first: 'it went on once, every buckle closed at its length.',
+    },
+  },
   steps: {
     'lay-flat': {
       name: 'Lay the brace open and flat',

@@ -16,6 +16,26 @@ export const spineBelt: FamilyWords = {
     },
     'front-panel-in': { name: 'Front panel', how: 'May be left out.' },
   },
+  parts: {
+    'panel-of-the-back': 'Back panel',
+    'panel-of-the-front': 'Front panel',
+  },
+  operations: {
+    'warm-panels': {
+      name: 'Form a panel by warmth',
+      how: 'Warm until it gives, then to the lordosis or the soft tissue.',
+      caution: 'It cools off the skin: try it on the back of your hand first.',
+    },
+    'cut-panels': {
+      name: 'Trim a panel',
+      how: 'Shears through the panel; felt along its notches. The end with the open window goes back toward the centre.',
+      caution: 'Never the end with the open window.',
+    },
+    'step-down': {
+      name: 'Step down to the low panel',
+      how: 'Tall panel out, low one in at the foot of the pocket, surplus folded and fixed.',
+    },
+  },
   steps: {
     'lay-out': {
       name: 'Lay the belt out',

@@ -15,6 +15,13 @@ export const ankleWalker: FamilyWords = {
       unit: 'bombeos',
     },
   },
+  parts: { 'strap-shin': 'Bajo la cincha de la espinilla', 'strap-calf': 'Bajo la cincha de la pantorrilla' },
+  operations: {
+    'loose-pads': {
+      name: 'Almohadillas sueltas donde las cinchas se clavan',
+      how: 'Bajo la cincha, borde con borde.',
+    },
+  },
   steps: {
     'long-sock': { name: 'Calcetín largo', hold: 'Sin pantalón dentro; sin pliegues en el talón.' },
     'air-out': { name: 'Sacar el aire', hold: 'Todas las celdas planas.' },

@@ -8,6 +8,11 @@ export const kneeLigamentFrame: FamilyWords = {
   settings: {
     'hinge-stops': { name: 'Topes', how: 'Medial y lateral iguales, nunca fuera de lo prescrito.' },
   },
+  parts: { 'upright-medial': 'Barra medial', 'upright-lateral': 'Barra lateral' },
+  operations: {
+    'bend-uprights': { name: 'Doblados de las barras', how: '' },
+    'place-pads': { name: 'Almohadillas', how: '' },
+  },
   steps: {
     'open-all': {
       name: 'Abrir todas las cinchas',

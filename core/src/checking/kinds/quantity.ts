@@ -1,0 +1,25 @@
+import { object, string } from 'yup';
+import { finite } from '../../brace';
+import { outside } from '../../setting';
+import { checkKind, common, unlessOff } from '../kind';
+
+/** A quantity that must lie in a range: seconds of refill, degrees, kilograms, a count. */
+export const quantity = checkKind(
+  object({
+    ...common,
+    unit: string().oneOf(['s', 'degrees', 'kg', 'count']).required(),
+    least: finite(),
+    most: finite(),
+  }).test(
+    'limits',
+    'must state least or most, and not most under least',
+    ({ least, most }) =>
+      (least !== undefined || most !== undefined) && !((least ?? -Infinity) > (most ?? Infinity)),
+  ),
+  {
+    judge: ({ least = -Infinity, most = Infinity }, found) =>
+      found?.value === undefined
+        ? { state: 'open' }
+        : unlessOff(outside(found.value, least, most), 'outside-tolerance'),
+  },
+);

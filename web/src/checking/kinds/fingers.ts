@@ -1,0 +1,9 @@
+import type { FitCheck } from '@estribo/core/checking';
+import { t } from '../../messages';
+import { listed, type CheckScreen } from './piece';
+
+export const fingers: CheckScreen<Extract<FitCheck, { kind: 'fingers' }>> = {
+  quantity: () => 'count',
+  countSign: () => t('checking.fingersSign'),
+  hint: ({ least, most }, { words }) => listed(words.how, t('checking.fingers', { least, most })),
+};

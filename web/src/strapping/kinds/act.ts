@@ -1,0 +1,3 @@
+import type { StepOf, StepScreen } from './piece';
+
+export const act: StepScreen<StepOf<'act'>> = {};

@@ -1,19 +1,21 @@
 import { array, boolean, object, string } from 'yup';
 import { faces } from '../anatomy';
 import { oneOfKinds, type OneOfKinds } from './union';
+import { optionalCondition } from './condition';
 import { finite, levelSchema, longest, placeSchema } from './place';
 
 const id = () => string().strict().required().min(1).max(80);
 /** what stands printed on it, on the brace and in the work */
 const mark = () => string().strict().max(12);
+/** What every part states; one with a condition is on the brace only where that holds. */
+const common = () => ({ id: id(), mark: mark(), when: optionalCondition });
 const face = () => string().oneOf(faces).required();
 const course = () => array().of(placeSchema).min(2).max(12).required();
 
 /** What goes round some faces between two levels. */
 const round = () =>
   object({
-    id: id(),
-    mark: mark(),
+    ...common(),
     from: levelSchema,
     to: levelSchema,
     faces: array().of(face()).min(1).required(),
@@ -21,8 +23,7 @@ const round = () =>
 /** What lies on one face between two levels. */
 const patch = () =>
   object({
-    id: id(),
-    mark: mark(),
+    ...common(),
     from: levelSchema,
     to: levelSchema,
     face: face(),
@@ -36,9 +37,9 @@ const patch = () =>
 /** What each kind of part states. */
 export const partKinds = {
   /** an upright or a back bar: along its face from place to place, straight between them where it is seen from its face */
-  bar: object({ id: id(), mark: mark(), course: course() }),
-  hinge: object({ id: id(), mark: mark(), at: placeSchema }),
-  dial: object({ id: id(), mark: mark(), at: placeSchema }),
+  bar: object({ ...common(), course: course() }),
+  hinge: object({ ...common(), at: placeSchema }),
+  dial: object({ ...common(), at: placeSchema }),
   cuff: round(),
   shell: round(),
   wing: round(),
@@ -48,8 +49,7 @@ export const partKinds = {
   bladder: patch(),
   /** a strap's way over the body, from end to end */
   strap: object({
-    id: id(),
-    mark: mark(),
+    ...common(),
     course: course(),
     width: finite().positive().max(longest).required(),
   }),

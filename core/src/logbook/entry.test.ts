@@ -7,14 +7,17 @@ import spineBelt2 from './frozen/spine-belt-2.json';
 import frozen2 from './frozen/version-2.json';
 import frozen3 from './frozen/version-3.json';
 import frozen5 from './frozen/version-5.json';
+import frozen6 from './frozen/version-6.json';
+import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
 import spineBelt3 from './frozen/spine-belt-3.json';
-import { kinds } from './kinds/all';
+import { formerKinds, kinds } from './kinds/all';
 import { stepAt } from '../measuring';
 import {
   dialContext,
   foldedOrders,
+  foldedWork,
   beltContext,
   foldedBelt,
   foldedLists,
@@ -96,8 +99,11 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5].flatMap(({ entries }) => kindsOf(entries));
-  expect(new Set(all)).toEqual(new Set(Object.keys(kinds)));
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6].flatMap(({ entries }) =>
+    kindsOf(entries),
+  );
+  // those that are written no more too
+  expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
 });
 
 test('the frozen entries of version 1 still read and fold as they did', () => {
@@ -146,6 +152,21 @@ test('the frozen entries of version 5, an order by joints and ends, a lock, a mo
   const entries = frozen5.entries as unknown as AnyRecordedEntry[];
   const state = foldCase(entries, { ...dialContext, programme: kneePostop4 as never })!;
   expect(foldedOrders(state)).toEqual(frozen5.folded);
+});
+
+test('the frozen entries of version 6, any setting chosen and made, work on the brace, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen6.entries) expect(faultsOf(entry)).toEqual([]);
+  const entries = frozen6.entries as unknown as AnyRecordedEntry[];
+  const frame = {
+    bendable: true,
+    hingeZone: 45,
+    reach: { proximal: 185, distal: 180 },
+    increment: 5,
+    total: 15,
+  };
+  const model = { ...dialContext.model, frame };
+  const state = foldCase(entries, { ...dialContext, model, programme: kneePostop5 as never })!;
+  expect(foldedWork(state)).toEqual(frozen6.folded);
 });
 
 // an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed

@@ -291,3 +291,23 @@ export const foldedOrders = ({ order, setting, programmePin, checking, stages }:
   notReached: checking.checks.filter(({ judged }) => judged.state === 'not-reached').length,
   set: stages.set.status,
 });
+
+/** What version 6 brought: stops among what is set, choices of any setting, work on the brace, lists with checks in them. */
+export const foldedWork = ({ setting, shaping, strapping, stages }: CaseState) => ({
+  settings: setting.made.map(({ setting: { id }, chosen, made, judged, flags }) => ({
+    id,
+    chosen: chosen ? [chosen.staleBecause.length, chosen.wouldDiffer] : null,
+    values: made?.values ?? null,
+    judged,
+    flags,
+  })),
+  stops: setting.fitted?.medial,
+  look: setting.look.map(({ what }) => what),
+  work: shaping.work.map(({ operation: { id }, done }) => ({
+    id,
+    done: done.map(({ entry: _entry, ...one }) => one),
+  })),
+  now: strapping.now?.id,
+  set: stages.set.status,
+  shape: stages.shape.status,
+});

@@ -113,6 +113,7 @@ export const ankleWalker: Programme = {
     readings: ['girth-calf'],
     settings: ['ankle-angle', 'strokes-of-air'],
   },
+  care: ['pads-by-hand'],
   operations: [{ kind: 'pad', id: 'loose-pads', parts: ['strap-shin', 'strap-calf'] }],
   sequences: [
     {

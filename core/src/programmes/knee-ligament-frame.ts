@@ -154,6 +154,7 @@ export const kneeLigamentFrame: Programme = {
     },
   ],
   ...rigidFrame,
+  care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [
     { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
     { kind: 'pad', id: 'place-pads', asked: true },

@@ -145,6 +145,7 @@ export const kneePostop: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['knee-lock', 'upright-length'],
   },
+  care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [
     { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
     {

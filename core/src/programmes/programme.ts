@@ -1,5 +1,5 @@
 import type { Joint, Region } from '../anatomy';
-import type { Part } from '../brace';
+import type { Condition, Part } from '../brace';
 import type { ProgrammeCheck } from '../checking';
 import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
@@ -41,6 +41,8 @@ export interface FamilyWords {
   /** why there is nothing to do in a stage, by the stage */
   notNeeded?: Record<string, string>;
   lists?: Record<string, string>;
+  /** how it is cared for, where that is its own */
+  care?: Record<string, string>;
   /** what its parts are called */
   parts?: Record<string, string>;
   /** injuries that are this clinic's own codes */
@@ -140,8 +142,10 @@ export interface Programme {
   settings: Setting[];
   /** work on the brace itself that practice knows of it; where it says nothing, uprights are bent and pads placed */
   operations?: Operation[];
-  /** stages in which this family has nothing to do; its words say why */
-  notNeeded?: Stage[];
+  /** stages in which this family has nothing to do, or has it only in some cases; its words say why */
+  notNeeded?: { stage: Stage; when?: Condition | undefined }[];
+  /** how it is cared for, line by line; where it says nothing, as pads, liners and hinges are */
+  care?: string[];
   /** what reviews follow: motions and readings by their measuring steps, settings; where it says nothing, what was measured */
   followed?: { motions: string[]; readings: string[]; settings: string[] };
   /** how it goes on and comes off */

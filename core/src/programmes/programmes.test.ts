@@ -132,3 +132,31 @@ test('a programme with something unknown or infinite in it is refused', () => {
   expect(valid({ ...programme, donning: '45' })).toBe(false);
   expect(valid({ ...programme, measuring: [{ kind: 'weigh', id: 'x' }] })).toBe(false);
 });
+
+const knee = programmes.find(({ id }) => id === 'knee-ligament-frame')!;
+const faultOf = (change: object): string => {
+  try {
+    programmeSchema.validateSync({ ...knee, ...change }, { strict: true });
+    return '';
+  } catch (error) {
+    return (error as Error).message;
+  }
+};
+const withStep = (step: object) => ({
+  sequences: [{ ...knee.sequences[0]!, passes: [], steps: [{ id: 'x', ...step }] }],
+});
+
+test.each([
+  ['a setting', withStep({ kind: 'set', setting: 'air' }), 'air'],
+  ['a check', withStep({ kind: 'check', check: 'neck-neutral' }), 'neck-neutral'],
+  ['work', withStep({ kind: 'work', operation: 'trim' }), 'trim'],
+  ['another list', withStep({ kind: 'list', list: 'off' }), 'off'],
+  ['a check that a setting reopens', { settings: [{ ...knee.settings[0]!, reopens: ['ear'] }] }, 'ear'],
+])('a programme whose lists name %s that it does not have is refused, with its name', (_, change, id) =>
+  expect(faultOf(change)).toBe(`names what it does not have: ${id}`),
+);
+
+test('a programme without work of its own may name the work that all had', () =>
+  expect(faultOf({ ...withStep({ kind: 'work', operation: 'place-pads' }), operations: undefined })).toBe(
+    '',
+  ));

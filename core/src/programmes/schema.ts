@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, string, type ObjectShape } from 'yup';
-import { partSchema, stances } from '../brace';
+import { optionalCondition, partSchema, stances } from '../brace';
 import { checkSchema } from '../checking';
 import { sequenceSchema } from '../strapping';
 import { joints, landmarks, planes, regionNames, type Landmark } from '../anatomy';
@@ -107,6 +107,7 @@ const words = object({
   lists: saidById,
   injuries: saidById,
   parts: saidById,
+  care: saidById,
   notNeeded: saidById,
   settings: wordsById({
     name: said().required(),
@@ -144,6 +145,49 @@ const words = object({
   .noUnknown()
   .default(undefined);
 
+/** Ids of a list that may be none, and whose members may be no objects: each is a fault of its own. */
+const idsIn = (list: unknown): string[] =>
+  Array.isArray(list)
+    ? list.flatMap((one: { id?: unknown } | null) => (typeof one?.id === 'string' ? one.id : []))
+    : [];
+
+/** What the lists, checks and settings of a programme name and it does not have: settings, checks, work, other lists. */
+function namedAndMissing({
+  settings,
+  checks,
+  sequences,
+  operations,
+}: {
+  settings?: unknown;
+  checks?: unknown;
+  sequences?: unknown;
+  operations?: unknown;
+}): string[] {
+  const has = {
+    setting: idsIn(settings),
+    check: idsIn(checks),
+    until: idsIn(checks),
+    list: idsIn(sequences),
+    // where it says nothing of its work, uprights are bent and pads placed
+    operation: operations === undefined ? ['bend-uprights', 'place-pads'] : idsIn(operations),
+  };
+  const steps = (Array.isArray(sequences) ? sequences : []).flatMap((list: { steps?: unknown } | null) =>
+    Array.isArray(list?.steps) ? (list.steps as unknown[]) : [],
+  );
+  const reopened = (Array.isArray(settings) ? settings : []).flatMap((one: { reopens?: unknown } | null) =>
+    Array.isArray(one?.reopens) ? (one.reopens as unknown[]) : [],
+  );
+  return [
+    ...steps.flatMap((step) =>
+      Object.entries(has).flatMap(([field, ids]) => {
+        const named = (step as Record<string, unknown> | null)?.[field];
+        return typeof named === 'string' && !ids.includes(named) ? [named] : [];
+      }),
+    ),
+    ...reopened.filter((id): id is string => typeof id === 'string' && !has.check.includes(id)),
+  ];
+}
+
 /** A brace family as data, whoever wrote it. */
 export const programmeSchema = object({
   id: name(),
@@ -172,7 +216,12 @@ export const programmeSchema = object({
   disagree: string().oneOf(disagreeRules),
   settings: array().of(settingSchema).max(40).required(),
   operations: array().of(operationSchema).max(40),
-  notNeeded: array().of(string().oneOf(stages).required()),
+  notNeeded: array().of(
+    object({ stage: string().oneOf(stages).required(), when: optionalCondition })
+      .noUnknown()
+      .required(),
+  ),
+  care: array().of(name()).max(20),
   followed: object({
     motions: array().of(name()).max(20).required(),
     readings: array().of(name()).max(20).required(),
@@ -186,7 +235,13 @@ export const programmeSchema = object({
 })
   .strict()
   .noUnknown()
-  .required();
+  .required()
+  .test('names', 'names what it does not have', (programme, { createError }) => {
+    const missing = namedAndMissing(programme ?? {});
+    return (
+      missing.length === 0 || createError({ message: `names what it does not have: ${missing.join(', ')}` })
+    );
+  });
 
 /** A size chart as data; a two-way table has a cell for every row and column. */
 const chartSchema = object({

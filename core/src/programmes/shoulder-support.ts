@@ -49,8 +49,9 @@ export const shoulderSupport: Programme = {
   ],
   axes: ['girth-upper-arm', 'girth-chest'],
   settings: [],
+  care: ['pads-by-hand'],
   operations: [],
-  notNeeded: ['set', 'shape'],
+  notNeeded: [{ stage: 'set' }, { stage: 'shape' }],
   parts: [
     {
       kind: 'wing',

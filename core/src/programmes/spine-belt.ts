@@ -100,6 +100,7 @@ export const spineBelt: Programme = {
     })),
   ],
   followed: { motions: [], readings: ['girth-waist'], settings: ['belt-ends'] },
+  care: ['pads-by-hand'],
   operations: [
     { kind: 'mould', id: 'warm-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
     { kind: 'trim', id: 'cut-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },

@@ -4,7 +4,7 @@ import type { Setting } from '../setting';
 import type { Sequence, SequenceStep } from '../strapping';
 import { kneePad, kneeStrap, partOfStrap, rigidFrame } from './knee-ligament-frame';
 import type { BraceModel } from './model';
-import type { Programme } from './programme';
+import type { Programme, Stage } from './programme';
 
 /*
  * Programmes and models that cases were opened with before a family's parts, lists and checks were data of this form. They
@@ -24,11 +24,16 @@ type PlacedSetting = Omit<Setting, 'axes'> & { places?: string[]; within?: numbe
 interface StopsApart {
   stops?: { leastExtension: number; always?: boolean; made: 'before-donning' };
 }
-interface PlacedProgramme extends Omit<Programme, 'settings'>, StopsApart {
+/** What was not needed was not needed whatever the case. */
+type NotNeeded = string | NonNullable<Programme['notNeeded']>[number];
+
+interface PlacedProgramme extends Omit<Programme, 'settings' | 'notNeeded'>, StopsApart {
   settings: PlacedSetting[];
+  notNeeded?: NotNeeded[];
 }
 
-interface OldProgramme extends Omit<Programme, 'parts' | 'settings' | 'sequences' | 'checks'>, StopsApart {
+interface OldProgramme
+  extends Omit<PlacedProgramme, 'parts' | 'settings' | 'sequences' | 'checks'>, StopsApart {
   sequence: OldStep[];
   checks: { kind: string; id: string }[];
 }
@@ -60,8 +65,8 @@ function stepNow({ id, kind, strap, knee, minutes }: OldStep, joint: Joint | und
   }
 }
 
-/** Settings at axes, the hinges' stops the first of them. */
-function withAxes({ stops, settings, ...rest }: PlacedProgramme): Programme {
+/** Settings at axes, the hinges' stops the first of them; what is not needed by its stage. */
+function withAxes({ stops, settings, notNeeded, ...rest }: PlacedProgramme): Programme {
   const atStop = rest.checks.filter(({ kind }) => kind === 'angle-at-stop');
   const hinges: Setting[] =
     stops && rest.joint
@@ -79,6 +84,11 @@ function withAxes({ stops, settings, ...rest }: PlacedProgramme): Programme {
       : [];
   return {
     ...rest,
+    ...(notNeeded
+      ? {
+          notNeeded: notNeeded.map((one) => (typeof one === 'string' ? { stage: one as Stage } : one)),
+        }
+      : {}),
     settings: [
       ...hinges,
       ...settings.map(({ places, within, ...setting }) =>
@@ -96,7 +106,9 @@ function withAxes({ stops, settings, ...rest }: PlacedProgramme): Programme {
 /** A programme as it was registered, in today's form. */
 export function currentProgramme(body: Programme | PlacedProgramme | OldProgramme): Programme {
   if (!isOldProgramme(body))
-    return 'stops' in body || body.settings.some((setting) => 'places' in setting)
+    return 'stops' in body ||
+      body.settings.some((setting) => 'places' in setting) ||
+      body.notNeeded?.some((one: NotNeeded) => typeof one === 'string')
       ? withAxes(body as PlacedProgramme)
       : (body as Programme);
   const { sequence, checks, ...rest } = body;

@@ -6,6 +6,7 @@ import frozen from '../../../core/src/logbook/frozen/version-1.json';
 import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
+import frozenWork from '../../../core/src/logbook/frozen/version-6.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import { beltContext, dialContext, stopsMade, testContext } from '../../../core/src/logbook/test-case';
 import { useWork } from '../case/case-context';
@@ -28,10 +29,11 @@ const newEntries = frozenNew.entries as unknown as AnyRecordedEntry[];
 const newState = foldCase(newEntries, beltContext)!;
 const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
+const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = [state, beltState, newState, listState, orderState].flatMap((of) =>
+  const described = [state, beltState, newState, listState, orderState, workState].flatMap((of) =>
     of.lines.map(({ entry, status }) => ({
       kind: entry.kind,
       ...describeEntry({ entry, status }, of, 'mm'),

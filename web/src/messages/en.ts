@@ -1545,6 +1545,10 @@ export const en = {
     signAgain: 'Something has changed since the signature. Check again and sign.',
   },
   who: { patient: 'the patient', carer: 'the carer' },
+  care: {
+    'pads-by-hand': 'Care: pads and liners by hand, cold, mild soap, dried flat in air.',
+    'hinges-dry-spray': 'Hinges: dry PTFE or silicone spray, no oil.',
+  },
   wearing: {
     question: 'How is it worn?',
     protectiveHow:
@@ -1571,8 +1575,6 @@ export const en = {
       'The order is protective since: the plan that grew has ended. It is worn as ordered; plan it so.',
     held: 'The plan is held: nothing grows until the check is right.',
     ifTrouble: 'If trouble comes at home:',
-    care: 'Care: pads and liners by hand, cold, mild soap, dried flat in air.',
-    careHinges: 'Hinges: dry PTFE or silicone spray, no oil.',
     teachBack: 'Teach-back',
     teachBackHow: 'Before leaving it is put on once more, alone, before a mirror.',
     teachBackProtective:

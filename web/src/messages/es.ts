@@ -1559,6 +1559,10 @@ export const es: SameShape<typeof en> = {
     signAgain: 'Algo ha cambiado desde la firma. Compruebe de nuevo y firme.',
   },
   who: { patient: 'el paciente', carer: 'el cuidador' },
+  care: {
+    'pads-by-hand': 'Cuidado: almohadillas y forros a mano, en frío, jabón suave, secar en plano al aire.',
+    'hinges-dry-spray': 'Bisagras: PTFE seco o silicona en aerosol, sin aceite.',
+  },
   wearing: {
     question: '¿Cómo se lleva?',
     protectiveHow:
@@ -1585,8 +1589,6 @@ export const es: SameShape<typeof en> = {
       'Desde entonces la prescripción es protectora: el plan que crecía ha terminado. Se lleva según lo prescrito; prográmelo así.',
     held: 'El plan está detenido: nada crece hasta que la comprobación sea correcta.',
     ifTrouble: 'Si hay problemas en casa:',
-    care: 'Cuidado: almohadillas y forros a mano, en frío, jabón suave, secar en plano al aire.',
-    careHinges: 'Bisagras: PTFE seco o silicona en aerosol, sin aceite.',
     teachBack: 'Demostración',
     teachBackHow: 'Antes de irse se la pone una vez más, solo, ante un espejo.',
     teachBackProtective:

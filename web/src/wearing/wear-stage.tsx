@@ -1,4 +1,4 @@
-import { boundsOf, intentInForce } from '@estribo/core/logbook';
+import { boundsOf, intentInForce, type CaseState } from '@estribo/core/logbook';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import styled from 'styled-components';
@@ -10,6 +10,7 @@ import { OtherLists } from '../strapping/other-lists';
 import type { Token } from '../look/tokens';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
+import { careLine } from '../messages/fitting';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
@@ -29,6 +30,10 @@ const Days = styled.ol`
   grid-template-columns: repeat(auto-fill, minmax(108px, 1fr));
   gap: 4px 12px;
 `;
+
+/** How it is cared for, as its family says it; pads, liners and hinges where it says nothing. */
+const careOf = ({ programme: { care }, model }: CaseState): readonly string[] =>
+  care ?? ['pads-by-hand', ...(model.hinge ? ['hinges-dry-spray'] : [])];
 
 export default function WearStage() {
   const { state } = useWork();
@@ -78,7 +83,9 @@ export default function WearStage() {
         <b>{t('wearing.ifTrouble')}</b> {named('trouble', order.trouble)}
       </Notice>
       <Soft>
-        {t('wearing.care')} {state.model.hinge && t('wearing.careHinges')}
+        {careOf(state)
+          .map((line) => careLine(state.programme, line))
+          .join(' ')}
       </Soft>
       <OtherLists />
       <Taught taught={taught} mayWrite={mayPlan} />

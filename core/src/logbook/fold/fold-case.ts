@@ -71,7 +71,6 @@ function foldReadable(
 ): CaseState | undefined {
   const { zone } = context;
   const [programme, model] = [currentProgramme(context.programme), currentModel(context.model)];
-  const parts = partsOf(programme, model);
   const settled = settle(
     recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry, programme))),
     unreadable,
@@ -97,6 +96,7 @@ function foldReadable(
   const made = foldSettings(record, programme, { sizing, order, model, motion: tested });
   const last = record.all.at(-1);
   const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
+  const parts = partsOf(programme, model).filter((part) => applies(part, facts));
   const setting = {
     ...foldStops(record, programme, made),
     made: made.filter(({ setting }) => applies(setting, facts)),
@@ -141,7 +141,7 @@ function foldReadable(
     calls: foldCalls(record, screening, checking.unsafe, reviewing),
     visits: foldVisits(record),
   };
-  return { ...state, stages: stageStates(state) };
+  return { ...state, stages: stageStates(state, facts) };
 }
 
 /** An entry that came in later than this after it was observed is marked. */

@@ -1,4 +1,4 @@
-import { contextOf, testContext, testLogbook } from '../test-case';
+import { beltContext, contextOf, testContext, testLogbook } from '../test-case';
 import { foldCase } from './fold-case';
 
 const sizes = ['P1', 'P2'];
@@ -121,4 +121,44 @@ test('while a reading is outstanding or one agrees with no other there is no siz
   expect(match()).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
   log.write('record.withdrawn', {}, { replaces: first!, reason: 'mistyped' });
   expect(match()).toMatchObject({ outcome: 'size', size: 'M' });
+});
+
+describe('what hangs on the case', () => {
+  const panel = (id: string, posture: 'lying' | 'seated') => ({
+    ...beltContext.programme.parts.find(({ kind }) => kind === 'panel')!,
+    id,
+    when: { kind: 'ordered' as const, what: 'posture' as const, is: posture },
+  });
+  const context = {
+    ...beltContext,
+    programme: {
+      ...beltContext.programme,
+      parts: [...beltContext.programme.parts, panel('of-lying', 'lying'), panel('of-seated', 'seated')],
+      notNeeded: [
+        {
+          stage: 'shape' as const,
+          when: { kind: 'ordered' as const, what: 'posture' as const, is: 'seated' },
+        },
+      ],
+    },
+  };
+  const stateWith = (posture?: 'lying' | 'seated') => {
+    const log = testLogbook(context, 'midline');
+    log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], ...(posture ? { posture } : {}) });
+    const { parts, stages } = foldCase(log.entries, context)!;
+    return [parts.map(({ id }) => id).filter((id) => id.startsWith('of-')), stages.shape.status];
+  };
+
+  test('a part is on the brace where its condition holds, and while nobody has said', () => {
+    expect(stateWith('lying')[0]).toEqual(['of-lying']);
+    expect(stateWith()[0]).toEqual(['of-lying', 'of-seated']);
+  });
+
+  test('a stage is not needed only where its condition holds: while nobody has said, it may be', () => {
+    expect([stateWith('seated')[1], stateWith('lying')[1], stateWith()[1]]).toEqual([
+      'not-needed',
+      'open',
+      'open',
+    ]);
+  });
 });

@@ -1,3 +1,4 @@
+import { holds, type KnownFacts } from '../../brace';
 import { stages, type Stage } from '../../programmes';
 import { isChosenFirst } from '../../setting';
 import type { CaseState, MadeSetting, StageState, StageStatus } from './state';
@@ -6,7 +7,7 @@ import type { CaseState, MadeSetting, StageState, StageStatus } from './state';
  * How each stage stands. A blocking finding stops every stage behind Screen; what was done before it
  * was found stays in the record.
  */
-export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, StageState> {
+export function stageStates(state: Omit<CaseState, 'stages'>, facts: KnownFacts): Record<Stage, StageState> {
   const blocker = state.screening.blocking[0];
   const done: Record<Stage, boolean> = {
     screen:
@@ -24,7 +25,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
     wear: state.wearing.plan !== undefined && state.wearing.taught !== undefined,
     review: state.reviewing.visits.some(({ found }) => found !== undefined),
   };
-  const withoutWork = stagesWithoutWork(state);
+  const withoutWork = stagesWithoutWork(state, facts);
   return Object.fromEntries(
     stages.map((stage): [Stage, StageState] => [
       stage,
@@ -41,11 +42,10 @@ export function stageStates(state: Omit<CaseState, 'stages'>): Record<Stage, Sta
  * Stages in which there is nothing to work on: a brace of one size needs no measuring, and what a family says it does not
  * need is not asked; without stops, pads, a list or checks a stage is not covered.
  */
-const stagesWithoutWork = ({
-  programme,
-  shaping,
-  measuring,
-}: Pick<CaseState, 'programme' | 'shaping' | 'measuring'>): Partial<Record<Stage, StageStatus>> => ({
+const stagesWithoutWork = (
+  { programme, shaping, measuring }: Pick<CaseState, 'programme' | 'shaping' | 'measuring'>,
+  facts: KnownFacts,
+): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
   ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
   ...(shaping.work.length === 0 ? { shape: 'not-covered' } : {}),
@@ -53,7 +53,12 @@ const stagesWithoutWork = ({
     ? { strap: 'not-covered' }
     : {}),
   ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
-  ...Object.fromEntries((programme.notNeeded ?? []).map((stage) => [stage, 'not-needed'])),
+  ...Object.fromEntries(
+    (programme.notNeeded ?? [])
+      // what hangs on something that nobody has said may be needed yet
+      .filter(({ when }) => when === undefined || holds(when, facts) === true)
+      .map(({ stage }) => [stage, 'not-needed']),
+  ),
 });
 
 /** It is right, as chosen where a choice is to be made, and nothing about it is to be looked at. */

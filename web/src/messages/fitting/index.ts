@@ -61,6 +61,10 @@ export const operationWords = (
 export const partName = (programme: Named, part: string): string =>
   wordsOf(programme, 'parts', part) ?? (part in en.pads ? named('pads', part) : part);
 
+/** A line of how it is cared for: its family's own, or one of those that many share. */
+export const careLine = (programme: Named, line: string): string =>
+  wordsOf(programme, 'care', line) ?? (line in en.care ? named('care', line) : line);
+
 /** Why there is nothing to do in a stage of a family; undefined where it does not say. */
 export const whyNotNeeded = (programme: Named, stage: string): string | undefined =>
   wordsOf(programme, 'notNeeded', stage);

@@ -6,6 +6,7 @@ const floors = [
   'anatomy',
   'brace',
   'access',
+  'record',
   'order',
   'screening',
   'measuring',

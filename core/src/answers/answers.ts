@@ -3,7 +3,7 @@ import { languages, roles } from '../access';
 import { regionNames, sides } from '../anatomy';
 import type { ChartChange } from '../exchange';
 import type { AnyRecordedEntry, Ribbon } from '../logbook';
-import { stages } from '../programmes';
+import { stages } from '../record';
 import type { SizeMatch } from '../sizing';
 
 /*

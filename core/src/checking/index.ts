@@ -11,3 +11,4 @@ export {
   type UnsafeCheck,
 } from './check';
 export { moments, type CheckContext, type CheckValue, type Cure, type Judged, type Moment } from './kind';
+export { checkRecorded, checkSigned } from './entries';

@@ -3,7 +3,7 @@ import { programmes, stepsOf } from '../programmes';
 import { foreignFaults, roleFaults } from './belongs';
 import type { AnyEntry } from './entry';
 import { foldCase } from './fold/fold-case';
-import type { BodyOf, KindName } from './kinds/all';
+import type { BodyOf, KindName } from './kinds';
 import { beltContext, contextOf, stopsMade, testContext, testLogbook } from './test-case';
 
 const at = <K extends KindName>(

@@ -17,7 +17,7 @@ import { askedFindings } from '../screening';
 import { existingAt, isWhole, mayBeInOrOut, placesOf, type Setting } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
-import type { BodyOf } from './kinds/all';
+import type { BodyOf } from './kinds';
 
 /** What an entry is held against: the family and the model the case holds on to, and its side. */
 export type CaseFrame = Pick<CaseState, 'programme' | 'model' | 'side'>;

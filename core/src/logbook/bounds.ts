@@ -1,5 +1,5 @@
 import type { SchemaDescription } from 'yup';
-import { kinds, type KindName } from './kinds/all';
+import { kinds, type KindName } from './kinds';
 
 /** From where to where a number of an entry may go; an end that is absent is open. */
 export interface Bounds {

@@ -4,7 +4,7 @@ import { extensionEachSide } from '../sizing';
 import { engineVersion } from './engine';
 import { choiceOn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
-import type { BodyOf } from './kinds/all';
+import type { BodyOf } from './kinds';
 
 /*
  * Decisions as they are written: the result, the ids of what it was made from, the programme's hash and the

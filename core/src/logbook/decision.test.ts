@@ -3,7 +3,7 @@ import { judgeDecision } from './decision';
 import type { AnyEntry } from './entry';
 import { engineVersion } from './engine';
 import { foldCase } from './fold/fold-case';
-import type { BodyOf, KindName } from './kinds/all';
+import type { BodyOf, KindName } from './kinds';
 import { stopsMade, testContext, testLogbook } from './test-case';
 
 const today = '2026-11-24';

@@ -6,7 +6,7 @@ import { engineVersion } from './engine';
 import type { AnyEntry, EntryFault } from './entry';
 import { madeIn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
-import type { BodyOf, KindName } from './kinds/all';
+import type { BodyOf, KindName } from './kinds';
 
 /**
  * What a decision that was sent comes to when it is computed again from the entries that are there:

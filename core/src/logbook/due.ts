@@ -1,6 +1,6 @@
 import type { JointPlane } from '../anatomy';
 import { addDays, phaseSpans, type ClinicDay } from '../calendar';
-import type { Stage } from '../programmes';
+import type { Stage } from '../record';
 import { wearSteps } from '../wearing';
 import { daysOfChange, sameMade, type HingeStops } from '../setting';
 import { windowOn, type MotionWindow, type Order } from '../order';

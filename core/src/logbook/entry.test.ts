@@ -12,7 +12,7 @@ import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
 import spineBelt3 from './frozen/spine-belt-3.json';
-import { formerKinds, kinds } from './kinds/all';
+import { formerKinds, kinds } from './kinds';
 import { stepAt } from '../measuring';
 import {
   dialContext,

@@ -1,8 +1,8 @@
 import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
-import { anyId, entryId, instant, text, whole } from './fields';
-import { formerKinds, kinds, kindSent, type BodyOf, type KindName } from './kinds/all';
-import type { CaseAtHand, EntryKind, EntryStage, Upcaster } from './kinds/kind';
+import { anyId, entryId, instant, text, whole } from '../record';
+import { formerKinds, kinds, kindSent, type BodyOf, type KindName } from './kinds';
+import type { CaseAtHand, EntryKind, EntryStage, Upcaster } from '../record';
 
 /** An entry as it is written: made where the work is, never changed afterwards. */
 export interface Entry<K extends KindName = KindName> {

@@ -30,6 +30,5 @@ export type {
   UrgentCall,
 } from './fold/state';
 export { intentFaults, intentInForce } from './intent';
-export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds/all';
-export type { EntryKind, EntryStage } from './kinds/kind';
+export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds';
 export { fitModels, type Fit, type FitModel } from './fit';

@@ -3,7 +3,7 @@ import { planProblems, type WearPlan } from '../wearing';
 import { notCarriedOut } from '../programmes';
 import { current, type AnyEntry, type EntryFault } from './entry';
 import type { CaseState } from './fold/state';
-import { kinds, type BodyOf, type KindName } from './kinds/all';
+import { kinds, type BodyOf, type KindName } from './kinds';
 
 /**
  * The intent that is in force where an entry would stand: what a new one must say it follows.

@@ -1,6 +1,6 @@
 import { readInstant } from '../calendar';
 import { upcastBody, type AnyRecordedEntry } from './entry';
-import { kindSent } from './kinds/all';
+import { kindSent } from './kinds';
 
 /** What was found out about an entry once; entries never change. */
 const judged = new WeakMap<AnyRecordedEntry, boolean>();

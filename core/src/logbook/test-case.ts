@@ -7,7 +7,7 @@ import { valuesOfStops, type HingeStops } from '../setting';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
 import type { FoldContext } from './fold/fold-case';
 import type { CaseState } from './fold/state';
-import { kinds, type BodyOf, type KindName } from './kinds/all';
+import { kinds, type BodyOf, type KindName } from './kinds';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 

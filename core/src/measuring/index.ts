@@ -34,3 +34,11 @@ export {
   type ReadingPair,
 } from './own-repeatability';
 export { bodyReadings, mirroredReadings } from './body-readings';
+export { measureRead, measureMarked, measureSkipped, measurePrecision, motionTested } from './entries';
+export {
+  looksReversed,
+  motionRange,
+  parseNeutralZero,
+  printNeutralZero,
+  type NeutralZero,
+} from './neutral-zero';

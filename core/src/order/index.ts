@@ -26,3 +26,4 @@ export {
   type OrderProblem,
   type Trouble,
 } from './order';
+export { orderGiven } from './entries';

@@ -1,12 +1,5 @@
 export { limitedMotion, notCarriedOut } from './carries-out';
-export {
-  orderedThings,
-  stages,
-  type FamilyWords,
-  type OrderedThing,
-  type Programme,
-  type Stage,
-} from './programme';
+export { orderedThings, type FamilyWords, type OrderedThing, type Programme } from './programme';
 export {
   chartBandFaults,
   chartOf,

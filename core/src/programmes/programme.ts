@@ -3,6 +3,7 @@ import type { Condition, Part } from '../brace';
 import type { ProgrammeCheck } from '../checking';
 import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
+import type { Stage } from '../record';
 import type { Finding } from '../screening';
 import type { Setting } from '../setting';
 import type { Operation } from '../shaping';
@@ -21,20 +22,6 @@ export const orderedThings = [
   'weight',
 ] as const;
 export type OrderedThing = (typeof orderedThings)[number];
-
-/** The nine stages, in the order of the work. */
-export const stages = [
-  'screen',
-  'measure',
-  'size',
-  'set',
-  'shape',
-  'strap',
-  'check',
-  'wear',
-  'review',
-] as const;
-export type Stage = (typeof stages)[number];
 
 /** What a family says of its lists, steps and checks, each by its id. In a clinic's own programme it travels with it. */
 export interface FamilyWords {

@@ -3,7 +3,7 @@ import { buildOf, landmarkLevel, type Landmark } from '../anatomy';
 import { programmes } from './all';
 import { contentHash, pinOf } from './pin';
 import pins from './pins.json';
-import { stages } from './programme';
+import { stages } from '../record';
 import { programmeSchema } from './schema';
 
 test.each(programmes.map((programme) => [programme.id, programme] as const))(

@@ -7,7 +7,8 @@ import { substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
 import { hardwareKinds, settingSchema } from '../setting';
-import { orderedThings, stages } from './programme';
+import { orderedThings } from './programme';
+import { stages } from '../record';
 import { operationSchema } from '../shaping';
 import { betweenRules, disagreeRules } from '../sizing';
 

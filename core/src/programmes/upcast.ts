@@ -4,7 +4,8 @@ import type { Setting } from '../setting';
 import type { Sequence, SequenceStep } from '../strapping';
 import { kneePad, kneeStrap, partOfStrap, rigidFrame } from './knee-ligament-frame';
 import type { BraceModel } from './model';
-import type { Programme, Stage } from './programme';
+import type { Programme } from './programme';
+import type { Stage } from '../record';
 
 /*
  * Programmes and models that cases were opened with before a family's parts, lists and checks were data of this form. They

@@ -16,3 +16,4 @@ export {
 } from './changes';
 export { sizeByGirths } from './size-now';
 export { exampleMotion, motionInWindow, type MotionTest } from './motion';
+export { reviewFound } from './entries';

@@ -1,5 +1,6 @@
 import type { MotionWindow } from '../order';
-import type { Arc, NeutralZero } from '../setting';
+import type { Arc } from '../setting';
+import type { NeutralZero } from '../measuring';
 
 /** Motion as tested: inside the ordered window only; at a limit it says "not tested beyond". */
 export interface MotionTest {

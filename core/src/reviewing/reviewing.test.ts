@@ -1,7 +1,8 @@
 import { limitsOf } from '../order';
 import fc from 'fast-check';
 import type { Order } from '../order';
-import { parseNeutralZero, printNeutralZero, valuesOfStops, type HingeStops, type Setting } from '../setting';
+import { valuesOfStops, type HingeStops, type Setting } from '../setting';
+import { parseNeutralZero, printNeutralZero } from '../measuring';
 import { proposeAdjustment, referBecause, type AtReview } from './adjustment';
 import { changesSince, orderedMotion, type VisitMotion } from './changes';
 import { exampleMotion, motionInWindow } from './motion';

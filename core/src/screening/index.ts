@@ -27,3 +27,4 @@ export {
   type LimbsNote,
   type LimbsState,
 } from './limbs';
+export { screenLooked, limbsNoted, screenOverridden } from './entries';

@@ -1,11 +1,4 @@
 export {
-  looksReversed,
-  motionRange,
-  parseNeutralZero,
-  printNeutralZero,
-  type NeutralZero,
-} from './neutral-zero';
-export {
   chooseStops,
   hardwareKinds,
   pairProblems,
@@ -47,3 +40,4 @@ export {
   type Setting,
   type SettingKind,
 } from './settings';
+export { settingChosen, settingMade, stopsChosen, stopsFitted } from './entries';

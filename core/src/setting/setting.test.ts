@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { looksReversed, parseNeutralZero, printNeutralZero } from './neutral-zero';
+import { looksReversed, parseNeutralZero, printNeutralZero } from '../measuring';
 import { chooseStops, pairProblems, usableArc } from './stops';
 
 // Neutral-zero method, AAOS 1965; Gerhardt and Russe 1975 (memory)

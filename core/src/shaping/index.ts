@@ -20,3 +20,4 @@ export {
   type Operation,
   type OperationKind,
 } from './operations';
+export { scarSeen, workDone, padPlaced, barBent } from './entries';

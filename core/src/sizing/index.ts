@@ -19,3 +19,4 @@ export { beltEnds, beltTilt, extensionEachSide, type BeltEnds } from './belt';
 export { matchHeight, type HeightMatch } from './height';
 export { girthDrift, type Drift, type GirthOnDay } from './drift';
 export { bestFit, type FitCandidate, type RankedFit } from './best-fit';
+export { sizeChosen } from './entries';

@@ -9,3 +9,4 @@ export {
 } from './sequence';
 export { breaths, people, pulls } from './kind';
 export { checkOfStep, partsOfStep, type SequenceStep, type StepKind } from './steps';
+export { donningBegun, strapDone } from './entries';

@@ -8,3 +8,4 @@ export {
   type WearPlan,
   type WearProblem,
 } from './plan';
+export { wearPlanned, wearTaught } from './entries';

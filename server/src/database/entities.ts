@@ -3,7 +3,7 @@ import type { Language, Role } from '@estribo/core/access';
 import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import type { Ribbon } from '@estribo/core/logbook';
-import type { Stage } from '@estribo/core/programmes';
+import type { Stage } from '@estribo/core/record';
 
 const uuid = { type: 'char', length: 36 } as const;
 const hash = { type: 'char', length: 64 } as const;

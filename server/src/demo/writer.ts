@@ -5,9 +5,9 @@ import {
   type AnyRecordedEntry,
   type BodyOf,
   type CaseState,
-  type EntryStage,
   type KindName,
 } from '@estribo/core/logbook';
+import type { EntryStage } from '@estribo/core/record';
 import { v7 } from 'uuid';
 import { appendEntry } from '../cases/append';
 import { entriesOf, foldOf } from '../cases/record';

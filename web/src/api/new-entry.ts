@@ -1,4 +1,5 @@
-import { kinds, type BodyOf, type Entry, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { kinds, type BodyOf, type Entry, type KindName } from '@estribo/core/logbook';
+import type { EntryStage } from '@estribo/core/record';
 import { v7 } from 'uuid';
 
 /**

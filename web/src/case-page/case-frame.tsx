@@ -3,7 +3,8 @@ import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/co
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
-import { limitedMotion, stages, type Stage } from '@estribo/core/programmes';
+import { limitedMotion } from '@estribo/core/programmes';
+import { stages, type Stage } from '@estribo/core/record';
 import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';

@@ -10,7 +10,7 @@ import {
 } from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { printNeutralZero } from '@estribo/core/setting';
+import { printNeutralZero } from '@estribo/core/measuring';
 import { named, t } from '../messages';
 import { checkWords, operationWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';

@@ -1,4 +1,4 @@
-import { stages, type Stage } from '@estribo/core/programmes';
+import { stages, type Stage } from '@estribo/core/record';
 import type { StageState } from '@estribo/core/logbook';
 import { Link } from 'react-router';
 import styled from 'styled-components';

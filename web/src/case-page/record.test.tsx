@@ -1,5 +1,5 @@
 import { foldCase, kinds, type AnyRecordedEntry } from '@estribo/core/logbook';
-import { stages } from '@estribo/core/programmes';
+import { stages } from '@estribo/core/record';
 import { render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import frozen from '../../../core/src/logbook/frozen/version-1.json';

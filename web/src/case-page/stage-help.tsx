@@ -1,4 +1,5 @@
-import type { Programme, Stage } from '@estribo/core/programmes';
+import type { Programme } from '@estribo/core/programmes';
+import type { Stage } from '@estribo/core/record';
 import { named, t } from '../messages';
 import { Small, Soft, Stack } from '../parts/layout';
 

@@ -6,11 +6,11 @@ import {
   type AnyEntry,
   type BodyOf,
   type CaseState,
-  type EntryStage,
   type KindName,
 } from '@estribo/core/logbook';
+import type { EntryStage } from '@estribo/core/record';
 import { may, type Permission } from '@estribo/core/access';
-import type { Stage } from '@estribo/core/programmes';
+import type { Stage } from '@estribo/core/record';
 import { createContext, useContext, useEffect } from 'react';
 import { outbox } from '../api/clinic';
 import { newEntry } from '../api/new-entry';

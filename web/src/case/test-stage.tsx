@@ -1,5 +1,6 @@
 import type { Role } from '@estribo/core/access';
-import { decideSize, foldCase, type BodyOf, type EntryStage, type KindName } from '@estribo/core/logbook';
+import { decideSize, foldCase, type BodyOf, type KindName } from '@estribo/core/logbook';
+import type { EntryStage } from '@estribo/core/record';
 import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState, type ComponentType } from 'react';

@@ -1,6 +1,6 @@
 import type { FitCheck } from '@estribo/core/checking';
 import type { CaseState } from '@estribo/core/logbook';
-import type { Stage } from '@estribo/core/programmes';
+import type { Stage } from '@estribo/core/record';
 import { Link } from 'react-router';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';

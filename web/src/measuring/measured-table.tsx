@@ -8,7 +8,7 @@ import {
   unitOf,
   type StepState,
 } from '@estribo/core/measuring';
-import { printNeutralZero } from '@estribo/core/setting';
+import { printNeutralZero } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { Button as Plain } from 'react-aria-components';
 import styled from 'styled-components';

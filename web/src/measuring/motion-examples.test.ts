@@ -1,5 +1,5 @@
 import { joints, planes } from '@estribo/core/anatomy';
-import { parseNeutralZero } from '@estribo/core/setting';
+import { parseNeutralZero } from '@estribo/core/measuring';
 import { motionExamples } from './motion-examples';
 
 const motions = joints.flatMap((joint) => planes.map((plane) => [joint, plane] as const));

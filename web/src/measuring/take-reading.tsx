@@ -24,7 +24,7 @@ import type { BodyOf } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { motionInWindow } from '@estribo/core/reviewing';
 import { otherSide } from '@estribo/core/anatomy';
-import { looksReversed, parseNeutralZero } from '@estribo/core/setting';
+import { looksReversed, parseNeutralZero } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork, visitBefore } from '../case/case-context';
 import { named, t } from '../messages';

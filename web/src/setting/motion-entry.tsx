@@ -1,7 +1,7 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import type { MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
-import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/setting';
+import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/measuring';
 import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';

@@ -18,7 +18,7 @@ import {
   type WantedBy,
 } from '../../setting';
 import type { RecordedEntry } from '../entry';
-import type { BodyOf } from '../kinds/all';
+import type { BodyOf } from '../kinds';
 import type { LiveRecord } from './live-record';
 import type { CaseState, LookAtBrace, MadeSetting } from './state';
 

@@ -1,6 +1,6 @@
 import { dayOf, type ClinicDay } from '../../calendar';
 import type { AnyRecordedEntry, RecordedEntry } from '../entry';
-import type { KindName } from '../kinds/all';
+import type { KindName } from '../kinds';
 import type { SettledRecord } from './settle';
 import type { Decided } from './state';
 

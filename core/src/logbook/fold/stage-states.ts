@@ -1,5 +1,5 @@
 import { holds, type KnownFacts } from '../../brace';
-import { stages, type Stage } from '../../programmes';
+import { stages, type Stage } from '../../record';
 import { isChosenFirst } from '../../setting';
 import type { CaseState, MadeSetting, StageState, StageStatus } from './state';
 

@@ -4,7 +4,8 @@ import type { ClinicDay } from '../../calendar';
 import type { FitCheck, Judged, UnsafeCheck } from '../../checking';
 import type { MeasuringProgress, MeasuringStep } from '../../measuring';
 import type { Order } from '../../order';
-import type { BraceModel, Pin, Programme, Stage } from '../../programmes';
+import type { BraceModel, Pin, Programme } from '../../programmes';
+import type { Stage } from '../../record';
 import type { ReviewFinding, VisitFigures } from '../../reviewing';
 import type { LimbsState, Referral, ScreeningState } from '../../screening';
 import type { HingeStops, JudgedSetting, Setting, SettingMade } from '../../setting';
@@ -12,7 +13,7 @@ import type { Bend, Operation, PadAdvice, Scar, WorkDone } from '../../shaping';
 import type { AxisReading, Chart, HeightMatch, SizeMatch } from '../../sizing';
 import type { RunnerState, Sequence } from '../../strapping';
 import type { WearPlan } from '../../wearing';
-import type { BodyOf } from '../kinds/all';
+import type { BodyOf } from '../kinds';
 import type { Followed } from './followed';
 import type { RecordLine } from './settle';
 

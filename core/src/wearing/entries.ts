@@ -1,5 +1,4 @@
-import { body, day, finite, oneOf, text, whole } from '../fields';
-import { kind } from './kind';
+import { body, day, finite, oneOf, text, whole, kind } from '../record';
 
 const minutes = () => finite().min(0).max(1440);
 

@@ -1,6 +1,5 @@
-import { body, finite, ids, name, oneOf, text, whole, yes } from '../fields';
-import { moments } from '../../checking';
-import { kind } from './kind';
+import { moments } from './kind';
+import { body, finite, ids, name, oneOf, text, whole, yes, kind } from '../record';
 
 export const checkRecorded = kind('check.recorded', {
   nature: 'fact',

@@ -1,8 +1,8 @@
-import { motionRange } from '../../setting';
-import { stances } from '../../brace';
-import { instruments, pairsNeeded, substituteWays } from '../../measuring';
-import { body, day, finite, name, oneOf, side, text, whole, yes } from '../fields';
-import { kind } from './kind';
+import { motionRange } from './neutral-zero';
+import { stances } from '../brace';
+import { pairsNeeded } from './own-repeatability';
+import { instruments, substituteWays } from './protocol';
+import { body, day, finite, name, oneOf, side, text, whole, yes, kind } from '../record';
 
 export const measureRead = kind('measure.read', {
   nature: 'fact',

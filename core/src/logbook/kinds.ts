@@ -1,15 +1,16 @@
 import type { InferType } from 'yup';
-import { callMade, caseMoved, caseOpened, recordWithdrawn, visitPlanned } from './case';
-import { checkRecorded, checkSigned } from './check';
-import type { EntryKind, FormerKind } from './kind';
-import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './measure';
-import { reviewFound } from './review';
-import { limbsNoted, orderGiven, screenLooked, screenOverridden } from './screen';
-import { settingChosen, settingMade, stopsChosen, stopsFitted } from './set';
-import { barBent, padPlaced, scarSeen, workDone } from './shape';
-import { sizeChosen } from './size';
-import { donningBegun, strapDone } from './strap';
-import { wearPlanned, wearTaught } from './wear';
+import { callMade, caseMoved, caseOpened, recordWithdrawn, visitPlanned } from './case-entries';
+import { checkRecorded, checkSigned } from '../checking';
+import type { EntryKind, FormerKind } from '../record';
+import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from '../measuring';
+import { reviewFound } from '../reviewing';
+import { orderGiven } from '../order';
+import { limbsNoted, screenLooked, screenOverridden } from '../screening';
+import { settingChosen, settingMade, stopsChosen, stopsFitted } from '../setting';
+import { barBent, padPlaced, scarSeen, workDone } from '../shaping';
+import { sizeChosen } from '../sizing';
+import { donningBegun, strapDone } from '../strapping';
+import { wearPlanned, wearTaught } from '../wearing';
 
 const all = [
   caseOpened,

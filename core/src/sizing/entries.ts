@@ -1,7 +1,6 @@
-import { heightNames } from '../../order';
-import { sizeRules } from '../../sizing';
-import { body, finite, ids, name, oneOf, text, whole } from '../fields';
-import { kind } from './kind';
+import { heightNames } from '../order';
+import { sizeRules } from './match';
+import { body, finite, ids, name, oneOf, text, whole, kind } from '../record';
 
 export const sizeChosen = kind('size.chosen', {
   nature: 'decision',

@@ -1,5 +1,4 @@
-import { body, finite, name, whole } from '../fields';
-import { kind } from './kind';
+import { body, finite, name, whole, kind } from '../record';
 
 /** The brace goes on anew: the list, where there are several the one that is named, starts from its first step. */
 export const donningBegun = kind('strap.begun', {

@@ -1,5 +1,4 @@
-import { body, finite, oneOf, text, whole } from '../fields';
-import { kind } from './kind';
+import { body, finite, oneOf, text, whole, kind } from '../record';
 
 export const reviewFound = kind('review.found', {
   nature: 'fact',

@@ -1,5 +1,4 @@
-import { anyId, body, day, entryId, name, oneOf, pin, side, text } from '../fields';
-import { kind } from './kind';
+import { anyId, body, day, entryId, name, oneOf, pin, side, text, kind } from '../record';
 
 export const caseOpened = kind('case.opened', {
   nature: 'fact',

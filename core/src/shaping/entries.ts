@@ -1,5 +1,4 @@
-import { body, finite, name, oneOf, text } from '../fields';
-import { former, kind } from './kind';
+import { body, finite, name, oneOf, text, former, kind } from '../record';
 
 const face = () => oneOf('front', 'back', 'medial', 'lateral').required();
 const level = () => finite().min(-600).max(600).required();

@@ -1,8 +1,7 @@
 import { array } from 'yup';
-import type { HingeStops } from '../../setting';
-import { valuesOfStops } from '../../setting';
-import { body, entryId, finite, ids, name, text, whole, yes } from '../fields';
-import { former, kind } from './kind';
+import type { HingeStops } from './stops';
+import { valuesOfStops } from './kinds/stops';
+import { body, entryId, finite, ids, name, text, whole, yes, former, kind } from '../record';
 
 /** A number for each of its places, or none where no piece is in. */
 const values = () =>

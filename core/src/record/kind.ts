@@ -1,7 +1,7 @@
 import type { InferType, ObjectSchema, Schema } from 'yup';
-import type { Permission } from '../../access';
-import type { Joint } from '../../anatomy';
-import type { Stage } from '../../programmes';
+import type { Permission } from '../access';
+import type { Joint } from '../anatomy';
+import type { Stage } from './stages';
 
 /** Where in the work an entry was written: a stage, or the case as a whole. */
 export type EntryStage = Stage | 'case';

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { dayFromToday, expect, pick, signIn, test, typeDay } from '../clinic';
 import { measureAll, openNewCase } from '../measuring';
 
@@ -25,12 +25,16 @@ async function giveOrder(
 }
 
 /** Does one step after the other, as it is asked for. @returns what was asked for, in its order */
-async function putOn(page: Page): Promise<string[]> {
+async function putOn(
+  page: Page,
+  inBetween: (main: Locator) => Promise<void> = () => Promise.resolve(),
+): Promise<string[]> {
   const main = page.getByRole('main');
   const done: string[] = [];
   for (let guard = 0; guard < 60; guard += 1) {
     const next = main.getByRole('button', { name: /^(Done|.*closed|Start the .*)/ });
     const end = main.getByText(/On to the checks\./);
+    await inBetween(main);
     await expect(next.or(end).first()).toBeVisible();
     if (await end.isVisible()) return done;
     // its mark or its clock, then its name
@@ -282,6 +286,19 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
   await page.getByLabel(`${uprights}: lateral`).fill('411');
   await page.getByRole('button', { name: `${uprights}: Take it` }).click();
   await expect(page.getByText(/The two are not alike/)).toHaveCount(0);
+  // beyond the order it is a call of today; what mends it opens what is set
+  const flexion = page.getByLabel('Knee at the flexion stop: Found');
+  await flexion.fill('64');
+  await flexion.press('Enter');
+  await page.getByRole('link', { name: 'Open Set: Stops' }).click();
+  await expect(page).toHaveURL(/\/set#thing=hinge-stops$/);
+  await page.getByRole('link', { name: /^Check/ }).click();
+  await page.getByLabel('Knee at the extension stop: Found').fill('1');
+  await page.getByLabel('Knee at the extension stop: Found').press('Enter');
+  await flexion.fill('58');
+  await flexion.press('Enter');
+  // taken: nothing moves any more under the finger
+  await expect(page.getByRole('main').getByRole('alert')).toHaveCount(0);
   await checkAll(page);
   await wearAndReview(page);
 });
@@ -323,6 +340,23 @@ const nightSplint = {
       least: -15,
       most: 20,
     },
+    {
+      kind: 'correction',
+      id: 'side-screws',
+      made: 'before-donning',
+      axes: [{ of: ['medial', 'lateral'], go: 'opposite' }],
+      unit: 'turns',
+      origin: 'neutral',
+      least: -1,
+      most: 1,
+      step: 0.25,
+      perChange: 0.25,
+      inAll: 0.5,
+      moves: [
+        { goal: { kind: 'neutral' }, posture: { stance: 'seated' } },
+        { goal: { kind: 'value', value: 0.25 }, order: ['medial', 'lateral'], amount: 0.25, then: 'walk' },
+      ],
+    },
     { kind: 'fill', id: 'air-in', made: 'before-donning', least: 2, most: 4 },
     {
       kind: 'pieces',
@@ -351,15 +385,22 @@ const nightSplint = {
           posture: { joints: { ankle: 'as-ordered' } },
         },
         { kind: 'strap', id: 'close-2', part: 'splint-strap-2' },
-        { kind: 'strap', id: 'close-3', part: 'splint-strap-3' },
+        { kind: 'strap', id: 'close-3', part: 'splint-strap-3', breath: 'out' },
+        // too loose or too tight: once more
+        { kind: 'repeat', id: 'until-two', steps: ['close-3'], until: 'two-fingers' },
+        { kind: 'work', id: 'edge', operation: 'flare-edge' },
       ],
     },
   ],
   checks: [{ kind: 'fingers', id: 'two-fingers', least: 1, most: 2, at: { ...shin(0.8), face: 'front' } }],
+  operations: [{ kind: 'flare', id: 'flare-edge', parts: ['splint-shell'], unit: 'mm', most: 5 }],
   words: {
     lists: { 'for-the-night': 'For the night' },
+    parts: { 'splint-shell': 'Shell' },
+    operations: { 'flare-edge': { name: 'Flare the edge', how: 'Where it cuts in.' } },
     settings: {
       'splint-angle': { name: 'Angle of the splint', how: 'By its screw.' },
+      'side-screws': { name: 'Screws of the sides', how: 'Against each other.' },
       'air-in': { name: 'Air in the cell', how: 'Until snug.', unit: 'strokes' },
       'heel-wedges': { name: 'Wedges under the heel', how: 'Go out by schedule.' },
     },
@@ -367,7 +408,9 @@ const nightSplint = {
       'sock-on': { name: 'Sock on', hold: 'No crease.' },
       'close-1': { name: 'Heel strap', hold: 'The heel stays down.' },
       'close-2': { name: 'Ankle strap', hold: '' },
-      'close-3': { name: 'Calf strap', hold: '' },
+      'close-3': { name: 'Calf strap', hold: '', wrong: 'open it and begin anew.' },
+      'until-two': { name: 'Two fingers under it', hold: '' },
+      edge: { name: 'The edge', hold: 'Only where it cuts in.' },
     },
     checks: { 'two-fingers': { name: 'Fingers under the calf strap', fix: 'Open it and close it looser.' } },
   },
@@ -427,6 +470,22 @@ test('a family written here as data goes from Screen to Review without a line of
   const angle = page.getByLabel('Angle of the splint', { exact: true });
   await angle.fill('-5');
   await angle.press('Enter');
+  // screws that go against each other, a quarter turn at most
+  await expect(
+    page.getByText('to 0.25 turns; 0.25 turns at a time; then walk', { exact: false }),
+  ).toBeVisible();
+  const screws = main.getByRole('listitem').filter({ hasText: 'Screws of the sides' }).first();
+  const turn = async (medial: string, lateral: string) => {
+    await screws.getByRole('textbox').first().fill(medial);
+    await screws.getByRole('textbox').last().fill(lateral);
+    await page.getByRole('button', { name: 'Screws of the sides: Take it' }).click();
+  };
+  await turn('0.25', '0.25');
+  await expect(page.getByText('The two are not opposite to each other', { exact: false })).toBeVisible();
+  await turn('0.25', '-0.25');
+  await expect(page.getByText('The two are not opposite', { exact: false })).toHaveCount(0);
+  // half a turn back at once: said, and no bar to going on
+  await expect(page.getByText('More at once than is allowed', { exact: false })).toBeVisible();
   const strokes = page.getByLabel('Air in the cell', { exact: true });
   await strokes.fill('3');
   await strokes.press('Enter');
@@ -440,7 +499,16 @@ test('a family written here as data goes from Screen to Review without a line of
   await wedges.press('Enter');
   await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
-  expect(await putOn(page)).toEqual(['Sock on', 'Heel strap', 'Ankle strap', 'Calf strap']);
+  // four fingers: the calf strap comes once more; two: it goes on
+  const fingersFound = ['4', '2'];
+  const asked = await putOn(page, async (main) => {
+    const field = main.getByLabel('Fingers under the calf strap: Found');
+    if (!(await field.isVisible())) return;
+    await field.fill(fingersFound.shift()!);
+    await field.press('Enter');
+    await expect(field).toHaveCount(0);
+  });
+  expect(asked).toEqual(['Sock on', 'Heel strap', 'Ankle strap', 'Calf strap', 'Calf strap', 'The edge']);
   await page.getByRole('link', { name: /^Check/ }).click();
   const fingers = 'Fingers under the calf strap: Found';
   await page.getByLabel(fingers).fill('4');

@@ -288,8 +288,8 @@ describe('what is to be looked at in a setting', () => {
     expect(flagsOf(0.125, 0.25)).toEqual([[], 'done']);
   });
   test('more at once, more in all, or found so by somebody else', () => {
-    expect(flagsOf(0, 0.25)).toEqual([['over-change'], 'open']);
-    expect(flagsOf(0.25, 0.375)).toEqual([['over-all'], 'open']);
+    expect(flagsOf(0, 0.25)).toEqual([['over-change'], 'done']);
+    expect(flagsOf(0.25, 0.375)).toEqual([['over-all'], 'done']);
     expect(flagsOf({ found: 0.125 })).toEqual([['found-so'], 'open']);
     // an orthotist sets it: what was found is past
     expect(flagsOf({ found: 0.125 }, 0.125)).toEqual([[], 'done']);

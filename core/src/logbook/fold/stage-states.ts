@@ -61,11 +61,16 @@ const stagesWithoutWork = (
   ),
 });
 
-/** It is right, as chosen where a choice is to be made, and nothing about it is to be looked at. */
+/**
+ * It is right, as chosen where a choice is to be made, and nothing about it is to be looked at. More than is allowed at once
+ * has happened and is said; it is not undone by doing it again.
+ */
 const isSet = ({ setting, chosen, judged, flags }: MadeSetting): boolean =>
   // what is set while it goes on belongs to that step
   setting.made === 'at-step' ||
-  (judged.state === 'right' && flags.length === 0 && (chosen ? sound(chosen) : !isChosenFirst(setting)));
+  (judged.state === 'right' &&
+    !flags.some((flag) => flag === 'differs-from-chosen' || flag === 'found-so') &&
+    (chosen ? sound(chosen) : !isChosenFirst(setting)));
 
 /** Work that is asked for has been answered on each of its parts; any other is done where it is needed. */
 const isAnswered = ({ operation, parts, done }: CaseState['shaping']['work'][number]): boolean =>

@@ -183,7 +183,7 @@ export const ankleWalker: Programme = {
       // with the straps just closed, and once the leg has borne weight or lain for a while
       moments: [{ is: 'seated' }, { is: 'standing' }],
       at: { from: 'sole', offset: 12, face: 'front' },
-      cures: [{ stage: 'strap' }],
+      cures: [{ stage: 'strap' }, { call: 'physician-now' }],
     },
   ],
 };

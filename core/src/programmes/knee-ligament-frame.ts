@@ -95,14 +95,14 @@ export const rigidFrame = {
       id: 'knee-at-extension-stop',
       stop: 'extension',
       at: { from: 'kneecap-upper-edge', face: 'medial' },
-      cures: [{ stage: 'set' }],
+      cures: [{ stage: 'set', thing: 'hinge-stops' }],
     },
     {
       kind: 'angle-at-stop',
       id: 'knee-at-flexion-stop',
       stop: 'flexion',
       at: { from: 'mid-kneecap', offset: -10, face: 'back' },
-      cures: [{ stage: 'set' }],
+      cures: [{ stage: 'set', thing: 'hinge-stops' }],
     },
     {
       kind: 'seen',
@@ -116,7 +116,7 @@ export const rigidFrame = {
       id: 'toes-warm-moving-felt',
       limbSafety: true,
       at: { from: 'malleoli', offset: -40, face: 'front' },
-      cures: [{ stage: 'strap' }],
+      cures: [{ stage: 'strap' }, { call: 'physician-now' }],
     },
   ],
 } satisfies Pick<Programme, 'parts' | 'checks'>;
@@ -156,8 +156,8 @@ export const kneeLigamentFrame: Programme = {
   ...rigidFrame,
   care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [
-    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
     { kind: 'pad', id: 'place-pads', asked: true },
+    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
   ],
   sequences: [
     {

@@ -242,7 +242,7 @@ export const kneePostop: Programme = {
       id: 'toes-warm-moving-felt',
       limbSafety: true,
       at: { from: 'malleoli', offset: -40, face: 'front' },
-      cures: [{ stage: 'strap' }],
+      cures: [{ stage: 'strap' }, { call: 'physician-now' }],
     },
   ],
 };

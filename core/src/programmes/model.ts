@@ -48,8 +48,8 @@ export const stopsSettingOf = ({ settings }: Pick<Programme, 'settings'>): Stops
 
 /** Uprights bent, pads placed: what every programme had before it stated its work. */
 const usualWork: Operation[] = [
-  { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
   { kind: 'pad', id: 'place-pads', asked: true },
+  { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
 ];
 
 /** The work on the brace that a family knows of. */

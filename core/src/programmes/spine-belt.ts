@@ -112,6 +112,8 @@ export const spineBelt: Programme = {
       purpose: 'first-donning',
       when: { kind: 'ordered', what: 'posture', is: 'lying' },
       people: ['patient', 'orthotist', 'helper'],
+      leads: 'orthotist',
+      helpers: 1,
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
         { kind: 'act', id: 'roll-away', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },

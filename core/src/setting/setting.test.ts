@@ -192,3 +192,41 @@ test('5–0–130 and full-width digits are read as they are meant', () => {
   expect(parseNeutralZero('5–0–130')).toEqual({ extension: 5, flexion: 130 });
   expect(parseNeutralZero('５-０-１３０')).toEqual({ extension: 5, flexion: 130 });
 });
+
+test('each end alone, with and without a joint that was tested', () => {
+  const free = { extension: [-10, 0, 10], flexion: [60, 90] };
+  const choose = (window: object, joint?: { from: number | undefined; to: number | undefined }) =>
+    chooseStops(window, free, { leastExtension: 0 }, joint);
+  // no flexion limit: nothing is lost of it though the hinge has pieces
+  expect(choose({ extension: 10 })).toEqual({
+    ok: true,
+    stops: { extension: 10, flexion: null },
+    lost: { extension: 0, flexion: 0 },
+    usable: { from: 10, to: undefined },
+  });
+  expect(choose({ flexion: 65 })).toEqual({
+    ok: true,
+    stops: { extension: 0, flexion: 60 },
+    lost: { extension: 0, flexion: 5 },
+    usable: { from: 0, to: 60 },
+  });
+  // no extension limit: the least stays, though the hinge has less
+  expect(choose({})).toMatchObject({ stops: { extension: 0, flexion: null } });
+  // exactly straight is ordered: 0, and not what lies under it
+  expect(choose({ extension: 0 })).toMatchObject({ stops: { extension: 0 } });
+  expect(choose({ extension: 10 }, { from: undefined, to: 5 })).toEqual({
+    ok: false,
+    problem: 'joint-outside',
+  });
+  expect(choose({ flexion: 60 }, { from: 70, to: undefined })).toEqual({
+    ok: false,
+    problem: 'joint-outside',
+  });
+  // the same angle at both ends, when only the pieces make it so: no motion is left, nothing is chosen
+  expect(
+    chooseStops({ extension: 5, flexion: 12 }, { extension: [10], flexion: [10] }, { leastExtension: 0 }),
+  ).toEqual({
+    ok: false,
+    problem: 'stops-cross',
+  });
+});

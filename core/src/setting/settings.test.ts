@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { limitsOf, type Order } from '../order';
+import { limitsOf, type MotionWindow, type Order } from '../order';
 import { placesAlong, type PlaceAxis, type WantedBy } from './kind';
 import { stopsAt, valuesOfStops } from './kinds/stops';
 import {
@@ -409,3 +409,238 @@ test('moves are taken as they are', () =>
       { strict: true },
     ),
   ).toBe(true));
+
+const lock: Setting = {
+  kind: 'lock',
+  id: 'lock',
+  made: 'before-donning',
+  joint: 'knee',
+  axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+};
+const lockedAt = (degrees: number, joint = 'knee', toward = 'flexion') =>
+  ({
+    ...order,
+    phases: [{ ...order.phases[0]!, locks: [{ joint, at: { toward, degrees }, when: 'always' }] }],
+  }) as Order;
+
+test.each([
+  [lockedAt(15), { from: 15, to: 15 }],
+  [lockedAt(0), { from: 0, to: 0 }],
+  // beyond straight is under 0; the hardware has none there
+  [lockedAt(15, 'knee', 'extension'), 'open'],
+  // the nearest is never taken; another joint's lock is none of this one
+  [lockedAt(20), 'open'],
+  [lockedAt(15, 'ankle'), 'open'],
+  [order, 'open'],
+  [undefined, undefined],
+] as const)('a lock ordered %j is wanted %j', (given, wanted) => {
+  expect(wantedOf(lock, by({ order: given }))).toEqual(wanted);
+});
+
+test('a lock of a model that states none, or no hinge at all, is wanted open', () => {
+  expect(wantedOf(lock, by({ order: lockedAt(15), hardware: undefined }))).toBe('open');
+  expect(wantedOf(lock, by({ order: lockedAt(15), hardware: { extension: [0], flexion: [] } }))).toBe('open');
+  expect(existingAt(lock, 'medial', undefined)).toBeUndefined();
+  expect(existingAt(hinges, 'medial-extension', undefined)).toBeUndefined();
+  expect(existingAt(hinges, 'medial-extension', by().hardware)).toEqual([0, 10, 20]);
+});
+
+test.each([
+  [undefined, at(15), { state: 'open' }],
+  [{ values: { medial: 15 } }, at(15), { state: 'open' }],
+  [{ fitted: false }, undefined, { state: 'right' }],
+  [{ fitted: false }, 'open', { state: 'right' }],
+  [{ fitted: false }, at(15), { state: 'wrong', why: 'not-locked', by: 15 }],
+  [pair(15, 30), at(15), { state: 'wrong', why: 'pair-differs', by: 15 }],
+  [pair(15, 15), undefined, { state: 'right' }],
+  [pair(15, 15), 'open', { state: 'wrong', why: 'not-ordered', by: 15 }],
+  [pair(15, 15), at(15), { state: 'right' }],
+  [pair(30, 30), at(15), { state: 'wrong', why: 'not-as-wanted', by: 15 }],
+] as const)('a lock made %j, wanted %j: %j', (made, wanted, judged) =>
+  expect(judgeSetting(lock, made, wanted)).toEqual(judged),
+);
+
+const ankleOrder = (change: object, limits: MotionWindow = {}) =>
+  ({
+    ...order,
+    phases: [{ fromDay: 0, limits: limitsOf({ joint: 'ankle', plane: 'sagittal' }, limits) }],
+    ...change,
+  }) as Order;
+const held = (joint: string, plane: string) => ({
+  angles: [{ joint, plane, at: { toward: 'plantarflexion', degrees: 20 } }],
+});
+
+test.each([
+  // held at an angle goes before what the motion is limited to
+  [ankleOrder(held('ankle', 'sagittal'), { extension: 0, flexion: 10 }), at(20)],
+  [ankleOrder(held('ankle', 'frontal')), at(0)],
+  [ankleOrder(held('knee', 'sagittal')), at(0)],
+  [ankleOrder({}, { extension: -5, flexion: 10 }), { from: -5, to: 10 }],
+  [ankleOrder({}, { extension: 5 }), at(5)],
+  [ankleOrder({}, { flexion: -5 }), at(-5)],
+  [ankleOrder({}), at(0)],
+  [undefined, at(0)],
+] as const)('an ankle ordered %j is wanted at %j', (given, wanted) =>
+  expect(wantedOf(ankle, by({ order: given }))).toEqual(wanted),
+);
+
+test('a window of stops is wanted at both ends; an end that is not limited may be anywhere', () => {
+  expect(wantedOf(hinges, by())).toEqual({ from: 10, to: 60 });
+  const open = { ...order, phases: [{ fromDay: 0, limits: [] }] } as Order;
+  expect(wantedOf(hinges, by({ order: open }))).toEqual({ from: -Infinity, to: Infinity });
+  expect(wantedOf(hinges, by({ order: undefined }))).toBeUndefined();
+  expect(judgeSetting(hinges, { fitted: true }, undefined)).toEqual({ state: 'open' });
+  expect(judgeSetting(hinges, undefined, undefined)).toEqual({ state: 'open' });
+  // both at one angle is a lock, and no crossing
+  expect(judgeSetting(hinges, both(30, 30), { from: 30, to: 30 })).toEqual({ state: 'right' });
+  expect(judgeSetting(hinges, both(30, 30), 'open')).toEqual({ state: 'right' });
+  const crossed = { values: { ...both(10, 60).values, 'lateral-extension': 90 } };
+  expect(judgeSetting(hinges, crossed, undefined)).toMatchObject({ why: 'stops-cross' });
+});
+
+test('only one hinge outside the order is outside it, by how far that one is', () => {
+  const made = { values: { ...both(10, 60).values, 'lateral-extension': 0 } };
+  expect(judgeSetting(hinges, made, { from: 10, to: 60 })).toEqual({
+    state: 'wrong',
+    why: 'outside-order',
+    by: 10,
+  });
+});
+
+const schedule = [
+  { fromDay: 0, value: 3 },
+  { fromDay: 10, value: 0 },
+];
+const wedges: Setting = { kind: 'pieces', id: 'wedges', made: 'before-donning', least: 0, most: 3, schedule };
+
+test('what goes by a schedule is wanted as the day says; without an order nothing says when', () => {
+  expect(wantedOf(wedges, by({ day: '2026-11-10' }))).toEqual(at(3));
+  expect(wantedOf(wedges, by({ day: '2026-11-11' }))).toEqual(at(0));
+  expect(wantedOf(wedges, by({ order: undefined }))).toBeUndefined();
+  expect(wantedOf({ ...wedges, schedule: [] }, by())).toBeUndefined();
+  expect(chooseSetting(wedges, by())).toEqual({
+    ok: true,
+    made: one(3),
+    phase: 0,
+    lost: { extension: 0, flexion: 0 },
+  });
+});
+
+test('a choice without an order, or for one without phases, names no phase', () => {
+  const belt = { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } };
+  const chart = { ...by().chart, axes: [{ reading: 'girth-waist', resolution: 0, bands: [] }], belt };
+  const readings = { 'girth-waist': { mean: 920, sd: 1 } as never };
+  const choose = (given: Order | undefined) => chooseSetting(ends, by({ chart, readings, order: given }));
+  // (920 + 120 - 240) / 2 = 400 a side: the twelfth mark
+  expect(choose(undefined)).toEqual({
+    ok: true,
+    made: { values: { left: 12, right: 12 } },
+    lost: { extension: 0, flexion: 0 },
+  });
+  expect(choose({ ...order, phases: [] })).not.toHaveProperty('phase');
+  expect(chooseSetting(ends, by({ chart, readings: {} }))).toBeUndefined();
+  expect(chooseSetting(ends, by({ readings }))).toBeUndefined();
+});
+
+test.each([
+  ['days that do not rise', [schedule[1]!, schedule[0]!]],
+  ['a day twice', [schedule[0]!, schedule[0]!]],
+  ['a step that is none', [null, schedule[0]!]],
+])('a schedule with %s is refused', (_, steps) =>
+  expect(settingSchema.isValidSync({ ...wedges, schedule: steps }, { strict: true })).toBe(false),
+);
+test('one whose days rise is taken', () =>
+  expect(settingSchema.isValidSync(wedges, { strict: true })).toBe(true));
+
+test('days of change: what nothing says stays; where nothing fits it changes once; a range that stays is no change', () => {
+  const days = ['2026-11-01', '2026-11-11', '2026-11-21'];
+  // no order: nothing is wanted and nothing chosen
+  const none = (day: string) => by({ day, order: undefined });
+  expect(daysOfChange(hinges, both(0, 90), days, none)).toEqual([]);
+  expect(daysOfChange(air, one(4), days, (day) => by({ day }))).toEqual([]);
+  // no piece at all fits from the 11th on, and fits again on the 21st
+  const gap = {
+    ...order,
+    phases: [
+      order.phases[0]!,
+      { fromDay: 10, limits: limitsOf({ joint: 'knee', plane: 'sagittal' }, { extension: 25, flexion: 60 }) },
+      order.phases[2]!,
+    ],
+  } as Order;
+  expect(daysOfChange(hinges, both(10, 60), days, (day) => by({ day, order: gap }))).toEqual([
+    '2026-11-11',
+    '2026-11-21',
+  ]);
+  const twice = {
+    ...gap,
+    phases: [gap.phases[1]!, gap.phases[1]!].map((phase, i) => ({ ...phase, fromDay: i * 10 })),
+  };
+  expect(daysOfChange(hinges, both(10, 60), days, (day) => by({ day, order: twice }))).toEqual([
+    '2026-11-01',
+  ]);
+  // out of a range, then the same range again: one change; then another range
+  const range = (from: number, to: number, fromDay: number) => ({
+    fromDay,
+    limits: limitsOf({ joint: 'ankle', plane: 'sagittal' }, { extension: from, flexion: to }),
+  });
+  const ranges = { ...order, phases: [range(0, 10, 0), range(0, 10, 10), range(0, 12, 20)] } as Order;
+  expect(daysOfChange(ankle, one(25), days, (day) => by({ day, order: ranges }))).toEqual([
+    '2026-11-01',
+    '2026-11-21',
+  ]);
+});
+
+test.each([
+  [{ fitted: true }, at(1), { state: 'right' }],
+  [{ fitted: false }, at(0), { state: 'right' }],
+  [{ fitted: true }, at(0), { state: 'wrong', why: 'should-be-out', by: 1 }],
+  [{ fitted: false }, at(1), { state: 'wrong', why: 'should-be-in', by: 1 }],
+  [{ fitted: false }, 'open', { state: 'right' }],
+  [{ values: {} }, at(1), { state: 'open' }],
+] as const)('a panel made %j, wanted %j: %j', (made, wanted, judged) => {
+  expect(judgeSetting(sidePanel, made, wanted)).toEqual(judged);
+  expect(judgeSetting(panel, made, wanted)).toEqual(judged);
+});
+
+test('of a pair the one that is further off counts; steps are counted from the least', () => {
+  const wantedAt = at(10);
+  const lengths: Setting = {
+    ...ends,
+    kind: 'length',
+    least: 0,
+    most: 99,
+    axes: [{ of: ['left', 'right'], go: 'differ' }],
+  } as Setting;
+  expect(judgeSetting(lengths, pair(10, 14), wantedAt)).toEqual({
+    state: 'wrong',
+    why: 'not-as-wanted',
+    by: 4,
+  });
+  expect(judgeSetting(lengths, pair(10, 14), 'open')).toEqual({ state: 'right' });
+  const stepped = { ...lengths, least: 3, step: 5 } as Setting;
+  expect(judgeSetting(stepped, pair(8, 13), undefined)).toEqual({ state: 'right' });
+  expect(judgeSetting(stepped, pair(8, 10), undefined)).toMatchObject({ why: 'outside', by: 2 });
+  // a third said in decimals is near enough
+  const thirds = { ...lengths, step: 1 / 3 } as Setting;
+  expect(judgeSetting(thirds, pair(0.33333333, 2), undefined).state).toBe('right');
+});
+
+test('what may be left out of two ways in which something is made does not make them differ', () => {
+  expect(sameMade({ fitted: true }, { fitted: true })).toBe(true);
+  expect(sameMade({}, { values: { one: 1 } })).toBe(false);
+  expect(sameMade({ values: { one: 1 } }, {})).toBe(false);
+  expect(changeFault(screws, [{ fitted: false }], turned(0.125, -0.125))).toBeUndefined();
+  expect(
+    changeFault(
+      { ...screws, perChange: undefined, inAll: undefined } as Setting,
+      [turned(0, 0)],
+      turned(2, -2),
+    ),
+  ).toBeUndefined();
+  expect(changeFault(hinges, [both(0, 60)], both(0, null))).toBeUndefined();
+  const bounded = { ...hinges, perChange: 20, inAll: 20 } as Setting;
+  expect(changeFault(bounded, [both(0, 60)], both(0, null))).toBeUndefined();
+  expect(changeFault(bounded, [both(0, 60)], both(0, 90))).toEqual({ why: 'over-change', by: 10 });
+  // counted from what it was first, whatever kind it is
+  expect(changeFault(bounded, [both(0, 60), both(0, 75)], both(0, 90))).toEqual({ why: 'over-all', by: 10 });
+});

@@ -1391,6 +1391,7 @@ export const es: SameShape<typeof en> = {
     done: 'Hecho',
     off: 'Fuera del cuerpo.',
     first: 'Antes: {{first}}',
+    questionPlain: '¿Qué hay que trabajar en la ortesis?',
     howPlain: 'Solo lo que haga falta; nada de ello es obligado.',
     unit: { mm: 'mm', degrees: '°', minutes: 'min' },
     question: '¿Qué hay que almohadillar o doblar?',

@@ -1,6 +1,6 @@
 import { decideSetting, type CaseState } from '@estribo/core/logbook';
 import { phaseInForce } from '@estribo/core/order';
-import type { StopsSetting } from '@estribo/core/programmes';
+import { limitedMotion, type StopsSetting } from '@estribo/core/programmes';
 import { placesAlong, stopsAt, valuesOfStops, type HingeStops } from '@estribo/core/setting';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -12,7 +12,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Sheet, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { degrees, printStops } from '../parts/print';
+import { degrees, printAngle, printStops } from '../parts/print';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import type { SettingStage } from './kinds/piece';
@@ -214,6 +214,9 @@ function FoundStops({
   const [found, setFound] = useDraft(`${state.case}-found-stops`, { medial: start, lateral: start });
   const { hinge } = state.model;
   if (!hinge) return null;
+  // beyond straight has its name, and no bare sign
+  const limited = limitedMotion(state.programme);
+  const said = (piece: number) => (piece < 0 ? printAngle(limited, piece) : degrees(piece));
   return (
     <Sheet>
       <Stack $gap={10}>
@@ -222,7 +225,7 @@ function FoundStops({
           <Row key={side} $align="flex-end">
             <Choice
               label={`${t('setting.extensionStop')}, ${t(`setting.${side}`)}`}
-              options={hinge.extension.map((piece) => ({ value: String(piece), label: degrees(piece) }))}
+              options={hinge.extension.map((piece) => ({ value: String(piece), label: said(piece) }))}
               value={String(found[side].extension)}
               onChange={(value) =>
                 setFound({ ...found, [side]: { ...found[side], extension: Number(value) } })
@@ -231,7 +234,7 @@ function FoundStops({
             <Choice
               label={`${t('setting.flexionStop')}, ${t(`setting.${side}`)}`}
               options={[
-                ...hinge.flexion.map((piece) => ({ value: String(piece), label: degrees(piece) })),
+                ...hinge.flexion.map((piece) => ({ value: String(piece), label: said(piece) })),
                 { value: 'none', label: t('setting.none') },
               ]}
               value={found[side].flexion === null ? 'none' : String(found[side].flexion)}

@@ -16,10 +16,11 @@ export default function ShapeStage() {
   const mayShape = mayNow('shaping.write');
   const reference = hingeLevel(state.parts);
   const datum = datumOf[state.programme.region];
+  const workedOn = work.flatMap(({ parts }) => parts.map(({ id }) => id));
   useFigureLayer({
     // what is padded is seen through what is strapped over it
     parts: state.parts
-      .filter(({ kind }) => kind !== 'strap')
+      .filter(({ id, kind }) => kind !== 'strap' || workedOn.includes(id))
       .map((part): PartToDraw => {
         const pad = pads.find((one) => one.pad.id === part.id);
         return pad
@@ -52,7 +53,7 @@ export default function ShapeStage() {
   return (
     <>
       <Stack $gap={4}>
-        <h1>{t('shaping.question')}</h1>
+        <h1>{t(pads.length > 0 ? 'shaping.question' : 'shaping.questionPlain')}</h1>
         <Soft>{t(pads.length > 0 ? 'shaping.how' : 'shaping.howPlain')}</Soft>
       </Stack>
       {mayShape && pads.length > 0 && <ScarEntry />}

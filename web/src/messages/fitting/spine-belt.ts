@@ -24,7 +24,7 @@ export const spineBelt: FamilyWords = {
     'warm-panels': {
       name: 'Form a panel by warmth',
       how: 'Warm until it gives, then to the lordosis or the soft tissue.',
-      caution: 'It cools off the skin: try it on the back of your hand first.',
+      caution: 'Never on the skin while hot: feel it with the back of your hand first.',
     },
     'cut-panels': {
       name: 'Trim a panel',

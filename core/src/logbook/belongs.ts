@@ -14,7 +14,7 @@ import {
   waysOf,
 } from '../shaping';
 import { askedFindings } from '../screening';
-import { existingAt, isWhole, mayBeInOrOut, placesOf, type Setting } from '../setting';
+import { existingAt, isOnHinge, isWhole, mayBeEmpty, mayBeInOrOut, placesOf, type Setting } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds';
@@ -92,18 +92,20 @@ export function foreignFaults(frame: CaseFrame, entry: AnyEntry): EntryFault[] {
         ),
         ...(values ?? []).flatMap(({ value }, i) =>
           value === null
-            ? setting.kind === 'stops' && places[i]!.endsWith('-flexion')
+            ? mayBeEmpty(setting, places[i]!)
               ? []
               : isOther(`body.values[${i}].value`, 'must be a number: something is in here')
             : isWhole(setting) && !Number.isInteger(value)
               ? isOther(`body.values[${i}].value`, 'must be a whole number')
               : [],
         ),
-        // of stops every end is said, with a piece or without
-        ...(setting.kind === 'stops' && values && new Set(places).size < placesOf(setting).length
+        // where a place may be without a piece, every one of them is said
+        ...(values &&
+        placesOf(setting).some((place) => mayBeEmpty(setting, place)) &&
+        new Set(places).size < placesOf(setting).length
           ? isOther('body.values', `must say of each place what is in: ${placesOf(setting).join(', ')}`)
           : []),
-        ...(setting.kind === 'stops' && !model.hinge
+        ...(isOnHinge(setting) && !model.hinge
           ? isOther('kind', 'is not for this brace: it has no hinge stops')
           : []),
       ];

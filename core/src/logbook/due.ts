@@ -2,7 +2,7 @@ import type { JointPlane } from '../anatomy';
 import { addDays, phaseSpans, type ClinicDay } from '../calendar';
 import type { Stage } from '../record';
 import { wearSteps } from '../wearing';
-import { daysOfChange, sameMade, type HingeStops } from '../setting';
+import { daysOfChange, isChosenFirst, sameMade, type HingeStops } from '../setting';
 import { windowOn, type MotionWindow, type Order } from '../order';
 import { groundsOn, madeIn } from './fold/fold-setting';
 import { stageAt } from './fold/stage-states';
@@ -132,9 +132,9 @@ function changesAhead(state: CaseState, order: Order): Buckle[] {
       (day): Buckle => ({
         day,
         kind: 'S',
-        stage: setting.kind === 'stops' ? 'review' : 'set',
+        stage: isChosenFirst(setting) ? 'review' : 'set',
         visit: true,
-        ...(setting.kind === 'stops' && limited
+        ...(isChosenFirst(setting) && limited
           ? { window: windowOn(order, day, limited)?.window ?? {}, motion: limited }
           : { setting: setting.id }),
       }),

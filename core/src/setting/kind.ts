@@ -199,6 +199,10 @@ export interface SettingRule<S> {
   madeFrom: readonly MadeFrom[];
   /** the numbers that the hardware has at a place; undefined where any within its limits */
   existing?: (setting: S, place: string, hardware: StopHardware | undefined) => readonly number[] | undefined;
+  /** places at which no piece may be in; every place of it is said then */
+  mayBeEmpty?: (place: string) => boolean;
+  /** it is on the hinge that the model states */
+  onHinge?: true;
   /** it is chosen before it is made: what the hardware cannot give of the order is seen first */
   chosenFirst?: true;
   /** a choice of its own: where it says nothing, what is wanted is chosen when it is one number, open, in or out */

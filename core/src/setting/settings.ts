@@ -76,6 +76,13 @@ export const judgeSetting = (
 /** Whether it is chosen before it is made. */
 export const isChosenFirst = (setting: Setting): boolean => ruleOf(setting).chosenFirst === true;
 
+/** Whether no piece may be in at a place of it. */
+export const mayBeEmpty = (setting: Setting, place: string): boolean =>
+  ruleOf(setting).mayBeEmpty?.(place) === true;
+
+/** Whether it is on the hinge that a model states. */
+export const isOnHinge = (setting: Setting): boolean => ruleOf(setting).onHinge === true;
+
 /** From what a choice for it is made. */
 export const madeFromOf = (setting: Setting): readonly MadeFrom[] => ruleOf(setting).madeFrom;
 

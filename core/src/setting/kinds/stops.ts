@@ -32,6 +32,8 @@ const states = object({
 const placesOf = ({ axes: hinges }: { axes: readonly { of: string[] }[] }): string[] =>
   placesAlong([...hinges, { of: [...ends.of] }]);
 
+const isFlexion = (place: string): boolean => place.endsWith('-flexion');
+
 /** The stops of one hinge as they are kept among the places of the setting. */
 export const stopsAt = (made: SettingMade, hinge: string): HingeStops => ({
   extension: made.values?.[`${hinge}-extension`] ?? NaN,
@@ -87,7 +89,9 @@ export const stops = settingKind(states, {
   },
   madeFrom: ['order', 'motion'],
   chosenFirst: true,
-  existing: (_, place, hardware) => hardware?.[place.endsWith('-flexion') ? 'flexion' : 'extension'],
+  onHinge: true,
+  mayBeEmpty: isFlexion,
+  existing: (_, place, hardware) => hardware?.[isFlexion(place) ? 'flexion' : 'extension'],
   choose: (setting, by) => {
     const now = windowNow(setting.joint, by);
     const { order, hardware, day } = by;

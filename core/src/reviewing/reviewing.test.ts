@@ -191,3 +191,63 @@ test('the example of a motion lies inside the order it is shown under, and is on
     ),
   );
 });
+
+describe('a review changes whatever is another one by now', () => {
+  const lock: Setting = {
+    kind: 'lock',
+    id: 'knee-lock',
+    made: 'before-donning',
+    joint: 'knee',
+    axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
+  };
+  const at = (degrees: number) => ({ values: { medial: degrees, lateral: degrees } });
+  const locked = (when: number): Order => ({
+    ...order,
+    phases: [
+      {
+        ...order.phases[0]!,
+        locks: [{ joint: 'knee', at: { toward: 'flexion', degrees: 0 }, when: 'always' }],
+      },
+      { ...order.phases[1]!, fromDay: when },
+    ],
+  });
+  const propose = (
+    given: Order,
+    day: string,
+    settings: AtReview['settings'],
+    hardware = { ...hinge, lock: [0, 15] },
+  ) =>
+    proposeAdjustment({
+      order: given,
+      day,
+      settings,
+      by: { day, order: given, hardware, readings: {}, chart: chart as never },
+      found: well,
+    });
+
+  test('a lock that is to be open from today on', () => {
+    const made = [{ setting: lock, made: at(0) }];
+    expect(propose(locked(14), '2026-11-20', made)).toEqual({ kind: 'none', phase: 0 });
+    expect(propose(locked(14), '2026-11-21', made)).toEqual({
+      kind: 'set',
+      phase: 1,
+      settings: ['knee-lock'],
+    });
+  });
+
+  test('what was never made belongs to Set; but stops are asked for, where they can be chosen', () => {
+    const never = [
+      { setting: lock, made: undefined },
+      { setting: stops, made: undefined },
+    ];
+    expect(propose(order, '2026-11-21', never)).toMatchObject({ settings: ['hinge-stops'] });
+    const ended = { ...order, until: '2026-11-10' };
+    expect(propose(ended, '2026-11-21', never)).toMatchObject({ kind: 'none' });
+  });
+
+  test('an order without phases changes nothing', () =>
+    expect(propose({ ...order, phases: [] }, '2026-11-21', [{ setting: lock, made: at(0) }])).toEqual({
+      kind: 'none',
+      phase: -1,
+    }));
+});

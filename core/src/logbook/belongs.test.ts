@@ -2,6 +2,7 @@ import { isOfPerson } from '../measuring';
 import { programmes, stepsOf } from '../programmes';
 import { foreignFaults, roleFaults } from './belongs';
 import type { AnyEntry } from './entry';
+import { decideSetting } from './decide';
 import { foldCase } from './fold/fold-case';
 import type { BodyOf, KindName } from './kinds';
 import { beltContext, contextOf, stopsMade, testContext, testLogbook } from './test-case';
@@ -129,15 +130,27 @@ test('a brace that states no list is put on by none; one that does, by its own',
   expect(at(beltContext, 'midline', 'strap.begun', { list: 'standing' } as never)).toEqual(['body.list']);
 });
 
-test('of what is an orthotist’s work, somebody else records what was found', () => {
+test('of what is an orthotist’s work, somebody else makes what was chosen, and records what was found', () => {
+  const log = testLogbook();
+  log.order();
   const entry = (setting: string, more = {}) =>
     ({ kind: 'set.made', body: { setting, ...more } }) as unknown as AnyEntry;
   const faults = (role: 'orthotist' | 'technician', one: AnyEntry) =>
-    roleFaults({ ...testContext, side: 'right' }, one, role).map(({ at: field }) => field);
-  expect(faults('technician', entry('hinge-stops'))).toEqual(['body.found']);
-  expect(faults('technician', entry('hinge-stops', { found: true }))).toEqual([]);
-  expect(faults('orthotist', entry('hinge-stops'))).toEqual([]);
+    roleFaults(foldCase(log.entries, testContext)!, one, role).map(({ at: field }) => field);
+  const { values } = stopsMade({ extension: 10, flexion: 90 });
+  expect(faults('technician', entry('hinge-stops', { values }))).toEqual(['body.found']);
+  expect(faults('technician', entry('hinge-stops', { values, found: true }))).toEqual([]);
+  expect(faults('orthotist', entry('hinge-stops', { values }))).toEqual([]);
   expect(faults('technician', entry('something-else'))).toEqual([]);
+  const body = decideSetting(foldCase(log.entries, testContext)!, 'hinge-stops', '2026-11-24', true)!;
+  const of = log.write('set.chosen', body);
+  expect(faults('technician', entry('hinge-stops', { values, of }))).toEqual([]);
+  expect(faults('technician', entry('hinge-stops', { values }))).toEqual(['body.found']);
+  const other = stopsMade({ extension: 0, flexion: 90 }).values;
+  expect(faults('technician', entry('hinge-stops', { values: other, of }))).toEqual(['body.found']);
+  // an order that would choose others: the choice stands no more
+  log.order({ phases: [{ fromDay: 0, limits: [] }] });
+  expect(faults('technician', entry('hinge-stops', { values, of }))).toEqual(['body.found']);
 });
 
 test.each([

@@ -14,8 +14,18 @@ import {
   waysOf,
 } from '../shaping';
 import { askedFindings } from '../screening';
-import { existingAt, isOnHinge, isWhole, mayBeEmpty, mayBeInOrOut, placesOf, type Setting } from '../setting';
+import {
+  existingAt,
+  isOnHinge,
+  isWhole,
+  mayBeEmpty,
+  mayBeInOrOut,
+  placesOf,
+  sameMade,
+  type Setting,
+} from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
+import { madeIn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds';
 
@@ -193,12 +203,24 @@ export const foreignValues = (
   });
 
 /**
- * Why somebody of a role does not write a fact as it is: what is an orthotist's work is recorded from anybody, as found.
+ * Why somebody of a role does not write a fact as it is: what is an orthotist's work is made by others just as it was chosen;
+ * anything else of it is recorded from anybody, as found.
  */
-export function roleFaults({ programme }: CaseFrame, entry: AnyEntry, role: Role): EntryFault[] {
+export function roleFaults(
+  { programme, setting: { made } }: Pick<CaseState, 'programme' | 'setting'>,
+  entry: AnyEntry,
+  role: Role,
+): EntryFault[] {
   if (entry.kind !== 'set.made' || may(role, 'setting.write') || entry.body.found) return [];
   const setting = programme.settings.find(({ id }) => id === entry.body.setting);
-  return setting?.by === 'orthotist'
+  const chosen = made.find((one) => one.setting.id === setting?.id)?.chosen;
+  const isAsChosen =
+    chosen !== undefined &&
+    !chosen.wouldDiffer &&
+    chosen.staleBecause.length === 0 &&
+    entry.body.of === chosen.entry &&
+    sameMade(madeIn(entry.body), madeIn(chosen.decided));
+  return setting?.by === 'orthotist' && !isAsChosen
     ? [
         {
           at: 'body.found',

@@ -1239,7 +1239,7 @@ export const en = {
     },
     isChosen: 'Chosen: {{value}}.',
     chooseFor: 'Choose {{value}}, for somebody else to make',
-    asFound: 'It is an orthotist’s work: what you record here is kept as found.',
+    asFound: 'It is an orthotist’s work: made just as chosen it stands; anything else is kept as found.',
     recordFound: 'Record what is in',
     perChange: 'At most {{most}} at a time.',
     inAll: 'At most {{most}} in all.',

@@ -1,6 +1,7 @@
+import { decideSetting, foldCase } from '@estribo/core/logbook';
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
-import { stopsMade, testLogbook } from '../../../core/src/logbook/test-case';
+import { stopsMade, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
 import SetStage from './set-stage';
 
@@ -69,6 +70,20 @@ test('something else in the hinges is a fact: recorded, and the brace is to be l
   );
   expect(screen.getByText('Medial and lateral are not alike.')).toBeTruthy();
   expect(screen.getByText('What is in the hinges lies outside the order.')).toBeTruthy();
+});
+
+test('a technician puts in what the orthotist chose: it is made, and nothing is to be looked at', async () => {
+  const log = measuredLogbook();
+  log.write(
+    'set.chosen',
+    decideSetting(foldCase(log.entries, testContext)!, 'hinge-stops', '2026-11-24', true)!,
+  );
+  const { user, written, state } = await showStage(SetStage, log, { role: 'technician' });
+  await user.click(screen.getByRole('button', { name: 'Record what is in' }));
+  await user.click(screen.getByRole('button', { name: 'Record what is in' }));
+  expect(written[0]!.body).toMatchObject({ of: expect.any(String), moved: true });
+  expect(written[0]!.body).not.toHaveProperty('found');
+  expect(state().stages.set.status).toBe('done');
 });
 
 test('a technician chooses no stops and records what is in, as found: an orthotist looks at it', async () => {

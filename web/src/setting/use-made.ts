@@ -4,7 +4,7 @@ import { useMay, useWork } from '../case/case-context';
 import type { SettingStage } from './kinds/piece';
 
 /**
- * Records a setting as it was made: with the choice it carries out, and, by somebody whose work it is not, as found.
+ * Records a setting as it was made: with the choice it carries out; otherwise, by somebody whose work it is not, as found.
  * @returns once it would survive a reload
  */
 export function useMade(
@@ -13,7 +13,7 @@ export function useMade(
 ): (made: SettingMade, more?: Pick<BodyOf<'set.made'>, 'moved'>) => Promise<string> {
   const { state, write } = useWork();
   const may = useMay(stage);
-  const isFound = setting.by === 'orthotist' && !may('setting.write');
+  const isOthers = setting.by === 'orthotist' && !may('setting.write');
   const chosen = state.setting.made.find((one) => one.setting.id === setting.id)?.chosen;
   return (made, more = {}) => {
     const values = Object.entries(made.values ?? {}).map(([place, value]) => ({ place, value }));
@@ -30,7 +30,10 @@ export function useMade(
       ...(made.values ? { values } : {}),
       ...(made.fitted === undefined ? {} : { fitted: made.fitted }),
       ...(carriesOut ? { of: chosen.entry } : {}),
-      ...(isFound ? { found: true } : {}),
+      // just as it was chosen, it is an orthotist's work that somebody else carries out
+      ...(isOthers && !(carriesOut && !chosen.wouldDiffer && chosen.staleBecause.length === 0)
+        ? { found: true }
+        : {}),
       ...more,
     });
   };

@@ -1248,7 +1248,8 @@ export const es: SameShape<typeof en> = {
     },
     isChosen: 'Elegido: {{value}}.',
     chooseFor: 'Elegir {{value}}, para que lo haga otra persona',
-    asFound: 'Es trabajo del técnico ortopeda: hecho tal como se eligió vale; lo demás queda como encontrado.',
+    asFound:
+      'Es trabajo del técnico ortopeda: hecho tal como se eligió vale; lo demás queda como encontrado.',
     recordFound: 'Anotar lo que hay puesto',
     perChange: 'Como mucho {{most}} cada vez.',
     inAll: 'Como mucho {{most}} en total.',

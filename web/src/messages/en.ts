@@ -1376,6 +1376,7 @@ export const en = {
     done: 'Done',
     off: 'Off the body.',
     first: 'First: {{first}}',
+    notYet: 'What it requires first is not so yet.',
     questionPlain: 'What needs work on the brace?',
     howPlain: 'Only what is needed; nothing of it has to be done.',
     unit: { mm: 'mm', degrees: '°', minutes: 'min' },

@@ -1392,6 +1392,7 @@ export const es: SameShape<typeof en> = {
     done: 'Hecho',
     off: 'Fuera del cuerpo.',
     first: 'Antes: {{first}}',
+    notYet: 'Lo que requiere antes aún no se cumple.',
     questionPlain: '¿Qué hay que trabajar en la ortesis?',
     howPlain: 'Solo lo que haga falta; nada de ello es obligado.',
     unit: { mm: 'mm', degrees: '°', minutes: 'min' },

@@ -109,3 +109,40 @@ test('once it went on by its list nothing is asked', async () => {
   await user.click(screen.getByRole('button', { name: 'Shorten what is too long: Folded' }));
   expect(written[0]!.body).toEqual({ operation: 'shorten-straps', part: 'strap-lower-calf', way: 'folded' });
 });
+
+test('how much is asked in its unit and kept in bounds; work that needs something first says so without words of its own', async () => {
+  const context = {
+    ...dialContext,
+    programme: {
+      ...dialContext.programme,
+      operations: [
+        {
+          kind: 'flare' as const,
+          id: 'flare-edge',
+          parts: ['strap-upper-calf'],
+          unit: 'mm' as const,
+          requires: { kind: 'passed' as const, check: 'wound-clear' },
+        },
+      ],
+    },
+  };
+  const log = testLogbook(context);
+  log.looked();
+  log.order({ phases: [{ fromDay: 0, limits: [] }] });
+  log.write('size.chosen', decideSize(foldCase(log.entries, context)!)!);
+  const { user, written } = await showStage(ShapeStage, log, { context });
+  expect(screen.getByText('What it requires first is not so yet.')).toBeTruthy();
+  await user.type(screen.getByLabelText('Why it was done all the same'), 'it cut in');
+  await user.type(screen.getByLabelText('How much'), '700');
+  await user.click(screen.getByRole('button', { name: 'flare-edge: Done' }));
+  expect(written).toEqual([]);
+  await user.clear(screen.getByLabelText('How much'));
+  await user.type(screen.getByLabelText('How much'), '4');
+  await user.click(screen.getByRole('button', { name: 'flare-edge: Done' }));
+  expect(written[0]!.body).toEqual({
+    operation: 'flare-edge',
+    part: 'strap-upper-calf',
+    amount: 4,
+    inSpite: 'it cut in',
+  });
+});

@@ -1,13 +1,16 @@
+import { boundsOf } from '@estribo/core/logbook';
 import { measuredOf, waysOf } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useMay, useWork } from '../../case/case-context';
 import { named, t } from '../../messages';
 import { operationWords, partName } from '../../messages/fitting';
+import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Choice } from '../../parts/choice';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
+import { printDistance } from '../../parts/print';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { useReason } from '../../parts/use-reason';
 import { useSaving } from '../../parts/use-saving';
@@ -44,6 +47,12 @@ export function PlainWork({
     const amount = measured && readQuantity(draft.amount, measured.unit === 'mm' ? 'length' : 'count', unit);
     if (amount && 'problem' in amount) return setProblem(amount.problem);
     if (amount && amount.value <= 0) return setProblem(t('common.typeNumber'));
+    const outside =
+      amount &&
+      boundsProblem(t('shaping.howMuch'), amount.value, boundsOf('work.done', 'amount'), (bound) =>
+        measured?.unit === 'mm' ? printDistance(bound, unit) : String(bound),
+      );
+    if (outside) return setProblem(outside);
     const note = (inSpite?: string) =>
       void save(() =>
         write('work.done', stage, {
@@ -72,10 +81,10 @@ export function PlainWork({
         </ol>
       )}
       {words.caution && <Notice tone="caution">{words.caution}</Notice>}
-      {operation.requires && mayBegin !== true && words.first && (
+      {operation.requires && mayBegin !== true && (
         <Notice tone="caution">
           <Stack $gap={6}>
-            <span>{t('shaping.first', { first: words.first })}</span>
+            <span>{words.first ? t('shaping.first', { first: words.first }) : t('shaping.notYet')}</span>
             {mayShape && field}
           </Stack>
         </Notice>

@@ -139,7 +139,13 @@ export default function NewCase() {
               </Button>
             </Chosen>
           ) : (
-            <ChoosePerson onChosen={({ id }) => setDraft({ ...draft, picked: id })} />
+            <ChoosePerson
+              onChosen={(one) => {
+                // known at once: what shows the choice must not come late and take the focus from what is done next
+                queries.setQueryData(['person', one.id], one);
+                setDraft({ ...draft, picked: one.id });
+              }}
+            />
           )}
         </Stack>
       </Sheet>
@@ -242,7 +248,6 @@ function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
         caseId: '',
       })
       .then(() => {
-        queries.setQueryData(['person', id], fresh);
         setDraft(nobody);
         onChosen(fresh);
       });

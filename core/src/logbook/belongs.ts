@@ -26,6 +26,7 @@ import {
 } from '../setting';
 import type { AnyEntry, EntryFault } from './entry';
 import { madeIn } from './fold/fold-setting';
+import { stands } from './fold/stage-states';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds';
 
@@ -216,8 +217,7 @@ export function roleFaults(
   const chosen = made.find((one) => one.setting.id === setting?.id)?.chosen;
   const isAsChosen =
     chosen !== undefined &&
-    !chosen.wouldDiffer &&
-    chosen.staleBecause.length === 0 &&
+    stands(chosen) &&
     entry.body.of === chosen.entry &&
     sameMade(madeIn(entry.body), madeIn(chosen.decided));
   return setting?.by === 'orthotist' && !isAsChosen

@@ -2,7 +2,7 @@ import type { ClinicDay } from '../calendar';
 import { madeFromOf, type SettingChoice } from '../setting';
 import { extensionEachSide } from '../sizing';
 import { engineVersion } from './engine';
-import { choiceOn } from './fold/fold-setting';
+import { bodyOfMade, choiceOn } from './fold/fold-setting';
 import type { CaseState } from './fold/state';
 import type { BodyOf } from './kinds';
 
@@ -77,10 +77,7 @@ export function decideSetting(
   };
   return {
     setting,
-    ...(made.values
-      ? { values: Object.entries(made.values).map(([place, value]) => ({ place, value })) }
-      : {}),
-    ...(made.fitted === undefined ? {} : { fitted: made.fitted }),
+    ...bodyOfMade(made),
     ...(phase === undefined ? {} : { phase }),
     ...(ordered ? { ordered } : {}),
     lost,

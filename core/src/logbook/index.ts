@@ -15,9 +15,9 @@ export {
   type RecordedEntry,
 } from './entry';
 export { foldCase, type FoldContext } from './fold/fold-case';
-export { choiceOn, groundsOn, madeIn, wantedOn } from './fold/fold-setting';
+export { bodyOfMade, choiceOn, groundsOn, madeIn, wantedOn } from './fold/fold-setting';
 export type { LineStatus, RecordLine } from './fold/settle';
-export { stageAt, stillNeeded, type StillNeeded } from './fold/stage-states';
+export { stageAt, stands, stillNeeded, type StillNeeded } from './fold/stage-states';
 export type {
   CaseState,
   Decided,

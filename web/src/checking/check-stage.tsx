@@ -2,7 +2,7 @@ import { limitedMotion } from '@estribo/core/programmes';
 import type { FitCheck, Judged } from '@estribo/core/checking';
 import { partNamed } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
-import { decideSignature, stillNeeded, type CaseState } from '@estribo/core/logbook';
+import { decideSignature, stands, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -97,7 +97,7 @@ export default function CheckStage() {
         ),
       );
   };
-  const isSigned = signed !== undefined && signed.staleBecause.length === 0 && !signed.wouldDiffer;
+  const isSigned = signed !== undefined && stands(signed);
   const newChecks = signed !== undefined && !isSigned;
   const order = state.order?.order;
   const limited = limitedMotion(state.programme);

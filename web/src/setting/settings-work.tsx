@@ -1,4 +1,4 @@
-import { choiceOn, decideSetting, madeIn, wantedOn, type MadeSetting } from '@estribo/core/logbook';
+import { choiceOn, decideSetting, madeIn, stands, wantedOn, type MadeSetting } from '@estribo/core/logbook';
 import { judgeSetting, sameMade, type Setting, type Wanted } from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
@@ -137,8 +137,7 @@ function Choosing({ one: { setting, chosen, made }, stage }: { one: MadeSetting;
   const may = useMay(stage);
   const [saving, save] = useSaving();
   const choice = choiceOn(setting, state, today);
-  const stands = chosen && chosen.staleBecause.length === 0 && !chosen.wouldDiffer;
-  const decided = stands ? madeIn(chosen.decided) : undefined;
+  const decided = chosen && stands(chosen) ? madeIn(chosen.decided) : undefined;
   if (!may('setting.write'))
     return (
       <Soft>

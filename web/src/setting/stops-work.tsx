@@ -1,4 +1,4 @@
-import { decideSetting, type CaseState } from '@estribo/core/logbook';
+import { decideSetting, madeIn, stands, type CaseState } from '@estribo/core/logbook';
 import { phaseInForce } from '@estribo/core/order';
 import { limitedMotion, type StopsSetting } from '@estribo/core/programmes';
 import { placesAlong, stopsAt, valuesOfStops, type HingeStops } from '@estribo/core/setting';
@@ -58,17 +58,10 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
   const [saving, save] = useSaving();
   const hardware = state.model.hinge?.kind ?? 'wedges';
   const offered = decideSetting(state, setting.id, today, acknowledged);
-  const isChosen =
-    chosen !== undefined &&
-    chosen.decided.phase === phase &&
-    !chosen.wouldDiffer &&
-    chosen.staleBecause.length === 0;
-  const made = offered && {
-    values: Object.fromEntries((offered.values ?? []).map(({ place, value }) => [place, value])),
-  };
+  const isChosen = chosen !== undefined && chosen.decided.phase === phase && stands(chosen);
   const stops: HingeStops | undefined = isChosen
     ? chosen.decided.medial
-    : made && stopsAt(made, placesAlong(setting.axes)[0]!);
+    : offered && stopsAt(madeIn(offered), placesAlong(setting.axes)[0]!);
   const fit = (medial: HingeStops, lateral: HingeStops) =>
     save(() =>
       record({ values: valuesOfStops({ medial, lateral }) }, { moved: true }).then(() => setDiffers(false)),

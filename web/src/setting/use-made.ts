@@ -1,4 +1,4 @@
-import type { BodyOf } from '@estribo/core/logbook';
+import { bodyOfMade, madeIn, stands, type BodyOf } from '@estribo/core/logbook';
 import { sameMade, type Setting, type SettingMade } from '@estribo/core/setting';
 import { useMay, useWork } from '../case/case-context';
 import type { SettingStage } from './kinds/piece';
@@ -16,24 +16,13 @@ export function useMade(
   const isOthers = setting.by === 'orthotist' && !may('setting.write');
   const chosen = state.setting.made.find((one) => one.setting.id === setting.id)?.chosen;
   return (made, more = {}) => {
-    const values = Object.entries(made.values ?? {}).map(([place, value]) => ({ place, value }));
-    const carriesOut =
-      chosen &&
-      sameMade(made, {
-        ...(chosen.decided.values
-          ? { values: Object.fromEntries(chosen.decided.values.map(({ place, value }) => [place, value])) }
-          : {}),
-        ...(chosen.decided.fitted === undefined ? {} : { fitted: chosen.decided.fitted }),
-      });
+    const carriesOut = chosen && sameMade(made, madeIn(chosen.decided));
     return write('set.made', stage, {
       setting: setting.id,
-      ...(made.values ? { values } : {}),
-      ...(made.fitted === undefined ? {} : { fitted: made.fitted }),
+      ...bodyOfMade(made),
       ...(carriesOut ? { of: chosen.entry } : {}),
       // just as it was chosen, it is an orthotist's work that somebody else carries out
-      ...(isOthers && !(carriesOut && !chosen.wouldDiffer && chosen.staleBecause.length === 0)
-        ? { found: true }
-        : {}),
+      ...(isOthers && !(carriesOut && stands(chosen)) ? { found: true } : {}),
       ...more,
     });
   };

@@ -1,4 +1,4 @@
-import { decideSize } from '@estribo/core/logbook';
+import { decideSize, stands } from '@estribo/core/logbook';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
@@ -62,9 +62,9 @@ export default function SizeStage() {
   const computed =
     match.outcome === 'incomplete' || match.outcome === 'made-to-measure' ? undefined : match.size;
 
-  const stands = chosen !== undefined && !chosen.wouldDiffer && chosen.staleBecause.length === 0;
+  const isChosen = chosen !== undefined && stands(chosen);
   // what is chosen is what would be chosen now: there is nothing left to take
-  const settled = stands && height === undefined && chosen.decided.size === computed;
+  const settled = isChosen && height === undefined && chosen.decided.size === computed;
   const tall = height ?? heightNow(state.sizing);
   const take = (different?: { size: string | undefined; reason: string }) => {
     if (state.sizing.height && (!tall.height || tall.reason.trim().length < 3))
@@ -180,7 +180,7 @@ export default function SizeStage() {
         <Row>
           {!settled && (
             <Button
-              look={stands ? 'second' : 'main'}
+              look={isChosen ? 'second' : 'main'}
               isDisabled={saving}
               onPress={() => (match.outcome === 'ask' ? setOther(match.size) : take())}
             >

@@ -55,6 +55,15 @@ export const madeIn = ({ values, fitted }: Pick<BodyOf<'set.made'>, 'values' | '
   ...(fitted === undefined ? {} : { fitted }),
 });
 
+/** A setting as it stands in a body: a list of its places. */
+export const bodyOfMade = ({
+  values,
+  fitted,
+}: SettingMade): Pick<BodyOf<'set.made'>, 'values' | 'fitted'> => ({
+  ...(values ? { values: Object.entries(values).map(([place, value]) => ({ place, value })) } : {}),
+  ...(fitted === undefined ? {} : { fitted }),
+});
+
 /** The day on which a phase of an order begins; a choice for it is made again as of that day. */
 const beginOf = (order: Order | undefined, phase: number | undefined): ClinicDay | undefined => {
   const begins = phase === undefined ? undefined : order?.phases[phase]?.fromDay;

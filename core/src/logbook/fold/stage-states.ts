@@ -15,7 +15,7 @@ export function stageStates(state: Omit<CaseState, 'stages'>, facts: KnownFacts)
       (state.programme.limbs === undefined || state.limbs.before !== undefined) &&
       state.order !== undefined,
     measure: state.measuring.done,
-    size: state.sizing.chosen !== undefined && sound(state.sizing.chosen),
+    size: state.sizing.chosen !== undefined && stands(state.sizing.chosen),
     set: state.setting.made.every(isSet),
     shape: state.sizing.chosen !== undefined && state.shaping.work.every(isAnswered),
     strap: state.strapping.list !== undefined && state.strapping.now === undefined,
@@ -70,16 +70,17 @@ const isSet = ({ setting, chosen, judged, flags }: MadeSetting): boolean =>
   setting.made === 'at-step' ||
   (judged.state === 'right' &&
     !flags.some((flag) => flag === 'differs-from-chosen' || flag === 'found-so') &&
-    (chosen ? sound(chosen) : !isChosenFirst(setting)));
+    (chosen ? stands(chosen) : !isChosenFirst(setting)));
 
 /** Work that is asked for has been answered on each of its parts; any other is done where it is needed. */
 const isAnswered = ({ operation, parts, done }: CaseState['shaping']['work'][number]): boolean =>
   !operation.asked || parts.every(({ id }) => done.some(({ part }) => part === id));
 
 const isSignedPass = ({ checking: { signed, result } }: Pick<CaseState, 'checking'>): boolean =>
-  signed !== undefined && sound(signed) && result === 'pass';
+  signed !== undefined && stands(signed) && result === 'pass';
 
-const sound = (decision: { staleBecause: string[]; wouldDiffer: boolean }) =>
+/** Whether a decision stands: what it was made from holds, and it would come out the same now. */
+export const stands = (decision: { staleBecause: string[]; wouldDiffer: boolean }): boolean =>
   decision.staleBecause.length === 0 && !decision.wouldDiffer;
 
 /** What a stage waits for before anything is decided or done in it; it may be looked at all the same. */

@@ -1,6 +1,7 @@
+import { stopsSettingOf } from '@estribo/core/setting';
 import { bodyOf, buildOf, nothingRead, regions, type Point } from '@estribo/core/anatomy';
 import { barHalf, drawFigure, roundRadius, type BraceShape } from '@estribo/core/drawing';
-import { kneeStrap, programmes, stopsSettingOf } from '@estribo/core/programmes';
+import { kneeStrap, programmes } from '@estribo/core/programmes';
 
 const frame = { width: 484, height: 560 };
 const caption = 30;

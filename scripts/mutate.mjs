@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import jest from '../jest.config.mjs';
 import { root, workplace } from './machine.mjs';
@@ -12,6 +12,13 @@ const part = process.argv[2];
 await run(() => {
   if (!part) throw new Stop('Say which part of core/src: a folder, or a file without its ending.');
   const [folder] = part.split('/');
+  const folderAt = (name) => join(root, 'core/src', name);
+  const tests = readdirSync(folderAt(folder))
+    // every value spoilt in turn: too long to run for each fault, and it asks for no rule
+    .filter((file) => file.endsWith('.test.ts') && file !== 'spoilt.test.ts' && file !== 'every.test.ts')
+    .map((file) => file.replace(/\.ts$/, ''));
+  // in one file, so that the core is loaded once for each fault and not once for each test file
+  const every = join(folderAt(folder), 'every.test.ts');
   const [core] = jest.projects;
   const place = join(workplace, 'mutate');
   mkdirSync(place, { recursive: true });
@@ -33,7 +40,7 @@ await run(() => {
               displayName: 'core',
               rootDir: '<rootDir>',
               testEnvironment: 'node',
-              testMatch: [`<rootDir>/core/src/${folder}/**/*.test.ts`],
+              testMatch: [`<rootDir>/core/src/${folder}/every.test.ts`],
               transform: core.transform,
               transformIgnorePatterns: core.transformIgnorePatterns,
             },
@@ -44,13 +51,14 @@ await run(() => {
         part.includes('/') ? `core/src/${part}.ts` : `core/src/${part}/**/*.ts`,
         '!core/src/**/*.test.ts',
         '!core/src/**/index.ts',
+        '!core/src/**/test-*.ts',
         // entry kinds stand in their stages and are tested with the record that joins them
         part === 'logbook' ? 'core/src/*/entries.ts' : '!core/src/**/entries.ts',
       ],
       ignorePatterns: ['web', 'server', 'e2e', 'docs', '.estribo'],
       coverageAnalysis: 'perTest',
       ignoreStatic: true,
-      concurrency: 2,
+      concurrency: Number(process.env.MUTATE_AT_ONCE ?? 2),
       timeoutMS: 20000,
       reporters: ['clear-text', 'json', 'progress-append-only'],
       clearTextReporter: { allowColor: false, logTests: false },
@@ -59,10 +67,12 @@ await run(() => {
       checkers: [],
     }),
   );
+  writeFileSync(every, tests.map((test) => `import './${test}';\n`).join(''));
   const done = spawnSync(`${root}/node_modules/.bin/stryker`, ['run', config], {
     cwd: root,
     stdio: 'inherit',
   });
+  rmSync(every);
   if (done.status !== 0) throw new Stop('The faults could not be put in.');
   const mutants = Object.values(JSON.parse(readFileSync(report, 'utf8')).files).flatMap(
     ({ mutants }) => mutants,

@@ -5,7 +5,7 @@ import { openNewCase } from '../measuring';
 test.beforeEach(async ({ page, clinic }) => {
   await signIn(page, clinic);
   await page.getByRole('link', { name: 'Catalogue' }).click();
-  await page.getByRole('table', { name: 'Models' }).waitFor();
+  await page.getByRole('grid', { name: 'Models' }).waitFor();
 });
 
 test('charts go out as CSV; a fault is told by row and column and nothing is half imported', async ({

@@ -1,4 +1,4 @@
-import { engineVersion } from '@estribo/core/logbook';
+import { engineVersion } from '@estribo/core/record';
 import { createConnection, type Connection } from 'mysql2/promise';
 import { Problem } from './problem';
 import type { Context, Route } from './route';

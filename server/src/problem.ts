@@ -1,4 +1,4 @@
-import type { EntryFault } from '@estribo/core/logbook';
+import type { EntryFault } from '@estribo/core/record';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { troubleOf } from './database/trouble';

@@ -1,3 +1,4 @@
+import { decideSetting } from '@estribo/core/setting';
 import { limitsOf } from '@estribo/core/order';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -5,7 +6,7 @@ import { join } from 'node:path';
 import { roles, type Role } from '@estribo/core/access';
 import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
 import { dayOf } from '@estribo/core/calendar';
-import { decideSetting, kinds, type BodyOf, type KindName } from '@estribo/core/logbook';
+import { kinds, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
 import type { Express } from 'express';
 import { createConnection } from 'mysql2/promise';

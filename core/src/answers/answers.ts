@@ -134,7 +134,7 @@ const fit = object({
   estimated: yes(),
   missing: array().of(text()).required(),
 });
-export type Fit = InferType<typeof fit>;
+export type RankedModel = InferType<typeof fit>;
 export const fits = object({ fits: array().of(fit).required(), more: yes() });
 
 export const provenCase = object({ person: person.required(), proof: object({ holds: yes() }).required() });

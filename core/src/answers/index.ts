@@ -17,7 +17,7 @@ export {
   type AuditLine,
   type CaseSummary,
   type ChangedModel,
-  type Fit,
+  type RankedModel,
   type ListedModel,
   type ListedUser,
   type Person,

@@ -1,4 +1,4 @@
-import { addDays, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone } from './day';
+import { addDays, ageOn, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone } from './day';
 import { phaseOn, phaseSpans } from './phase';
 
 // In Madrid the clock goes from 02:00 to 03:00 on 29 March 2026 and back from 03:00 to 02:00 on 25 October
@@ -61,4 +61,9 @@ test('ten past ten is another instant before and after the clock change', () => 
   expect(instantOn('2026-03-28', '10:10', zone)).toBe('2026-03-28T09:10:00.000Z');
   expect(instantOn('2026-03-29', '10:10', zone)).toBe('2026-03-29T08:10:00.000Z');
   expect(dayOf(instantOn('2026-10-25', '23:59', zone), zone)).toBe('2026-10-25');
+});
+
+test('an age is counted in years of 365.25 days', () => {
+  expect(ageOn('2000-01-01', '2004-01-01')).toBe(4);
+  expect(ageOn('2026-11-26', '2026-11-26')).toBe(0);
 });

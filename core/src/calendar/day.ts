@@ -81,3 +81,6 @@ export function isZone(text: string): boolean {
     return false;
   }
 }
+
+/** The age on a day, in years of 365.25 days: for what grows by it, not for birthdays. */
+export const ageOn = (born: ClinicDay, day: ClinicDay): number => daysBetween(born, day) / 365.25;

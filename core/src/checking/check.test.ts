@@ -75,6 +75,10 @@ test.each([
   ['no kind', { id: 'c', from: 0, to: 5 }],
   ['limits of another kind', { kind: 'seen', id: 'c', from: 0 }],
   ['a place on no face', { kind: 'seen', id: 'c', at: { from: 'waist', face: 'top' } }],
+  [
+    'a moment that ends before it begins',
+    { kind: 'seen', id: 'c', moments: [{ is: 'later', notBefore: 30, notAfter: 5 }] },
+  ],
   ['a moment that is none', { kind: 'seen', id: 'c', moment: 'later' }],
 ])('%s is refused', (_, check) => expect(checkSchema.isValidSync(check, { strict: true })).toBe(false));
 
@@ -96,11 +100,18 @@ describe('a check at its moment', () => {
   test.each([
     [4.9, { state: 'open', why: 'too-early' }],
     [5, { state: 'pass' }],
-    [31, { state: 'pass' }],
+    [30, { state: 'pass' }],
+    [30.1, { state: 'open', why: 'too-late' }],
     [undefined, { state: 'pass' }],
   ])('looked at after %s minutes: %j', (minutes, judged) =>
     expect(judgeCheck(later, value({ seen: true }), { ...context, minutes })).toEqual(judged),
   );
+
+  test('what was found wrong too late is wrong', () =>
+    expect(judgeCheck(later, value({ seen: false }), { ...context, minutes: 40 })).toEqual({
+      state: 'fail',
+      reason: 'not-seen',
+    }));
 
   test('each of its moments is one check', () => {
     const moments = [{ is: 'standing' as const }, { is: 'seated' as const }];

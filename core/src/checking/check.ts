@@ -62,10 +62,14 @@ export const mayNotReach = (check: FitCheck): boolean => ruleOf(check).mayNotRea
  * @param value the last one recorded, if any
  */
 export function judgeCheck(check: FitCheck, value: CheckValue | undefined, context: CheckContext): Judged {
-  const { notBefore } = check.moment ?? {};
-  if (value && notBefore !== undefined && context.minutes !== undefined && context.minutes < notBefore)
-    return { state: 'open', why: 'too-early' };
-  return ruleOf(check).judge(check, value, context);
+  const { notBefore = 0, notAfter = Infinity } = check.moment ?? {};
+  const { minutes } = context;
+  if (value && minutes !== undefined && minutes < notBefore) return { state: 'open', why: 'too-early' };
+  const judged = ruleOf(check).judge(check, value, context);
+  // what was found wrong is wrong whenever it was looked at; right, it proves nothing about the time that has gone
+  return judged.state === 'pass' && minutes !== undefined && minutes > notAfter
+    ? { state: 'open', why: 'too-late' }
+    : judged;
 }
 
 /** All checks together: one that fails fails the fitting, one that is open leaves it open. */

@@ -12,3 +12,6 @@ export {
 } from './check';
 export { moments, type CheckContext, type CheckValue, type Cure, type Judged, type Moment } from './kind';
 export { checkRecorded, checkSigned } from './entries';
+export { answersSinceDonning, foldChecking, isSignedPass, type CheckingState } from './fold';
+export { decideSignature, signatureDecision } from './decision';
+export { foreignAnswer, nothingToSign } from './faults';

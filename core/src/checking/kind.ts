@@ -13,6 +13,7 @@ const momentSchema = object({
   notAfter: finite().min(0).max(1440),
 })
   .noUnknown()
+  .test('times', 'must not end before it begins', ({ notBefore, notAfter }) => !(notBefore! > notAfter!))
   .required();
 /** When a check is looked at: how the patient is, and how long the brace has been on. */
 export type Moment = InferType<typeof momentSchema>;
@@ -43,7 +44,6 @@ export const common = {
 };
 
 export const within = { least: finite().required(), most: finite().required() };
-export const notReversed = ['limits', 'must not have most under least'] as const;
 
 export interface CheckValue {
   check: string;
@@ -68,8 +68,8 @@ export interface CheckContext {
 
 export type Judged =
   | { state: 'pass' }
-  /** `too-early`: it was looked at sooner after donning than it counts */
-  | { state: 'open'; why?: 'too-early' }
+  /** it was looked at sooner or later after donning than it counts */
+  | { state: 'open'; why?: 'too-early' | 'too-late' }
   /** the joint does not come to this end: nothing is proved on it, and nothing hinders */
   | { state: 'not-reached' }
   | { state: 'not-needed'; reason: 'no-stop-ordered' }

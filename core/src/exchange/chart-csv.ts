@@ -31,7 +31,7 @@ import { formula } from './csv-cell';
  * distance   of a girth that is no axis
  * height     short, tall, low or high, by a reading's range or by the order
  * belt       overlap, back-panel, first-mark, mark-step and marks, each with its number in `from`
- * extension  up to which reading of the first axis side extensions take the largest size, in `to`
+ * side-extension  up to which reading of the first axis side extensions take the largest size, in `to`
  * size       the one size of a brace for which nothing is read
  * stop       a piece of the hinge: extension, flexion or lock in `size`, its degrees in `from`; or hardware in `size` and in
  *            `row` what it is: wedges, dial or screwed
@@ -69,7 +69,7 @@ export const chartStatements = [
   'distance',
   'height',
   'belt',
-  'extension',
+  'side-extension',
   'size',
   'stop',
   'variant',
@@ -126,7 +126,7 @@ function stated(
   { chart, distances, hinge, variant, tolerances, parts, wear }: BraceModel,
   steps: readonly ProtocolStep[],
 ): Partial<ChartRow>[] {
-  const { axes, heights = [], belt, extension } = chart;
+  const { axes, heights = [], belt, sideExtension } = chart;
   const number = (value: number | undefined) => (value === undefined ? '' : String(value));
   const isAxis = (id: string) => axes.some(({ reading }) => reading === id);
   const own = steps.filter(leftToModel).map(({ id }) => id);
@@ -158,7 +158,7 @@ function stated(
       size,
       from: number(of(belt!)),
     })),
-    ...(extension ? [{ states: 'extension', to: number(extension.upTo) }] : []),
+    ...(sideExtension ? [{ states: 'side-extension', to: number(sideExtension.upTo) }] : []),
     ...(axes.length === 0 ? chart.sizes.map((size) => ({ states: 'size', size })) : []),
     ...(['extension', 'flexion', 'lock'] as const).flatMap((size) =>
       (hinge?.[size] ?? []).map((piece) => ({ states: 'stop', size, from: number(piece) })),

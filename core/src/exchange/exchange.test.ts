@@ -27,7 +27,7 @@ const tableModel: BraceModel = {
     between: 'larger',
     disagree: 'larger',
     heights: [{ height: 'short', reading: 'girth-below', from: 250, to: 320 }, { height: 'tall' }],
-    extension: { upTo: 560.5 },
+    sideExtension: { upTo: 560.5 },
   }).model,
   id: 'test-table',
 };
@@ -97,8 +97,8 @@ test.each([
   ['test-table', 'cell', { size: '' }, 'size', 'empty', undefined],
   ['test-table', 'height', { size: 'giant' }, 'size', 'not-one-of', 'short, tall, low, high'],
   ['test-table', 'height', { from: 'low' }, 'from', 'not-a-number', 'low'],
-  ['test-table', 'extension', { to: '' }, 'to', 'empty', undefined],
-  ['test-table', 'extension', { states: 'colour' }, 'states', 'not-one-of', undefined],
+  ['test-table', 'side-extension', { to: '' }, 'to', 'empty', undefined],
+  ['test-table', 'side-extension', { states: 'colour' }, 'states', 'not-one-of', undefined],
   ['test-belt', 'belt', { size: 'buckle' }, 'size', 'not-whole', 'overlap'],
   ['test-belt', 'belt', { from: 'wide' }, 'from', 'not-a-number', 'wide'],
   ['test-belt', 'distance', { distance: '' }, 'distance', 'empty', undefined],
@@ -127,7 +127,7 @@ test('a cell said twice and a table without its second axis are told', () => {
 test('what the file leaves out of a chart is gone in the next version', () => {
   const kept = csv()
     .split('\r\n')
-    .filter((line) => !/,(cell|height|belt),|,extension,,/.test(line) || line.startsWith('model'));
+    .filter((line) => !/,(cell|height|belt),|,side-extension,,/.test(line) || line.startsWith('model'));
   const done = read(kept.join('\r\n'));
   if (!done.ok) throw new Error(JSON.stringify(done.faults));
   expect(done.models.map(({ chart: { table, belt, heights } }) => [table, belt, heights])).toEqual(
@@ -305,4 +305,10 @@ describe('the order sheet', () => {
     });
     expect(JSON.parse(JSON.stringify(sheet))).toEqual(sheet);
   });
+});
+
+test('a file of before, with one word for a side extension and an end of the hinge, is read as it was meant', () => {
+  const old = csv().replace(/,side-extension,/g, ',extension,');
+  expect(old).not.toEqual(csv());
+  expect(read(old)).toEqual(read(csv()));
 });

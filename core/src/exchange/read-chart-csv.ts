@@ -103,7 +103,9 @@ export function chartsFromCsv(
   if (faults.length > 0) return { ok: false, faults };
   const rows = parsed.data.map((row, i) => ({
     at: i + 2,
-    row: Object.fromEntries(chartColumns.map((column) => [column, (row[column] ?? '').trim()])) as ChartRow,
+    row: nowCalled(
+      Object.fromEntries(chartColumns.map((column) => [column, (row[column] ?? '').trim()])) as ChartRow,
+    ),
   }));
   if (rows.length === 0) return { ok: false, faults: [{ row: 2, column: 'model', fault: 'empty' }] };
   const say: Say = (at, column, fault, detail) =>
@@ -141,7 +143,7 @@ function readModel(
     ...(row.supply === 'stock' ? {} : { supply: row.supply as NonNullable<Chart['supply']> }),
     ...readHeights(stating('height', rows), programme, say),
     ...readBelt(stating('belt', rows), say),
-    ...readExtension(stating('extension', rows), say),
+    ...readSideExtension(stating('side-extension', rows), say),
   };
   const model: BraceModel = {
     ...(base ?? nothingStated),
@@ -202,6 +204,10 @@ function sayBandFaults(chart: Chart, programme: Programme, rows: readonly FileRo
     if (own.row[end] !== '') say(own.at, end, fault, `${own.row.from} – ${own.row.to}`);
   }
 }
+
+/** A row as it is called now: files of before had one word for a side extension and for a hinge's end. */
+const nowCalled = (row: ChartRow): ChartRow =>
+  row.states === 'extension' ? { ...row, states: 'side-extension' } : row;
 
 const stating = (statement: (typeof chartStatements)[number], rows: readonly FileRow[]): FileRow[] =>
   rows.filter(({ row }) => row.states === statement);
@@ -392,11 +398,11 @@ function readBelt(rows: readonly FileRow[], say: Say): Pick<Chart, 'belt'> {
   return { belt };
 }
 
-function readExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'extension'> {
+function readSideExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'sideExtension'> {
   const [first, second] = rows;
   if (!first) return {};
-  if (second) say(second.at, 'states', 'twice', 'extension');
-  return { extension: { upTo: numberIn(first, 'to', 'mm', say) } };
+  if (second) say(second.at, 'states', 'twice', 'side-extension');
+  return { sideExtension: { upTo: numberIn(first, 'to', 'mm', say) } };
 }
 
 const hingeStates = ['extension', 'flexion', 'lock', 'hardware'];

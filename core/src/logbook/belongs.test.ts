@@ -1,9 +1,9 @@
+import { decideSetting } from '../setting';
 import { isOfPerson } from '../measuring';
 import { programmes, stepsOf } from '../programmes';
 import { foreignFaults, roleFaults } from './belongs';
 import type { AnyEntry } from './entry';
-import { decideSetting } from './decide';
-import { foldCase } from './fold/fold-case';
+import { foldCase } from './fold-case';
 import type { BodyOf, KindName } from './kinds';
 import { beltContext, contextOf, stopsMade, testContext, testLogbook } from './test-case';
 
@@ -172,3 +172,19 @@ test.each([
 ])('stops with %s are no fact of a knee brace', (_, body) =>
   expect(at(testContext, 'right', 'set.made', { setting: 'hinge-stops', ...body } as never)).not.toEqual([]),
 );
+
+test('what names nothing of the brace is a fact of any case; a limb’s motion without a step, where one is limited', () => {
+  expect(at(testContext, 'right', 'wear.taught', { who: 'patient' } as never)).toEqual([]);
+  const motion = {
+    side: 'right',
+    mode: 'passive',
+    extension: 0,
+    flexion: 90,
+    limitReached: { extension: false, flexion: false },
+  };
+  expect(at(testContext, 'right', 'motion.tested', motion as never)).toEqual([]);
+  expect(at(beltContext, 'midline', 'motion.tested', motion as never)).toEqual(['body.step']);
+  const log = testLogbook();
+  const other = { kind: 'wear.taught', body: { who: 'patient' } } as AnyEntry;
+  expect(roleFaults(foldCase(log.entries, testContext)!, other, 'technician')).toEqual([]);
+});

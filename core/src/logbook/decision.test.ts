@@ -1,10 +1,12 @@
-import { decideSetting, decideSignature, decideSize } from './decide';
+import { engineVersion } from '../record';
+import { decideSize } from '../sizing';
+import { decideSignature } from '../checking';
+import { decideSetting } from '../setting';
 import { judgeDecision } from './decision';
 import type { AnyEntry } from './entry';
-import { engineVersion } from './engine';
-import { foldCase } from './fold/fold-case';
-import type { BodyOf, KindName } from './kinds';
-import { stopsMade, testContext, testLogbook } from './test-case';
+import { foldCase } from './fold-case';
+import { kinds, type BodyOf, type KindName } from './kinds';
+import { beltContext, stopsMade, testContext, testLogbook } from './test-case';
 
 const today = '2026-11-24';
 const folded = (log: ReturnType<typeof testLogbook>) => foldCase(log.entries, testContext)!;
@@ -23,7 +25,7 @@ function ready() {
 }
 
 const judge = <K extends KindName>(log: ReturnType<typeof testLogbook>, kind: K, body: BodyOf<K>) =>
-  judgeDecision(folded(log), { kind, body } as unknown as AnyEntry, today);
+  judgeDecision(folded(log), { kind, v: kinds[kind]?.v, body } as unknown as AnyEntry, today);
 const faultsOf = (judged: ReturnType<typeof judgeDecision>) =>
   judged.outcome === 'refused' ? judged.faults.map(({ at }) => at) : judged.outcome;
 
@@ -159,4 +161,102 @@ test('a correction that is not in force replaces nothing', () => {
   });
   expect(folded(log).sizing.chosen?.entry).toBe(chosen);
   expect(folded(log).lines.find(({ entry }) => entry.id === chosen)?.status).toBe('live');
+});
+
+test('what is no decision is as it is', () =>
+  expect(judge(ready(), 'shape.scar', {} as never)).toEqual({ outcome: 'as-computed' }));
+
+describe('what a refusal says', () => {
+  const messages = (change: object) => {
+    const log = ready();
+    const body = { ...decideSize(folded(log))!, ...change } as BodyOf<'size.chosen'>;
+    const judged = judge(log, 'size.chosen', body);
+    return judged.outcome === 'refused' ? judged.faults : judged.outcome;
+  };
+  test('of what it was made with', () => {
+    expect(messages({ programme: 'f'.repeat(64) })).toEqual([
+      { at: 'body.programme', message: 'is not the programme this case holds on to' },
+    ]);
+    expect(messages({ engine: engineVersion + 1 })).toEqual([
+      { at: 'body.engine', message: `is newer than this server computes with (${engineVersion})` },
+    ]);
+    expect(messages({ madeFrom: [elsewhere] })).toEqual([
+      { at: 'body.madeFrom', message: 'names an entry that this case does not have' },
+    ]);
+  });
+  test('of a field that is not what the same entries give, with what they give', () => {
+    expect(messages({ chart: 9 })).toEqual([
+      { at: 'body.chart', message: 'is not what the same entries give: 1' },
+    ]);
+    expect(messages({ extension: 20 })).toEqual([
+      { at: 'body.extension', message: 'is not what the same entries give: it is left out' },
+    ]);
+  });
+});
+
+describe('a choice and what is computed now', () => {
+  const judged = (change: object) => {
+    const log = ready();
+    const body = { ...decideSize(folded(log))!, ...change } as BodyOf<'size.chosen'>;
+    return judge(log, 'size.chosen', body);
+  };
+  const whole = () => decideSize(folded(ready()))!;
+  test('made by an older engine it is another’s result, not a false one', () =>
+    expect(judged({ engine: engineVersion - 1, chart: 9 })).toMatchObject({ outcome: 'otherwise' }));
+  test('made from fewer entries, or one of them twice, it is another’s result', () => {
+    const { madeFrom } = whole();
+    expect(judged({ madeFrom: madeFrom.slice(1), chart: 9 })).toMatchObject({ outcome: 'otherwise' });
+    expect(judged({ madeFrom: [...madeFrom, madeFrom[0]!], chart: 9 })).toMatchObject({
+      outcome: 'otherwise',
+    });
+    const log = ready();
+    const other = log.order();
+    const body = { ...decideSize(folded(log))!, chart: 9 };
+    expect(
+      judge(log, 'size.chosen', { ...body, madeFrom: [...body.madeFrom.slice(1), other] }),
+    ).toMatchObject({ outcome: 'otherwise' });
+  });
+  test('the engine and what it was made from are no result: alike in everything else it is as computed', () => {
+    expect(judged({ engine: engineVersion - 1 })).toEqual({ outcome: 'as-computed' });
+    expect(judged({ madeFrom: whole().madeFrom.toReversed() })).toEqual({ outcome: 'as-computed' });
+  });
+  test('numbers are alike to a millionth of the larger of one and themselves; nothing else is nearly alike', () => {
+    const { margin, probability } = whole();
+    expect(margin).toBeGreaterThan(1);
+    expect(judged({ margin: margin! * (1 + 5e-7) })).toEqual({ outcome: 'as-computed' });
+    expect(judged({ margin: margin! * (1 + 2e-6) })).toMatchObject({ outcome: 'refused' });
+    expect(judged({ probability: probability - 9e-7 })).toEqual({ outcome: 'as-computed' });
+    expect(judged({ probability: probability - 2e-6 })).toMatchObject({ outcome: 'refused' });
+    expect(judged({ margin: null })).toMatchObject({ outcome: 'refused' });
+    expect(judged({ margin: String(margin) })).toMatchObject({ outcome: 'refused' });
+    expect(judged({ rule: null })).toMatchObject({ outcome: 'refused' });
+    expect(judged({ probability: undefined })).toMatchObject({ outcome: 'refused' });
+  });
+});
+
+test('a choice from entries that are gone is kept, one from what never was enough is none', () => {
+  const log = testLogbook();
+  const body = { ...decideSize(folded(ready()))!, madeFrom: [] };
+  const judged = judge(log, 'size.chosen', body);
+  expect(judged).toMatchObject({ outcome: 'refused', faults: [{ at: 'kind' }] });
+  const read = log.read('girth-above', 'right', 444);
+  expect(judge(log, 'size.chosen', { ...body, madeFrom: read })).toMatchObject({ outcome: 'refused' });
+  log.write('record.withdrawn', {}, { replaces: read[0]!, reason: 'slanted' });
+  expect(judge(log, 'size.chosen', { ...body, madeFrom: read })).toEqual({
+    outcome: 'otherwise',
+    computed: null,
+  });
+});
+
+test('a size of version 1 out of a late outbox is judged by what it says in today’s words', () => {
+  const log = testLogbook(beltContext, 'midline');
+  log.read('girth-waist', 'midline', 1098, 1102);
+  const state = foldCase(log.entries, beltContext)!;
+  const { sideExtension, rule, ...rest } = decideSize(state, undefined, {
+    height: 'low',
+    reason: 'ordered',
+  })!;
+  expect([sideExtension, rule]).toEqual([50, 'side-extension']);
+  const late = { kind: 'size.chosen', v: 1, body: { ...rest, rule: 'extension', extension: 50 } };
+  expect(judgeDecision(state, late as unknown as AnyEntry, today)).toEqual({ outcome: 'as-computed' });
 });

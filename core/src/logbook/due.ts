@@ -1,12 +1,12 @@
 import type { JointPlane } from '../anatomy';
 import { addDays, phaseSpans, type ClinicDay } from '../calendar';
 import type { Stage } from '../record';
-import { wearSteps } from '../wearing';
-import { daysOfChange, isChosenFirst, sameMade, type HingeStops } from '../setting';
+import { wearGrowth } from '../wearing';
+import { daysOfChange, groundsOn, isChosenFirst, madeIn, sameMade, type HingeStops } from '../setting';
 import { windowOn, type MotionWindow, type Order } from '../order';
-import { groundsOn, madeIn } from './fold/fold-setting';
-import { stageAt } from './fold/stage-states';
-import type { CaseState, UrgentCall } from './fold/state';
+import type { UrgentCall } from './calls';
+import { stageAt } from './stage-states';
+import type { CaseState } from './state';
 
 /** A day on which something is to be done: call, fitting, stops, wear step, review. */
 export interface Buckle {
@@ -58,7 +58,7 @@ export function caseRibbon(state: CaseState): Ribbon {
   const plan = wearing.plan?.plan;
   const growth =
     plan?.kind === 'growing' && !wearing.held
-      ? wearSteps(plan).map(({ day, minutes }): Buckle => ({
+      ? wearGrowth(plan).map(({ day, minutes }): Buckle => ({
           day,
           kind: 'W',
           stage: 'wear',

@@ -1,5 +1,5 @@
 import { current, readEntry, upcastBody } from './entry';
-import { foldCase } from './fold/fold-case';
+import { foldCase } from './fold-case';
 import kneeLigamentFrame2 from './frozen/knee-ligament-frame-2.json';
 import spineBelt1 from './frozen/spine-belt-1.json';
 import frozen from './frozen/version-1.json';
@@ -8,6 +8,7 @@ import frozen2 from './frozen/version-2.json';
 import frozen3 from './frozen/version-3.json';
 import frozen5 from './frozen/version-5.json';
 import frozen6 from './frozen/version-6.json';
+import frozen7 from './frozen/version-7.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
@@ -17,6 +18,7 @@ import { stepAt } from '../measuring';
 import {
   dialContext,
   foldedOrders,
+  foldedReviews,
   foldedWork,
   beltContext,
   foldedBelt,
@@ -99,7 +101,7 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6].flatMap(({ entries }) =>
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7].flatMap(({ entries }) =>
     kindsOf(entries),
   );
   // those that are written no more too
@@ -169,6 +171,12 @@ test('the frozen entries of version 6, any setting chosen and made, work on the 
   expect(foldedWork(state)).toEqual(frozen6.folded);
 });
 
+test('the frozen entries of version 7, a belt with extensions that its patient changed, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen7.entries) expect(faultsOf(entry)).toEqual([]);
+  const state = foldCase(frozen7.entries as unknown as AnyRecordedEntry[], beltContext)!;
+  expect(foldedReviews(state)).toEqual(frozen7.folded);
+});
+
 // an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed
 test('an order of version 1 gets the joint of its case', () => {
   const window = { extension: -5, flexion: 90 };
@@ -218,5 +226,20 @@ test('kinds that are written no more are read, and become one of today’s', () 
     kind: 'set.made',
     v: kinds['set.made'].v,
     body: { ...stopsMade(stops), moved: true },
+  });
+});
+
+test('a size with a side extension of version 1 says so in today’s words; any other is as it was', () => {
+  const of = (body: object) => upcastBody(kinds['size.chosen'], 1, body);
+  expect(of({ size: 'XL', rule: 'extension', extension: 50, probability: 1 })).toEqual({
+    size: 'XL',
+    rule: 'side-extension',
+    sideExtension: 50,
+    probability: 1,
+  });
+  expect(of({ size: 'M', rule: 'bands', probability: 1 })).toEqual({
+    size: 'M',
+    rule: 'bands',
+    probability: 1,
   });
 });

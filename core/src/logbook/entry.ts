@@ -1,42 +1,27 @@
 import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
-import { anyId, entryId, instant, text, whole } from '../record';
+import {
+  anyId,
+  entryId,
+  instant,
+  text,
+  whole,
+  type CaseAtHand,
+  type EntryFault,
+  type EntryKind,
+  type Received,
+  type Upcaster,
+  type Written,
+} from '../record';
 import { formerKinds, kinds, kindSent, type BodyOf, type KindName } from './kinds';
-import type { CaseAtHand, EntryKind, EntryStage, Upcaster } from '../record';
 
-/** An entry as it is written: made where the work is, never changed afterwards. */
-export interface Entry<K extends KindName = KindName> {
-  id: string;
-  case: string;
-  stage: EntryStage;
+/** An entry as it is written, of a kind that is known here. */
+export interface Entry<K extends KindName = KindName> extends Written<BodyOf<K>> {
   kind: K;
-  /** version of the body */
-  v: number;
-  /** the instant it was seen or done, ISO 8601 */
-  observedAt: string;
-  /** the zone of the place, IANA */
-  zone: string;
-  /** the user's id */
-  by: string;
-  body: BodyOf<K>;
-  /** the entry this one corrects */
-  replaces?: string;
-  /** why it is corrected */
-  reason?: string;
-  /** for intents: the one it follows; null when there is none */
-  expects?: string | null;
 }
 
 /** An entry as the server has it. */
-export interface RecordedEntry<K extends KindName = KindName> extends Entry<K> {
-  seq: number;
-  receivedAt: string;
-  /**
-   * A decision that came out otherwise when the server computed it on arrival: what it computed, null when
-   * nothing could be decided. Such a decision is kept and not in force.
-   */
-  otherwise?: object | null;
-}
+export type RecordedEntry<K extends KindName = KindName> = Entry<K> & Received;
 
 /** An entry of one kind, told apart by `kind`. */
 export type AnyEntry = { [K in KindName]: Entry<K> }[KindName];
@@ -59,12 +44,6 @@ const envelope = object({
   .strict()
   .noUnknown()
   .required();
-
-export interface EntryFault {
-  /** path of the field, '' for the whole */
-  at: string;
-  message: string;
-}
 
 /**
  * Reads an entry that came from outside: envelope first, then its body by its kind and version.

@@ -1,34 +1,21 @@
 export { foreignFaults, isOutsideModel, roleFaults } from './belongs';
 export { boundsOf, type Bounds } from './bounds';
+export type { UrgentCall } from './calls';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
-export { choiceFor, decideSetting, decideSignature, decideSize } from './decide';
 export { judgeDecision, type DecisionJudgement } from './decision';
 export { caseRibbon, firstVisit, staysDue, type Buckle, type Ribbon, type WornSpan } from './due';
-export { engineVersion } from './engine';
 export {
   ofTodaysKind,
   readEntry,
   type AnyEntry,
   type AnyRecordedEntry,
   type Entry,
-  type EntryFault,
   type RecordedEntry,
 } from './entry';
-export { foldCase, type FoldContext } from './fold/fold-case';
-export { bodyOfMade, choiceOn, groundsOn, madeIn, wantedOn } from './fold/fold-setting';
-export type { LineStatus, RecordLine } from './fold/settle';
-export { stageAt, stands, stillNeeded, type StillNeeded } from './fold/stage-states';
-export type {
-  CaseState,
-  Decided,
-  LookAtBrace,
-  MadeSetting,
-  PlannedVisit,
-  ReviewVisit,
-  StageState,
-  StageStatus,
-  UrgentCall,
-} from './fold/state';
+export { foldCase, type FoldContext } from './fold-case';
+export { stageAt, stillNeeded, type StageState, type StageStatus, type StillNeeded } from './stage-states';
+export type { CaseState, RecordLine } from './state';
 export { intentFaults, intentInForce } from './intent';
 export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds';
-export { fitModels, type Fit, type FitModel } from './fit';
+export { rankModels, type RankedModel, type ModelToRank } from './rank-models';
+export type { PlannedVisit } from './visits';

@@ -1,9 +1,11 @@
-import { orderProblems, type Order } from '../order';
-import { planProblems, type WearPlan } from '../wearing';
+import { orderFaults, type Order } from '../order';
 import { notCarriedOut } from '../programmes';
-import { current, type AnyEntry, type EntryFault } from './entry';
-import type { CaseState } from './fold/state';
+import { faultAt, type EntryFault } from '../record';
+import { overrideFaults } from '../screening';
+import { planFaults, type WearPlan } from '../wearing';
+import { current, type AnyEntry } from './entry';
 import { kinds, type BodyOf, type KindName } from './kinds';
+import type { CaseState } from './state';
 
 /**
  * The intent that is in force where an entry would stand: what a new one must say it follows.
@@ -33,44 +35,21 @@ export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
   const entry = current(sent, state.programme);
   const blocker = state.screening.blocking[0];
   if (blocker && entry.stage !== 'screen')
-    return [{ at: 'kind', message: `is not taken while ${blocker.finding} blocks the fitting` }];
+    return faultAt('kind', `is not taken while ${blocker.finding} blocks the fitting`);
   switch (entry.kind) {
     case 'screen.overridden':
-      return state.screening.blocking.some(
-        ({ finding, entry: of }) => finding === entry.body.finding && of === entry.body.of,
-      )
-        ? []
-        : [{ at: 'body.of', message: 'names no finding that blocks' }];
-    case 'order.given':
-      return orderFaults(state, entry.body as Order, sent.v);
+      return overrideFaults(state.screening, entry.body);
+    case 'order.given': {
+      const order = entry.body as Order;
+      return orderFaults(order, state.side, leftOf(state, order, sent.v));
+    }
     case 'wear.planned':
-      return state.order
-        ? [
-            ...planProblems(entry.body as WearPlan, state.order.order),
-            ...(entry.body.kind === 'growing' && state.checking.unsafe.length > 0 ? ['limb-not-safe'] : []),
-          ].map((message) => ({ at: 'body', message }))
-        : [{ at: 'kind', message: 'needs an order first' }];
+      return planFaults(entry.body as WearPlan, state.order?.order, state.checking.unsafe.length === 0);
     default:
       return [];
   }
 }
 
-/** An order of today's version says what the brace cannot carry out of it; one of an older version could not. */
-function orderFaults({ side, programme, model }: CaseState, order: Order, v: number): EntryFault[] {
-  const left =
-    v < kinds['order.given'].v
-      ? []
-      : notCarriedOut(order, programme, model).filter((name) => !order.acknowledged?.includes(name));
-  return [
-    ...orderProblems(order, side)
-      .filter(({ problem }) => problem !== 'protective-taken-off' && problem !== 'joint-not-said')
-      .map((found) => ({
-        at: 'phase' in found ? `body.phases[${found.phase}]` : 'body',
-        message: found.problem,
-      })),
-    ...left.map((name) => ({
-      at: 'body.acknowledged',
-      message: `must name ${name}: this brace cannot carry it out`,
-    })),
-  ];
-}
+/** What of an order the brace cannot carry out; an order of an older version could not acknowledge it. */
+const leftOf = ({ programme, model }: CaseState, order: Order, v: number): string[] =>
+  v < kinds['order.given'].v ? [] : notCarriedOut(order, programme, model);

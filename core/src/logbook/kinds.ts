@@ -1,7 +1,6 @@
-import type { InferType } from 'yup';
-import { callMade, caseMoved, caseOpened, recordWithdrawn, visitPlanned } from './case-entries';
+import { callMade, caseMoved, caseOpened, visitPlanned } from './case-entries';
 import { checkRecorded, checkSigned } from '../checking';
-import type { EntryKind, FormerKind } from '../record';
+import { recordWithdrawn, type BodyIn, type EntryKind, type FormerKind } from '../record';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from '../measuring';
 import { reviewFound } from '../reviewing';
 import { orderGiven } from '../order';
@@ -44,7 +43,7 @@ const all = [
 type Declared = (typeof all)[number];
 export type KindName = Declared['kind'];
 /** The body of a kind, as written today. */
-export type BodyOf<K extends KindName> = NonNullable<InferType<Extract<Declared, { kind: K }>['body']>>;
+export type BodyOf<K extends KindName> = BodyIn<Extract<Declared, { kind: K }>>;
 
 export const kinds = Object.fromEntries(all.map((one) => [one.kind, one])) as unknown as Record<
   KindName,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { AnyRecordedEntry } from './entry';
 import { caseRibbon } from './due';
-import { foldCase } from './fold/fold-case';
+import { foldCase } from './fold-case';
 import { kinds } from './kinds';
 import { firstFailing } from './readable';
 import { testContext, testLogbook } from './test-case';

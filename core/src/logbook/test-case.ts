@@ -5,8 +5,8 @@ import { kneePad, kneeStrap, pinOf, programmes } from '../programmes';
 import { askedFindings } from '../screening';
 import { valuesOfStops, type HingeStops } from '../setting';
 import type { AnyRecordedEntry, RecordedEntry } from './entry';
-import type { FoldContext } from './fold/fold-case';
-import type { CaseState } from './fold/state';
+import type { FoldContext } from './fold-case';
+import type { CaseState } from './state';
 import { kinds, type BodyOf, type KindName } from './kinds';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
@@ -90,7 +90,7 @@ const testBelt: BraceModel = {
       { height: 'tall', reading: 't9-to-sacrococcygeal', from: 260, to: 400 },
     ],
     belt: { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } },
-    extension: { upTo: 1200 },
+    sideExtension: { upTo: 1200 },
   },
   parts: [],
   tolerances: {},
@@ -311,3 +311,28 @@ export const foldedWork = ({ setting, shaping, strapping, stages }: CaseState) =
   set: stages.set.status,
   shape: stages.shape.status,
 });
+
+/** What version 7 brought: side extensions under their own name, what a patient changed alone, reviews as a family follows them. */
+export const foldedReviews = ({ sizing, setting, reviewing, wearing, stages }: CaseState) =>
+  rounded({
+    chosen: sizing.chosen?.decided,
+    settings: setting.made.map(({ setting: { id }, made, flags }) => ({
+      id,
+      values: made?.values ?? null,
+      flags,
+    })),
+    first: reviewing.first,
+    visits: reviewing.visits,
+    followed: {
+      motions: reviewing.followed.motions.map(({ step, mode, side }) => [
+        step?.id ?? null,
+        mode ?? null,
+        side,
+      ]),
+      readings: reviewing.followed.readings.map(({ id }) => id),
+      growth: reviewing.followed.growth.map(({ id }) => id),
+    },
+    wearing: wearing.family.lines,
+    set: stages.set.status,
+    review: stages.review.status,
+  });

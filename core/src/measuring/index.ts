@@ -39,6 +39,8 @@ export {
   looksReversed,
   motionRange,
   parseNeutralZero,
-  printNeutralZero,
+  formatNeutralZero,
   type NeutralZero,
 } from './neutral-zero';
+export { foldMeasuring, foldMotion, limitedSteps, type MeasuringState, type TestedMotion } from './fold';
+export { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from './faults';

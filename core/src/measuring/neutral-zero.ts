@@ -46,7 +46,7 @@ function motionOf([first, middle, last]: [number, number, number]): NeutralZero 
 }
 
 /** The inverse of parseNeutralZero. */
-export function printNeutralZero({ extension, flexion }: NeutralZero): string {
+export function formatNeutralZero({ extension, flexion }: NeutralZero): string {
   if (extension < 0) return `0-${-extension}-${flexion}`;
   if (flexion < 0) return `${extension}-${-flexion}-0`;
   return `${extension}-0-${flexion}`;

@@ -27,3 +27,5 @@ export {
   type Trouble,
 } from './order';
 export { orderGiven } from './entries';
+export { foldOrder, type GivenOrder } from './fold';
+export { orderFaults } from './faults';

@@ -33,7 +33,7 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 5,
+  version: 6,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -109,7 +109,7 @@ export const ankleWalker: Programme = {
     { kind: 'dial', id: 'air-valve', at: { ...calf(0.7), face: 'lateral' } },
   ],
   followed: {
-    motions: ['ankle-motion'],
+    motions: [{ step: 'ankle-motion' }],
     readings: ['girth-calf'],
     settings: ['ankle-angle', 'strokes-of-air'],
   },

@@ -7,11 +7,9 @@ export {
   modelProblems,
   operationsOf,
   partsOf,
-  stopsSettingOf,
   stepsOf,
   type BraceModel,
   type ModelProblem,
-  type StopsSetting,
 } from './model';
 export { kneePad, kneeStrap } from './knee-ligament-frame';
 export { currentModel, currentProgramme } from './upcast';

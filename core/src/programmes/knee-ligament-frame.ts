@@ -1,6 +1,7 @@
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
 import { shin, thigh } from './knee-levels';
+import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 
@@ -138,21 +139,7 @@ export const kneeLigamentFrame: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  settings: [
-    {
-      kind: 'stops',
-      id: 'hinge-stops',
-      made: 'before-donning',
-      by: 'orthotist',
-      joint: 'knee',
-      parts: ['hinge-medial', 'hinge-lateral'],
-      at: { from: 'kneecap-upper-edge', face: 'medial' },
-      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
-      leastExtension: 0,
-      always: true,
-      reopens: ['knee-at-extension-stop', 'knee-at-flexion-stop'],
-    },
-  ],
+  settings: [kneeStops('kneecap-upper-edge', { always: true })],
   ...rigidFrame,
   care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [

@@ -1,5 +1,6 @@
 import type { Part, Place } from '../brace';
 import { shin, thigh } from './knee-levels';
+import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
 import {
   calfSign,
@@ -48,7 +49,7 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -88,18 +89,7 @@ export const kneePostop: Programme = {
   ],
   axes: ['girth-above', 'girth-below', 'knee-to-malleoli'],
   settings: [
-    {
-      kind: 'stops',
-      id: 'hinge-stops',
-      made: 'before-donning',
-      by: 'orthotist',
-      joint: 'knee',
-      parts: ['hinge-medial', 'hinge-lateral'],
-      at: { from: 'knee-joint-space', face: 'medial' },
-      axes: [{ of: ['medial', 'lateral'], go: 'alike' }],
-      leastExtension: 0,
-      reopens: ['knee-at-extension-stop', 'knee-at-flexion-stop'],
-    },
+    kneeStops('knee-joint-space'),
     {
       kind: 'lock',
       id: 'knee-lock',
@@ -141,7 +131,7 @@ export const kneePostop: Programme = {
     ...straps,
   ],
   followed: {
-    motions: ['knee-motion'],
+    motions: [{ step: 'knee-motion' }],
     readings: ['girth-above', 'girth-below'],
     settings: ['knee-lock', 'upright-length'],
   },

@@ -7,7 +7,7 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, stance } from './
  */
 export const kneeSleeve: Programme = {
   id: 'knee-sleeve',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   donning: 20,
@@ -22,6 +22,7 @@ export const kneeSleeve: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
+  wear: [{ id: 'worn-active' }],
   settings: [],
   parts: [],
   sequences: [],

@@ -3,12 +3,10 @@ import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
 import type { FrameLimits, Operation } from '../shaping';
-import type { Setting, StopHardware } from '../setting';
+import { stopsSettingOf, type StopHardware } from '../setting';
 import { partsOfStep } from '../strapping';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { Programme } from './programme';
-
-export type StopsSetting = Extract<Setting, { kind: 'stops' }>;
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
 export interface BraceModel {
@@ -41,10 +39,6 @@ export type ModelProblem =
   | { problem: 'no-tolerance'; check: string }
   | { problem: 'no-part'; part: string }
   | { problem: 'no-hinge' };
-
-/** The setting of a family that is its hinges' stops, if it has any. */
-export const stopsSettingOf = ({ settings }: Pick<Programme, 'settings'>): StopsSetting | undefined =>
-  settings.find((setting): setting is StopsSetting => setting.kind === 'stops');
 
 /** Uprights bent, pads placed: what every programme had before it stated its work. */
 const usualWork: Operation[] = [

@@ -4,11 +4,13 @@ import type { ProgrammeCheck } from '../checking';
 import type { ProtocolStep } from '../measuring';
 import type { Degrees } from '../quantity';
 import type { Stage } from '../record';
+import type { FollowedByFamily } from '../reviewing';
 import type { Finding } from '../screening';
 import type { Setting } from '../setting';
 import type { Operation } from '../shaping';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
+import type { WearLine } from '../wearing';
 
 /** What an order may say that a brace carries out. */
 export const orderedThings = [
@@ -30,6 +32,8 @@ export interface FamilyWords {
   lists?: Record<string, string>;
   /** how it is cared for, where that is its own */
   care?: Record<string, string>;
+  /** how it is worn */
+  wear?: Record<string, string>;
   /** what its parts are called */
   parts?: Record<string, string>;
   /** injuries that are this clinic's own codes */
@@ -133,8 +137,10 @@ export interface Programme {
   notNeeded?: { stage: Stage; when?: Condition | undefined }[];
   /** how it is cared for, line by line; where it says nothing, as pads, liners and hinges are */
   care?: string[];
-  /** what reviews follow: motions and readings by their measuring steps, settings; where it says nothing, what was measured */
-  followed?: { motions: string[]; readings: string[]; settings: string[] };
+  /** what reviews follow; where it says nothing, what was measured */
+  followed?: FollowedByFamily;
+  /** how it is worn, line by line; the order and the model's numbers stand beside it */
+  wear?: WearLine[];
   /** how it goes on and comes off */
   sequences: Sequence[];
   checks: ProgrammeCheck[];

@@ -4,7 +4,10 @@ import { programmes } from './all';
 import { contentHash, pinOf } from './pin';
 import pins from './pins.json';
 import { stages } from '../record';
+import type { BraceModel } from './model';
+import type { Programme } from './programme';
 import { programmeSchema } from './schema';
+import { currentModel, currentProgramme } from './upcast';
 
 test.each(programmes.map((programme) => [programme.id, programme] as const))(
   '%s is sound data',
@@ -160,3 +163,32 @@ test('a programme without work of its own may name the work that all had', () =>
   expect(faultOf({ ...withStep({ kind: 'work', operation: 'place-pads' }), operations: undefined })).toBe(
     '',
   ));
+
+test('a chart that was registered with its side extension under the old name has it under today’s', () => {
+  const chart = { version: 1, sizes: ['S'], axes: [], between: 'larger', disagree: 'larger' } as const;
+  const model = { id: 'm', parts: [], chart } as unknown as BraceModel;
+  expect(currentModel(model)).toBe(model);
+  const old = { ...model, chart: { ...chart, extension: { upTo: 1200 } } } as unknown as BraceModel;
+  expect(currentModel(old).chart).toEqual({ ...chart, sideExtension: { upTo: 1200 } });
+});
+
+test('a motion that is followed was its step alone', () => {
+  const family = programmes.find(({ followed }) => followed?.motions.length)!;
+  expect(currentProgramme(family)).toBe(family);
+  const old = {
+    ...family,
+    followed: { ...family.followed!, motions: family.followed!.motions.map(({ step }) => step) },
+  } as unknown as Programme;
+  expect(currentProgramme(old)).toEqual(family);
+});
+
+test.each(['motions', 'readings', 'settings', 'growth'] as const)(
+  'a family that follows %s it does not have is refused with the name',
+  (what) => {
+    const family = programmes.find(({ followed }) => followed)!;
+    const followed = { ...family.followed!, [what]: what === 'motions' ? [{ step: 'tail' }] : ['tail'] };
+    expect(() => programmeSchema.validateSync({ ...family, followed }, { strict: true })).toThrow(
+      'names what it does not have: tail',
+    );
+  },
+);

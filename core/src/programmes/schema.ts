@@ -9,8 +9,10 @@ import { heightNames } from '../order';
 import { hardwareKinds, settingSchema } from '../setting';
 import { orderedThings } from './programme';
 import { stages } from '../record';
+import { followedSchema } from '../reviewing';
 import { operationSchema } from '../shaping';
 import { betweenRules, disagreeRules } from '../sizing';
+import { wearLinesSchema } from '../wearing';
 
 const name = () => string().strict().required().min(1).max(80);
 const finite = () =>
@@ -109,6 +111,7 @@ const words = object({
   injuries: saidById,
   parts: saidById,
   care: saidById,
+  wear: saidById,
   notNeeded: saidById,
   settings: wordsById({
     name: said().required(),
@@ -152,13 +155,26 @@ const idsIn = (list: unknown): string[] =>
     ? list.flatMap((one: { id?: unknown } | null) => (typeof one?.id === 'string' ? one.id : []))
     : [];
 
-/** What the lists, checks and settings of a programme name and it does not have: settings, checks, work, other lists. */
+/** What a list names, by itself or as a step. */
+const namesIn = (list: unknown): string[] =>
+  Array.isArray(list)
+    ? list.flatMap((one: string | { step?: unknown } | null) => {
+        const named = typeof one === 'string' ? one : one?.step;
+        return typeof named === 'string' ? [named] : [];
+      })
+    : [];
+
+/** What the lists, settings and reviews of a programme name and it does not have: settings, checks, work, lists, measuring steps. */
 function namedAndMissing({
   settings,
   checks,
   sequences,
   operations,
+  measuring,
+  followed,
 }: {
+  measuring?: unknown;
+  followed?: Partial<Record<'motions' | 'readings' | 'settings' | 'growth', unknown>> | null;
   settings?: unknown;
   checks?: unknown;
   sequences?: unknown;
@@ -186,6 +202,10 @@ function namedAndMissing({
       }),
     ),
     ...reopened.filter((id): id is string => typeof id === 'string' && !has.check.includes(id)),
+    ...namesIn(followed?.motions).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.readings).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.growth).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.settings).filter((id) => !has.setting.includes(id)),
   ];
 }
 
@@ -223,13 +243,8 @@ export const programmeSchema = object({
       .required(),
   ),
   care: array().of(name()).max(20),
-  followed: object({
-    motions: array().of(name()).max(20).required(),
-    readings: array().of(name()).max(20).required(),
-    settings: array().of(name()).max(20).required(),
-  })
-    .noUnknown()
-    .default(undefined),
+  followed: followedSchema,
+  wear: wearLinesSchema,
   parts: array().of(partSchema).max(80).required(),
   sequences: array().of(sequenceSchema).max(20).required(),
   checks: array().of(checkSchema).max(60).required(),
@@ -285,7 +300,7 @@ const chartSchema = object({
   })
     .noUnknown()
     .default(undefined),
-  extension: object({ upTo: finite().positive() }).noUnknown().default(undefined),
+  sideExtension: object({ upTo: finite().positive() }).noUnknown().default(undefined),
 })
   .noUnknown()
   .test('universal', 'a chart without axes comes in one size', (chart) => {

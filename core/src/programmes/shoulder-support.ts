@@ -17,7 +17,7 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 5,
+  version: 6,
   region: 'shoulder',
   joint: 'shoulder',
   ordered: [],
@@ -97,7 +97,7 @@ export const shoulderSupport: Programme = {
     },
   ],
   followed: {
-    motions: ['shoulder-abduction', 'shoulder-rotation'],
+    motions: [{ step: 'shoulder-abduction' }, { step: 'shoulder-rotation' }],
     readings: ['girth-upper-arm'],
     settings: [],
   },

@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 4,
+  version: 5,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [
@@ -64,6 +64,7 @@ export const spineBivalve: Programme = {
     ].map(modelsOwn),
   ],
   axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
+  wear: [{ id: 'out-of-bed' }],
   settings: [],
   parts: [],
   sequences: [],

@@ -7,7 +7,7 @@ import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } fr
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -28,6 +28,14 @@ export const unloaderFrame: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below'],
+  wear: [
+    {
+      id: 'two-hours-at-first',
+      when: { kind: 'ordered', what: 'protective', is: 'no' },
+      mostAtFirst: 120,
+    },
+    { id: 'whenever-bearing-weight', when: { kind: 'ordered', what: 'protective', is: 'yes' } },
+  ],
   settings: [],
   parts: [],
   sequences: [],

@@ -8,7 +8,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -18,6 +18,7 @@ export const unloaderOneScrew: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
+  wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
   settings: [],
   parts: [],
   sequences: [],

@@ -7,7 +7,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, 
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -23,6 +23,7 @@ export const unloaderTwoScrews: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],
+  wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
   settings: [],
   parts: [],
   sequences: [],

@@ -32,6 +32,8 @@ interface PlacedProgramme extends Omit<Programme, 'settings' | 'notNeeded'>, Sto
   settings: PlacedSetting[];
   notNeeded?: NotNeeded[];
 }
+/** A motion that is followed was its measuring step alone. */
+type FollowedMotion = string | NonNullable<Programme['followed']>['motions'][number];
 
 interface OldProgramme
   extends Omit<PlacedProgramme, 'parts' | 'settings' | 'sequences' | 'checks'>, StopsApart {
@@ -104,8 +106,26 @@ function withAxes({ stops, settings, notNeeded, ...rest }: PlacedProgramme): Pro
   };
 }
 
+/** Motions that are followed, each with what is said of it. */
+function withMotions(programme: Programme): Programme {
+  const motions = programme.followed?.motions as FollowedMotion[] | undefined;
+  return motions?.some((one) => typeof one === 'string')
+    ? {
+        ...programme,
+        followed: {
+          ...programme.followed!,
+          motions: motions.map((one) => (typeof one === 'string' ? { step: one } : one)),
+        },
+      }
+    : programme;
+}
+
 /** A programme as it was registered, in today's form. */
-export function currentProgramme(body: Programme | PlacedProgramme | OldProgramme): Programme {
+export const currentProgramme = (body: Programme | PlacedProgramme | OldProgramme): Programme =>
+  withMotions(inNouns(body));
+
+/** A programme with parts, settings, lists and checks. */
+function inNouns(body: Programme | PlacedProgramme | OldProgramme): Programme {
   if (!isOldProgramme(body))
     return 'stops' in body ||
       body.settings.some((setting) => 'places' in setting) ||
@@ -133,8 +153,19 @@ export function currentProgramme(body: Programme | PlacedProgramme | OldProgramm
   });
 }
 
+/** A chart's side extension was called as an end of motion is. */
+type FormerChart = BraceModel['chart'] & { extension?: BraceModel['chart']['sideExtension'] };
+
 /** A model as it was registered, in today's form. */
 export function currentModel(body: BraceModel | OldModel): BraceModel {
+  const model = withParts(body);
+  if (!('extension' in model.chart)) return model;
+  const { extension, ...chart } = model.chart as FormerChart;
+  return { ...model, chart: { ...chart, ...(extension ? { sideExtension: extension } : {}) } };
+}
+
+/** A model with its pads and straps among its parts. */
+function withParts(body: BraceModel | OldModel): BraceModel {
   if (!isOldModel(body)) return body;
   const { pads, straps, ...rest } = body;
   return {

@@ -24,3 +24,16 @@ export {
   type Upcaster,
 } from './kind';
 export { stages, type Stage } from './stages';
+export { faultAt, type BodyIn, type EntryFault, type Received, type Recorded, type Written } from './entry';
+export { recordWithdrawn } from './entries';
+export {
+  provenance,
+  stands,
+  type ComputedDecision,
+  type Decided,
+  type DecidedUnder,
+  type Provenance,
+} from './decision';
+export { engineVersion } from './engine';
+export { settle, type LineStatus, type SettledLine } from './settle';
+export { liveRecord, type LiveRecord } from './live-record';

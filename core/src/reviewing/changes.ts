@@ -5,6 +5,8 @@ export interface VisitMotion {
   /** the measuring step, which names joint and plane; absent for the motion that the order limits */
   step?: string;
   mode: 'active' | 'passive';
+  /** of the other side, as a comparison */
+  other?: true;
   /** flexion positive, hyperextension negative */
   extension: number;
   flexion: number;
@@ -25,7 +27,7 @@ export interface VisitChange {
   /** extension, flexion, pain, hours, or a measuring step */
   figure: string;
   /** of a motion: which, and in which mode */
-  of?: Pick<VisitMotion, 'step' | 'mode'>;
+  of?: Pick<VisitMotion, 'step' | 'mode' | 'other'>;
   before: number;
   now: number;
   change: number;
@@ -33,18 +35,21 @@ export interface VisitChange {
 
 /**
  * What changed between two visits, figure by figure; only what both visits have, a motion only against the same
- * one in the same mode.
+ * one in the same mode on the same side.
  */
 export function changesSince(before: VisitFigures, now: VisitFigures): VisitChange[] {
   const change = (figure: string, was: number | undefined, is: number | undefined): VisitChange[] =>
     was === undefined || is === undefined ? [] : [{ figure, before: was, now: is, change: is - was }];
   return [
-    ...now.motions.flatMap(({ step, mode, extension, flexion }) => {
-      const was = before.motions.find((one) => one.step === step && one.mode === mode);
+    ...now.motions.flatMap(({ step, mode, other, extension, flexion }) => {
+      const was = before.motions.find((one) => one.step === step && one.mode === mode && one.other === other);
       return [
         ...change('extension', was?.extension, extension),
         ...change('flexion', was?.flexion, flexion),
-      ].map((found) => ({ ...found, of: { mode, ...(step === undefined ? {} : { step }) } }));
+      ].map((found) => ({
+        ...found,
+        of: { mode, ...(step === undefined ? {} : { step }), ...(other ? { other } : {}) },
+      }));
     }),
     ...change('pain', before.pain, now.pain),
     ...change('hours', before.hours, now.hours),
@@ -54,6 +59,6 @@ export function changesSince(before: VisitFigures, now: VisitFigures): VisitChan
 
 /** The motion that the order limits at a visit: tested passively, or actively where that is all there is. */
 export const orderedMotion = ({ motions }: Pick<VisitFigures, 'motions'>): VisitMotion | undefined => {
-  const ofOrder = motions.filter(({ step }) => step === undefined);
+  const ofOrder = motions.filter(({ step, other }) => step === undefined && !other);
   return ofOrder.find(({ mode }) => mode === 'passive') ?? ofOrder[0];
 };

@@ -17,3 +17,12 @@ export {
 export { sizeByGirths } from './size-now';
 export { exampleMotion, motionInWindow, type MotionTest } from './motion';
 export { reviewFound } from './entries';
+export { foldReviewing, type ReviewingState, type ReviewVisit } from './fold';
+export {
+  followedOf,
+  followedSchema,
+  isGrowing,
+  sideOfReading,
+  type FollowedByFamily,
+  type FollowedMotion,
+} from './followed';

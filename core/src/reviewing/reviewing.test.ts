@@ -1,28 +1,13 @@
-import { limitsOf } from '../order';
 import fc from 'fast-check';
 import type { Order } from '../order';
 import { valuesOfStops, type HingeStops, type Setting } from '../setting';
-import { parseNeutralZero, printNeutralZero } from '../measuring';
+import { order } from '../order/test-order';
+import { parseNeutralZero, formatNeutralZero } from '../measuring';
 import { proposeAdjustment, referBecause, type AtReview } from './adjustment';
 import { changesSince, orderedMotion, type VisitMotion } from './changes';
 import { exampleMotion, motionInWindow } from './motion';
 import { sizeByGirths } from './size-now';
 
-const knee = { joint: 'knee', plane: 'sagittal' } as const;
-
-const order: Order = {
-  diagnosis: 'ligament reconstruction',
-  prescriber: 'ward 3',
-  side: 'right',
-  dayZero: '2026-11-07',
-  phases: [
-    { fromDay: 0, limits: limitsOf(knee, { extension: 10, flexion: 60 }) },
-    { fromDay: 14, limits: limitsOf(knee, { extension: 5, flexion: 90 }) },
-  ],
-  protective: true,
-  wearing: 'day and night',
-  trouble: 'keep-on',
-};
 const hinge = { extension: [0, 10, 20], flexion: [45, 60, 75, 90] };
 const stops: Setting = {
   kind: 'stops',
@@ -130,6 +115,14 @@ test('a motion is compared with the same motion in the same mode, never with ano
   ]);
   expect(orderedMotion(visit([abduction, { ...passive, mode: 'active' }, passive]))).toEqual(passive);
   expect(orderedMotion(visit([abduction]))).toBeUndefined();
+  // the other side is compared with itself, and never is the motion that the order limits
+  const other: VisitMotion = { ...passive, other: true };
+  expect(changesSince(visit([passive]), visit([other]))).toEqual([]);
+  expect(changesSince(visit([passive, { ...other, flexion: 130 }]), visit([other]))).toEqual([
+    { figure: 'extension', of: { mode: 'passive', other: true }, before: 0, now: 0, change: 0 },
+    { figure: 'flexion', of: { mode: 'passive', other: true }, before: 130, now: 120, change: -10 },
+  ]);
+  expect(orderedMotion(visit([other]))).toBeUndefined();
 });
 
 // common practice, no source: the number 7 is our choice
@@ -186,7 +179,7 @@ test('the example of a motion lies inside the order it is shown under, and is on
         };
         const example = exampleMotion(window);
         expect(motionInWindow(example, window).beyond).toBe(false);
-        expect(parseNeutralZero(printNeutralZero(example))).toEqual(example);
+        expect(parseNeutralZero(formatNeutralZero(example))).toEqual(example);
       },
     ),
   );

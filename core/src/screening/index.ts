@@ -28,3 +28,5 @@ export {
   type LimbsState,
 } from './limbs';
 export { screenLooked, limbsNoted, screenOverridden } from './entries';
+export { foldLimbs, foldScreening } from './fold';
+export { foreignFindings, foreignLimbs, overrideFaults } from './faults';

@@ -57,6 +57,8 @@ export const settingMade = {
       moved: yes(),
       /** found so, or done, by somebody whose work it is not: an orthotist looks at it */
       found: yes(),
+      /** the patient changed it alone since the last time, and tells it now */
+      reported: yes(),
     }).test(...made, isMade),
   }),
   v: 2,

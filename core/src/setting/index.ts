@@ -38,8 +38,26 @@ export {
   placesOf,
   sameMade,
   settingSchema,
+  stopsSettingOf,
   wantedOf,
   type Setting,
   type SettingKind,
+  type StopsSetting,
 } from './settings';
 export { settingChosen, settingMade, stopsChosen, stopsFitted } from './entries';
+export {
+  bodyOfMade,
+  choiceOn,
+  foldSettings,
+  foldStops,
+  groundsOn,
+  isSet,
+  madeIn,
+  wantedOn,
+  type LookAtBrace,
+  type MadeSetting,
+  type SettingFlag,
+  type StopsState,
+} from './fold';
+export { choiceFor, decideSetting, settingDecision } from './decision';
+export { foreignSetting, isForeignMade, settingRoleFaults } from './faults';

@@ -127,7 +127,6 @@ export const counted = {
   most: finite().integer().min(0).max(1000).required(),
 };
 export const named = id;
-export const notReversed = ['limits', 'must not have most under least'] as const;
 
 /** How a setting was made: a number for each of its places (none where no piece is in), or in and out; a lock that is out is open. */
 export interface SettingMade {

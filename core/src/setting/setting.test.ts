@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { looksReversed, parseNeutralZero, printNeutralZero } from '../measuring';
+import { looksReversed, parseNeutralZero, formatNeutralZero } from '../measuring';
 import { chooseStops, pairProblems, usableArc } from './stops';
 
 // Neutral-zero method, AAOS 1965; Gerhardt and Russe 1975 (memory)
@@ -21,7 +21,7 @@ test('printing and reading are inverse', () => {
     // the whole range that is recorded: beyond zero, short of it on either side, zero itself
     fc.property(fc.integer({ min: -120, max: 180 }), fc.integer({ min: 0, max: 260 }), (extension, more) => {
       const motion = { extension, flexion: Math.min(200, Math.max(-60, -extension) + more) };
-      expect(parseNeutralZero(printNeutralZero(motion))).toEqual(motion);
+      expect(parseNeutralZero(formatNeutralZero(motion))).toEqual(motion);
     }),
   );
 });

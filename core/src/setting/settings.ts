@@ -1,6 +1,6 @@
 import type { InferType } from 'yup';
 import { oneOfKinds } from '../brace';
-import { phaseOn } from '../calendar';
+import { daysBetween, phaseOn, type ClinicDay } from '../calendar';
 import type {
   JudgedSetting,
   MadeFrom,
@@ -169,6 +169,18 @@ export const sameMade = (one: SettingMade, other: SettingMade): boolean => {
   );
 };
 
+/** Below this two numbers of a setting are one: tenths do not add up to the last bit. */
+const hair = 1e-9;
+
+/** How far a setting was moved at its widest, place by place; a place without a piece before or now is not moved. */
+const moved = ({ values = {} }: SettingMade, from: (place: string) => number | null | undefined): number =>
+  Math.max(
+    0,
+    ...Object.entries(values).map(([place, value]) =>
+      value === null ? 0 : Math.abs(value - (from(place) ?? value)),
+    ),
+  );
+
 /**
  * Why a change from what was made before is more than the setting allows, in its unit. In all counts from neutral where the
  * setting does, else from what it was made to first.
@@ -181,16 +193,32 @@ export function changeFault(
   made: SettingMade,
 ): { why: 'over-change' | 'over-all'; by: number } | undefined {
   const { perChange, inAll } = setting;
-  const apart = (from: (place: string) => number | null | undefined): number =>
-    Math.max(
-      0,
-      ...Object.entries(made.values ?? {}).map(([place, value]) =>
-        value === null ? 0 : Math.abs(value - (from(place) ?? value)),
-      ),
-    );
-  const last = apart((place) => before.at(-1)?.values?.[place]);
-  if (perChange !== undefined && last > perChange) return { why: 'over-change', by: last - perChange };
+  const last = moved(made, (place) => before.at(-1)?.values?.[place]);
+  if (perChange !== undefined && last > perChange + hair) return { why: 'over-change', by: last - perChange };
   const isFromNeutral = setting.kind === 'correction' && setting.origin === 'neutral';
-  const all = apart((place) => (isFromNeutral ? 0 : before[0]?.values?.[place]));
-  return inAll !== undefined && all > inAll ? { why: 'over-all', by: all - inAll } : undefined;
+  const all = moved(made, (place) => (isFromNeutral ? 0 : before[0]?.values?.[place]));
+  return inAll !== undefined && all > inAll + hair ? { why: 'over-all', by: all - inAll } : undefined;
 }
+
+/**
+ * Whether what a patient changed alone is more than a patient may: not theirs to change, more than is allowed at once, sooner
+ * than is allowed after the last change.
+ * @param last how it was made before, and when
+ * @returns undefined when it is not, or nothing was made before
+ */
+export function patientFault(
+  { patient }: Setting,
+  last: (SettingMade & { day: ClinicDay }) | undefined,
+  made: SettingMade & { day: ClinicDay },
+): 'not-patients' | 'over-patient' | 'too-soon' | undefined {
+  if (!patient) return 'not-patients';
+  if (!last) return undefined;
+  if (moved(made, (place) => last.values?.[place]) > patient.within + hair) return 'over-patient';
+  return daysBetween(last.day, made.day) < patient.everyDays ? 'too-soon' : undefined;
+}
+
+export type StopsSetting = Extract<Setting, { kind: 'stops' }>;
+
+/** The setting of a family that is its hinges' stops, if it has any. */
+export const stopsSettingOf = ({ settings }: { settings: readonly Setting[] }): StopsSetting | undefined =>
+  settings.find((setting): setting is StopsSetting => setting.kind === 'stops');

@@ -21,3 +21,5 @@ export {
   type OperationKind,
 } from './operations';
 export { scarSeen, workDone, padPlaced, barBent } from './entries';
+export { foldShaping, isAnswered, type ShapingState } from './fold';
+export { foreignWork, isForeignWork } from './faults';

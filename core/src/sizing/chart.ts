@@ -59,5 +59,5 @@ export interface Chart {
   heights?: HeightChoice[];
   belt?: Belt;
   /** side extensions take the largest size up to this reading of the first axis */
-  extension?: { upTo: Millimetres };
+  sideExtension?: { upTo: Millimetres };
 }

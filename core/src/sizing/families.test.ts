@@ -115,12 +115,12 @@ describe('belts', () => {
     axes: [axis('waist', ['S', 'L'], [600, 800, 1000])],
     between: 'larger',
     disagree: 'primary',
-    extension: { upTo: 1200 },
+    sideExtension: { upTo: 1200 },
   };
   test.each([
     [950, 'size', 'inside', 0],
-    [1100, 'size', 'extension', 50],
-    [1200, 'size', 'extension', 100],
+    [1100, 'size', 'side-extension', 50],
+    [1200, 'size', 'side-extension', 100],
     [1250, 'made-to-measure', 'outside', 125],
     [550, 'made-to-measure', 'outside', 0],
   ])('%d mm: %s by %s', (girth, outcome, rule, each) => {

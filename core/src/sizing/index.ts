@@ -20,3 +20,5 @@ export { matchHeight, type HeightMatch } from './height';
 export { girthDrift, type Drift, type GirthOnDay } from './drift';
 export { bestFit, type FitCandidate, type RankedFit } from './best-fit';
 export { sizeChosen } from './entries';
+export { axisReading, foldSizing, type SizingState } from './fold';
+export { decideSize, sizeDecision } from './decision';

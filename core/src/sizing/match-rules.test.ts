@@ -229,10 +229,10 @@ describe('a gap of the printed chart', () => {
 });
 
 describe('side extensions', () => {
-  const upTo = { extension: { upTo: 560 } };
+  const upTo = { sideExtension: { upTo: 560 } };
   test.each([
-    [520, 'extension'],
-    [560, 'extension'],
+    [520, 'side-extension'],
+    [560, 'side-extension'],
     [560.1, 'outside'],
     [390, 'outside'],
   ] as const)('above %d: %s', (mean, rule) => expect(two(mean, 400, upTo).rule).toBe(rule));
@@ -247,7 +247,10 @@ describe('side extensions', () => {
     expect(two(505, 400, upTo)).toMatchObject({ rule: 'inside', size: 'XL' }));
   // the other axis points to L and is near M: it is not between two sizes of the extended one
   test('one size apart the extended one still gets the largest', () =>
-    expect(two(540, 361, { ...upTo, between: 'smaller' })).toMatchObject({ rule: 'extension', size: 'XL' }));
+    expect(two(540, 361, { ...upTo, between: 'smaller' })).toMatchObject({
+      rule: 'side-extension',
+      size: 'XL',
+    }));
 });
 
 describe('a two-way table', () => {

@@ -14,7 +14,7 @@ export const sizeRules = [
   'disagree-made-to-measure',
   'apart',
   'outside',
-  'extension',
+  'side-extension',
   'supply',
   'one-size',
 ] as const;
@@ -174,7 +174,7 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
   });
   const size = chart.sizes[chart.disagree === 'primary' ? claims[0]! : Math.max(...claims)]!;
   // what is extended is the largest size, and no claim lies beyond it
-  if (extended) return { outcome: 'size', size, rule: 'extension' };
+  if (extended) return { outcome: 'size', size, rule: 'side-extension' };
   if (!agree) {
     const against = named(chart, low, high);
     return chart.disagree === 'made-to-measure'
@@ -234,10 +234,10 @@ const reachedByExtension = (
 ): boolean => {
   const [first] = axes;
   return (
-    chart.extension !== undefined &&
+    chart.sideExtension !== undefined &&
     pointed[0] === undefined &&
     first!.reading.mean >= first!.edges.at(-1)!.to &&
-    first!.reading.mean <= chart.extension.upTo &&
+    first!.reading.mean <= chart.sideExtension.upTo &&
     pointed.slice(1).every((index) => index !== undefined)
   );
 };

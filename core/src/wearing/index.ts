@@ -3,9 +3,12 @@ export {
   planProblems,
   wearDays,
   wearKindFor,
-  wearSteps,
+  wearGrowth,
   type GrowingPlan,
   type WearPlan,
   type WearProblem,
 } from './plan';
 export { wearPlanned, wearTaught } from './entries';
+export { foldWearing, type WearingState } from './fold';
+export { planFaults } from './faults';
+export { wearByFamily, wearLinesSchema, type WearByFamily, type WearLine } from './family';

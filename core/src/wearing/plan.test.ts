@@ -1,5 +1,5 @@
 import type { Order } from '../order';
-import { planProblems, wearDays, wearKindFor, wearSteps, type GrowingPlan } from './plan';
+import { planProblems, wearDays, wearKindFor, wearGrowth, type GrowingPlan } from './plan';
 
 const plan: GrowingPlan = {
   kind: 'growing',
@@ -24,10 +24,10 @@ test('a plan grows to its ceiling and stays there, over a clock change', () =>
   ]));
 
 test('the steps are the days on which it grows', () => {
-  expect(wearSteps(plan).map(({ minutes }) => minutes)).toEqual([60, 90, 100]);
-  expect(wearSteps(plan).at(-1)?.day).toBe('2026-10-30');
-  expect(wearSteps({ ...plan, grow: 0 })).toEqual([]);
-  expect(wearSteps({ ...plan, ceiling: 30 })).toEqual([]);
+  expect(wearGrowth(plan).map(({ minutes }) => minutes)).toEqual([60, 90, 100]);
+  expect(wearGrowth(plan).at(-1)?.day).toBe('2026-10-30');
+  expect(wearGrowth({ ...plan, grow: 0 })).toEqual([]);
+  expect(wearGrowth({ ...plan, ceiling: 30 })).toEqual([]);
 });
 
 // common practice, no source: protective braces are worn as ordered

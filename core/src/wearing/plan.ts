@@ -54,7 +54,7 @@ export function wearDays(plan: GrowingPlan, count: number): { day: ClinicDay; mi
 }
 
 /** The days on which wearing grows, until the ceiling is reached; an absurdly slow plan is cut off. */
-export function wearSteps(plan: GrowingPlan): { day: ClinicDay; minutes: Minutes }[] {
+export function wearGrowth(plan: GrowingPlan): { day: ClinicDay; minutes: Minutes }[] {
   if (plan.grow <= 0) return [];
   const count = Math.ceil((plan.ceiling - plan.firstDay) / plan.grow);
   return Array.from({ length: Math.min(mostSteps, Math.max(0, count)) }, (_, n) => {

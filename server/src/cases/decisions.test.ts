@@ -1,6 +1,7 @@
+import { decideSize } from '@estribo/core/sizing';
 import { limitsOf } from '@estribo/core/order';
 import { dayOf } from '@estribo/core/calendar';
-import { decideSize, foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
+import { foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
 import { v7 } from 'uuid';
 import { caseEntity } from '../database/entities';
 import { soundOrder, stopsFor, stopsIn, testClinic, type SentEntry, type TestClinic } from '../test-clinic';

@@ -1,6 +1,6 @@
 import { statureForAge } from '@estribo/core/anatomy';
-import { dayOf, daysBetween } from '@estribo/core/calendar';
-import { fitModels, type FitModel } from '@estribo/core/logbook';
+import { dayOf, ageOn } from '@estribo/core/calendar';
+import { rankModels, type ModelToRank } from '@estribo/core/logbook';
 import { settledReading, stepAt } from '@estribo/core/measuring';
 import type { Programme } from '@estribo/core/programmes';
 import { In } from 'typeorm';
@@ -48,7 +48,7 @@ export function fitRoutes(context: Context): Route[] {
           db.manager,
           rows.map(({ hash }) => hash),
         );
-        const candidates = models.flatMap((model): FitModel[] => {
+        const candidates = models.flatMap((model): ModelToRank[] => {
           const programme = programmes.find((one) => fitsFamily(model, one));
           return programme ? [{ model, programme }] : [];
         });
@@ -56,8 +56,8 @@ export function fitRoutes(context: Context): Route[] {
         const today = dayOf(now().toISOString(), clinic.zone);
         // as it was read; without a reading, as it usually is at this age
         const read = settledReading(stepAt(state.measuring.states, 'stature', 'midline'));
-        const stature = read?.mean ?? statureForAge(daysBetween(person.born, today) / 365.25);
-        const fits = fitModels(state, candidates, stature);
+        const stature = read?.mean ?? statureForAge(ageOn(person.born, today));
+        const fits = rankModels(state, candidates, stature);
         res.json({
           fits: fits.slice(0, shown).map(({ model: { model, programme }, match, estimated }) => ({
             model: {

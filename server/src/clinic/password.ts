@@ -1,7 +1,7 @@
+import type { EntryFault } from '@estribo/core/record';
 import { hash } from '@node-rs/argon2';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
-import type { EntryFault } from '@estribo/core/logbook';
 
 /** Argon2id with the parameters OWASP gives as its first choice (19 MiB, two passes, one lane; memory). */
 export const hashPassword = (password: string): Promise<string> =>

@@ -1,6 +1,9 @@
+import { decideSize } from '@estribo/core/sizing';
+import { decideSignature } from '@estribo/core/checking';
+import { decideSetting } from '@estribo/core/setting';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
-import { decideSetting, decideSignature, decideSize, type BodyOf } from '@estribo/core/logbook';
+import type { BodyOf } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';

@@ -58,7 +58,8 @@ function near(chart: Chart, at: number, k: number, value: number, u: number): { 
 function oracle(chart: Chart, values: readonly number[], u: number): string | undefined {
   const places = values.map((value, at) => placeOf(chart, at, value));
   const top = chart.axes[0]!.bands.at(-1)!.to + chart.axes[0]!.resolution / 2;
-  const extends_ = chart.extension !== undefined && values[0]! >= top && values[0]! <= chart.extension.upTo;
+  const extends_ =
+    chart.sideExtension !== undefined && values[0]! >= top && values[0]! <= chart.sideExtension.upTo;
   if (extends_) places[0] = chart.axes[0]!.bands.length - 1;
   if (places.some((place) => place === undefined)) return undefined;
   if (chart.supply === 'made-to-measure') return undefined;

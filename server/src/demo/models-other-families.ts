@@ -136,7 +136,19 @@ export const otherFamilies: readonly BraceModel[] = [
       between: 'larger',
       disagree: 'larger',
     },
-    { ...legs, sided: false, version: 3, hinge: dialled },
+    {
+      ...legs,
+      sided: false,
+      version: 4,
+      hinge: dialled,
+      frame: {
+        bendable: true,
+        hingeZone: 50,
+        reach: { proximal: 230, distal: 230 },
+        increment: 5,
+        total: 15,
+      },
+    },
   ),
   model(
     'rapido-seis',
@@ -268,14 +280,21 @@ export const otherFamilies: readonly BraceModel[] = [
     },
     { distances: { 'girth-waist-above': 80, 'girth-waist-below': -80 } },
   ),
-  model('ribeira-tira', 'Ribeira Tira', 'Costureiras do Río', 'spine-pull-tab', {
-    sizes: ['S', 'M', 'L', 'XL'],
-    axes: [axis('girth-waist', ['S', 'M', 'L', 'XL'], [620, 780, 960, 1160, 1400])],
-    between: 'nearer',
-    disagree: 'primary',
-    belt: { overlap: 140, backPanel: 260, marks: { first: 160, step: 25, count: 26 } },
-    extension: { upTo: 1780 },
-  }),
+  model(
+    'ribeira-tira',
+    'Ribeira Tira',
+    'Costureiras do Río',
+    'spine-pull-tab',
+    {
+      sizes: ['S', 'M', 'L', 'XL'],
+      axes: [axis('girth-waist', ['S', 'M', 'L', 'XL'], [620, 780, 960, 1160, 1400])],
+      between: 'nearer',
+      disagree: 'primary',
+      belt: { overlap: 140, backPanel: 260, marks: { first: 160, step: 25, count: 26 } },
+      sideExtension: { upTo: 1780 },
+    },
+    { version: 3 },
+  ),
   model('alto-esterno', 'Alto Esterno', 'Ferraxes da Ponte', 'spine-sternal-pad', {
     sizes: ['XS', 'S', 'M', 'L', 'XL'],
     axes: [

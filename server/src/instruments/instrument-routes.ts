@@ -1,5 +1,5 @@
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
-import { addDays, dayOf, daysBetween, readInstant } from '@estribo/core/calendar';
+import { addDays, dayOf, ageOn, readInstant } from '@estribo/core/calendar';
 import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
 import { stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { Response } from 'express';
@@ -130,7 +130,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     ]);
     const step = programme && model && stepsOf(programme, model).find(({ id }) => id === stepId);
     if (!step) throw notFound('measuring step');
-    const stature = statureForAge(daysBetween(person.born, today()) / 365.25);
+    const stature = statureForAge(ageOn(person.born, today()));
     return { step, hidden: hiddenValue(step, caseId, side, stature) };
   };
 

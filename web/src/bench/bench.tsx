@@ -14,7 +14,7 @@ import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Page, Row, Soft } from '../parts/layout';
 import { ReasonDialog } from '../parts/reason-dialog';
-import { printMinutes, printShortWeekday, printStops, printWeekday, printWindow } from '../parts/print';
+import { formatMinutes, formatShortWeekday, formatStops, formatWeekday, formatWindow } from '../parts/format';
 
 const dayCount = 28;
 const nameWidth = 258;
@@ -219,7 +219,7 @@ export function Bench() {
         <Row $align="baseline" $gap={20}>
           <h1>
             {t('bench.title', {
-              weekday: printWeekday(today),
+              weekday: formatWeekday(today),
               due: t('bench.due', { count: due }),
               late: t('bench.late', { count: late }),
             })}
@@ -240,7 +240,7 @@ export function Bench() {
           <Days aria-label={t('bench.days')}>
             {days.map((day) => (
               <Day key={day} $today={day === today} aria-current={day === today ? 'date' : undefined}>
-                {`${printShortWeekday(day)}\n${Number(day.slice(8))}`}
+                {`${formatShortWeekday(day)}\n${Number(day.slice(8))}`}
               </Day>
             ))}
           </Days>
@@ -316,7 +316,7 @@ function BenchRow({
               key={span.from}
               style={{ left: percent(start), width: `calc(${percent(end)} - ${percent(start)})` }}
             >
-              {span.stops && `${printStops(span.stops)}`}
+              {span.stops && `${formatStops(span.stops)}`}
             </Leather>
           );
         })}
@@ -439,8 +439,8 @@ function what({ kind, window, motion, setting, minutes, note, about }: Buckle): 
     F: t('bench.fitting'),
     S: setting
       ? t('bench.scheduled')
-      : t('bench.stops', { window: window ? printWindow(window, motion) : '' }),
-    W: t('bench.wear', { minutes: printMinutes(minutes ?? 0) }),
+      : t('bench.stops', { window: window ? formatWindow(window, motion) : '' }),
+    W: t('bench.wear', { minutes: formatMinutes(minutes ?? 0) }),
     R: t('bench.review'),
   }[kind];
   return note ? `${said} (${note})` : said;

@@ -2,7 +2,7 @@ import { signedAngle, buildOf, otherSide, statureForAge, type BodyReadings } fro
 import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
-import { daysBetween } from '@estribo/core/calendar';
+import { ageOn, daysBetween } from '@estribo/core/calendar';
 import { limitedMotion } from '@estribo/core/programmes';
 import { stages, type Stage } from '@estribo/core/record';
 import { ArrowLeft } from 'lucide-react';
@@ -27,9 +27,16 @@ import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { useSteady } from '../parts/use-steady';
-import { isFree, printAngle, printDay, printWindow } from '../parts/print';
+import { isFree, formatAngle, formatDay, formatWindow } from '../parts/format';
 import { Blocking } from '../screening/blocking';
-import { CaseContext, writeEntry, type CaseWork } from '../case/case-context';
+import {
+  CaseContext,
+  FigureContext,
+  SelectionContext,
+  WaitingContext,
+  writeEntry,
+  type CaseWork,
+} from '../case/case-context';
 import { Calls } from '../case/calls';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
@@ -237,7 +244,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const [overlay, setOverlay] = useState<readonly Overlay[]>([]);
   const born = person?.born;
   const read = stepAt(state.measuring.states, 'stature', 'midline')?.assessed;
-  const years = born ? daysBetween(born, today) / 365.25 : undefined;
+  const years = born ? ageOn(born, today) : undefined;
   const stature = read?.mean ?? statureForAge(years);
   const build = useMemo(() => buildOf(stature, years), [stature, years]);
 
@@ -246,9 +253,10 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
     [state, user, zone],
   );
   const work = useMemo<CaseWork>(
-    () => ({ state, user, today, zone, unit, stature, born, waiting, selected, select, showOnFigure, write }),
-    [state, user, today, zone, unit, stature, born, waiting, selected, select, write],
+    () => ({ state, user, today, zone, unit, stature, born, write }),
+    [state, user, today, zone, unit, stature, born, write],
   );
+  const selection = useMemo(() => ({ selected, select }), [selected, select]);
 
   const move = (by: number) => {
     const next = stages[stages.indexOf(stage) + by];
@@ -284,77 +292,89 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const main = useRef<HTMLElement>(null);
   useKeptFocus(main, stage);
   const who = person ? `${person.givenName} ${person.familyName}` : '…';
-  const Screen = screens[stage];
+  // one and the same while its stage is open: what is touched or laid on the figure does not draw it anew
+  const screen = useMemo(() => {
+    const Screen = screens[stage];
+    return <Screen key={stage} />;
+  }, [stage]);
   const due = firstVisit(caseRibbon(state));
   return (
     <CaseContext value={work}>
-      <Frame>
-        <CaseHead state={state} stage={stage} who={who} today={today} due={due} />
-        <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>
-          <Rail caseId={state.case} current={stage} states={state.stages} />
-        </div>
-        <FigurePlace>
-          <BodyFigure
-            region={state.programme.region}
-            side={drawn}
-            readings={figure.own}
-            build={build}
-            overlays={overlays}
-            // a frame is drawn only where the model has one
-            layer={layer}
-            selected={selected}
-            onSelect={select}
-            description={
-              asked && steps.some(({ id }) => id === asked.id)
-                ? t('figure.descriptionWith', { part, step: named('steps', asked.id) })
-                : t('figure.description', { part })
-            }
-          />
-          {offered.length > 0 && (
-            <Overlays>
-              {offered.map((kind) => (
-                <Tick
-                  key={kind}
-                  isSelected={overlay.includes(kind)}
-                  onChange={(on) =>
-                    setOverlay(on ? [...overlay, kind] : overlay.filter((one) => one !== kind))
+      <SelectionContext value={selection}>
+        <FigureContext value={showOnFigure}>
+          <WaitingContext value={waiting}>
+            <Frame>
+              <CaseHead state={state} stage={stage} who={who} today={today} due={due} />
+              <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>
+                <Rail caseId={state.case} current={stage} states={state.stages} />
+              </div>
+              <FigurePlace>
+                <BodyFigure
+                  region={state.programme.region}
+                  side={drawn}
+                  readings={figure.own}
+                  build={build}
+                  overlays={overlays}
+                  // a frame is drawn only where the model has one
+                  layer={layer}
+                  selected={selected}
+                  onSelect={select}
+                  description={
+                    asked && steps.some(({ id }) => id === asked.id)
+                      ? t('figure.descriptionWith', { part, step: named('steps', asked.id) })
+                      : t('figure.description', { part })
                   }
-                >
-                  <Laid $kind={kind}>{t(kind === 'other' ? 'figure.otherSide' : 'figure.lastVisit')}</Laid>
-                </Tick>
-              ))}
-            </Overlays>
-          )}
-        </FigurePlace>
-        <RecordPlace>
-          <RecordStrip state={state} today={today} />
-        </RecordPlace>
-        <Work aria-label={named('stages', stage)} ref={main}>
-          <Stack $gap={12}>
-            <UnsentHere />
-            {holds === false && (
-              <Notice tone="stop" live>
-                {t('record.doesNotHold')}
-              </Notice>
-            )}
-            <Calls />
-            {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
-            {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
-            <Suspense fallback={<Loading away={false} />}>
-              {state.stages[stage].status === 'not-covered' ? (
-                <NotCovered stage={stage} />
-              ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
-                <NothingMeasured />
-              ) : whyNotNeeded(state.programme, stage) ? (
-                <NotNeeded state={state} stage={stage} />
-              ) : (
-                <Screen key={stage} />
-              )}
-              <OnToNext state={state} stage={stage} />
-            </Suspense>
-          </Stack>
-        </Work>
-      </Frame>
+                />
+                {offered.length > 0 && (
+                  <Overlays>
+                    {offered.map((kind) => (
+                      <Tick
+                        key={kind}
+                        isSelected={overlay.includes(kind)}
+                        onChange={(on) =>
+                          setOverlay(on ? [...overlay, kind] : overlay.filter((one) => one !== kind))
+                        }
+                      >
+                        <Laid $kind={kind}>
+                          {t(kind === 'other' ? 'figure.otherSide' : 'figure.lastVisit')}
+                        </Laid>
+                      </Tick>
+                    ))}
+                  </Overlays>
+                )}
+              </FigurePlace>
+              <RecordPlace>
+                <RecordStrip state={state} today={today} />
+              </RecordPlace>
+              <Work aria-label={named('stages', stage)} ref={main}>
+                <Stack $gap={12}>
+                  <UnsentHere />
+                  {holds === false && (
+                    <Notice tone="stop" live>
+                      {t('record.doesNotHold')}
+                    </Notice>
+                  )}
+                  <Calls />
+                  {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
+                  {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
+                  <Suspense fallback={<Loading away={false} />}>
+                    {state.stages[stage].status === 'not-covered' ? (
+                      <NotCovered stage={stage} />
+                    ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
+                      <NothingMeasured />
+                    ) : whyNotNeeded(state.programme, stage) ? (
+                      <NotNeeded state={state} stage={stage} />
+                    ) : (
+                      screen
+                    )}
+                    <OnToNext state={state} stage={stage} />
+                  </Suspense>
+                </Stack>
+              </Work>
+            </Frame>
+          </WaitingContext>
+        </FigureContext>
+      </SelectionContext>
     </CaseContext>
   );
 }
@@ -445,7 +465,7 @@ function CaseHead({
   const ordered = order?.angles?.find(({ joint }) => joint === limited?.joint);
   const held =
     ordered && window && isFree(window.window)
-      ? t('order.heldAt', { angle: printAngle(ordered, signedAngle(ordered, ordered.at)) })
+      ? t('order.heldAt', { angle: formatAngle(ordered, signedAngle(ordered, ordered.at)) })
       : undefined;
   const size_ = state.sizing.chosen?.decided.size;
   return (
@@ -464,7 +484,7 @@ function CaseHead({
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
-            window: held ?? printWindow(window.window, limited),
+            window: held ?? formatWindow(window.window, limited),
             count: daysBetween(order.dayZero, today),
           })}
         </p>
@@ -475,7 +495,7 @@ function CaseHead({
         <OutboxState />
         {due && (
           <span style={{ color: due < today ? color('madder') : color('soft') }}>
-            {due < today ? t('case.late', { day: printDay(due) }) : t('case.next', { day: printDay(due) })}
+            {due < today ? t('case.late', { day: formatDay(due) }) : t('case.next', { day: formatDay(due) })}
           </span>
         )}
         <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>

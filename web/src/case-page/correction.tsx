@@ -15,7 +15,7 @@ import { useDraft } from '../api/draft';
 import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';
-import { checkOf, checkQuantity, printAmount, signOf } from '../checking/found';
+import { checkOf, checkQuantity, formatAmount, signOf } from '../checking/found';
 import { AskedReading } from '../measuring/asked-reading';
 import { boundsProblem, readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -23,7 +23,7 @@ import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
 import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { signed, unitSign } from '../parts/print';
+import { signed, unitSign } from '../parts/format';
 import { readQuantity } from '../parts/reading-field';
 import { useWork, visitBefore } from '../case/case-context';
 import { describeEntry } from './describe-entry';
@@ -52,7 +52,7 @@ function readCorrection(
       checkWords(state.programme, entry.body.check).name,
       read.value,
       boundsOf('check.recorded', 'value'),
-      (bound) => (check ? printAmount(check, bound, unit) : signed(bound)),
+      (bound) => (check ? formatAmount(check, bound, unit) : signed(bound)),
     );
     return problem ? { problem } : read;
   }

@@ -1,23 +1,18 @@
-import { printPhase } from '../screening/print-order';
+import { madeIn } from '@estribo/core/setting';
+import { formatPhase } from '../screening/print-order';
 import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
-import {
-  isKind,
-  madeIn,
-  type AnyRecordedEntry,
-  type CaseState,
-  type RecordLine,
-} from '@estribo/core/logbook';
+import { isKind, type AnyRecordedEntry, type CaseState, type RecordLine } from '@estribo/core/logbook';
 import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { printNeutralZero } from '@estribo/core/measuring';
+import { formatNeutralZero } from '@estribo/core/measuring';
 import { named, t } from '../messages';
 import { checkWords, operationWords, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { printDay, printDistance, printReading } from '../parts/print';
+import { formatDay, formatDistance, formatReading } from '../parts/format';
 import { saidOfLimbs } from '../screening/limbs-felt';
-import { printWork } from '../shaping/print-work';
-import { printMade } from '../setting/print-setting';
+import { formatWork } from '../shaping/format-work';
+import { formatMade } from '../setting/format-setting';
 import { unitOfAxis } from '../sizing/print-axis';
 
 export interface Described {
@@ -64,7 +59,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'visit.planned':
       return {
         title: t('entry.visit'),
-        value: printDay(entry.body.day),
+        value: formatDay(entry.body.day),
         rest: listed(named('purpose', entry.body.purpose), entry.body.note),
       };
     case 'record.withdrawn':
@@ -100,12 +95,12 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'order.given':
       return {
         title: t('entry.order'),
-        value: printPhase(entry.body.phases[0]!, limitedMotion(state.programme)),
+        value: formatPhase(entry.body.phases[0]!, limitedMotion(state.programme)),
         rest: entry.body.diagnosis,
       };
     case 'measure.read': {
       const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
-      const shown = printReading(entry.body.value, step ? unitOf(step) : 'mm', unit);
+      const shown = formatReading(entry.body.value, step ? unitOf(step) : 'mm', unit);
       const hidden = entry.stage === 'measure' && isHidden(entry.id, state);
       return {
         title: named('steps', entry.body.step),
@@ -137,7 +132,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'motion.tested':
       return {
         title: entry.body.step ? named('steps', entry.body.step) : t('entry.motion'),
-        value: printNeutralZero(entry.body),
+        value: formatNeutralZero(entry.body),
         rest: listed(named('mode', entry.body.mode), sideOf(entry.body.side)),
       };
     case 'size.chosen':
@@ -152,7 +147,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
                   ? t('entry.oneSize')
                   : t('entry.sizeRest', {
                       percent: Math.round(entry.body.probability * 100),
-                      margin: printReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
+                      margin: formatReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
                     }),
             }),
       };
@@ -163,7 +158,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       const { name } = settingWords(state.programme, id);
       return {
         title: entry.kind === 'set.chosen' ? t('entry.chosen', { what: name }) : name,
-        ...(setting ? { value: printMade(setting, madeIn(entry.body), unit) } : {}),
+        ...(setting ? { value: formatMade(setting, madeIn(entry.body), unit) } : {}),
         rest:
           entry.kind === 'set.chosen'
             ? entry.body.phase === undefined
@@ -178,12 +173,12 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       return {
         title: t('entry.scar'),
         value: named('face', entry.body.face),
-        rest: `${printDistance(entry.body.from, unit)} – ${printDistance(entry.body.to, unit)}`,
+        rest: `${formatDistance(entry.body.from, unit)} – ${formatDistance(entry.body.to, unit)}`,
       };
     case 'work.done':
       return {
         title: operationWords(state.programme, entry.body.operation).name,
-        value: printWork(state, entry.body, unit),
+        value: formatWork(state, entry.body, unit),
         ...(entry.body.inSpite ? { rest: entry.body.inSpite } : {}),
       };
     case 'strap.begun':

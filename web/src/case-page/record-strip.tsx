@@ -2,14 +2,14 @@ import type { CaseState, RecordLine } from '@estribo/core/logbook';
 import { isKind, kinds } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { Clock3, PencilLine } from 'lucide-react';
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import styled from 'styled-components';
 import { useStaff } from '../api/clinic';
 import { color } from '../look/tokens';
 import { locale, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
 import { Small } from '../parts/layout';
-import { useWork } from '../case/case-context';
+import { useWork, WaitingContext } from '../case/case-context';
 import { Correction } from './correction';
 import { describeEntry, describeOtherwise } from './describe-entry';
 
@@ -47,7 +47,8 @@ const dateIn = (zone: string) =>
 
 /** What was written last; every line can be corrected, and the old one stays, struck through. */
 export function RecordStrip({ state, today }: { state: CaseState; today: string }) {
-  const { unit, zone, waiting, user } = useWork();
+  const { unit, zone, user } = useWork();
+  const waiting = useContext(WaitingContext);
   const { data } = useStaff();
   const [correcting, setCorrecting] = useState<RecordLine>();
   const [shown, setShown] = useState(40);

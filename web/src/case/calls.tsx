@@ -9,7 +9,7 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDay } from '../parts/print';
+import { formatDay } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 import { useWork } from './case-context';
 
@@ -59,7 +59,7 @@ export function CallMade({ call }: { call: UrgentCall }) {
   if (call.made)
     return (
       <span>
-        {t('calls.made', { whom: call.made.whom, said: call.made.said, day: printDay(call.made.day) })}
+        {t('calls.made', { whom: call.made.whom, said: call.made.said, day: formatDay(call.made.day) })}
       </span>
     );
   const make = () => {
@@ -76,7 +76,7 @@ export function CallMade({ call }: { call: UrgentCall }) {
   if (!said.open)
     return (
       <Row>
-        <span>{t('calls.due', { day: printDay(call.day) })}</span>
+        <span>{t('calls.due', { day: formatDay(call.day) })}</span>
         {may(user.role, 'checking.write') && (
           <Button onPress={() => say({ ...said, open: true })}>{t('calls.make')}</Button>
         )}

@@ -36,11 +36,6 @@ export interface CaseWork {
   stature: number;
   /** the person's day of birth, once it is known here */
   born: string | undefined;
-  waiting: ReadonlySet<string>;
-  /** a thing touched on the figure or in the work, by its id */
-  selected: string | undefined;
-  select: (id: string | undefined) => void;
-  showOnFigure: (layer: FigureLayer) => void;
   write: <K extends KindName>(
     kind: K,
     stage: EntryStage,
@@ -49,13 +44,29 @@ export interface CaseWork {
   ) => Promise<string>;
 }
 
-export const CaseContext = createContext<CaseWork | undefined>(undefined);
-
-export function useWork(): CaseWork {
-  const work = useContext(CaseContext);
-  if (!work) throw new Error('no case is open here');
-  return work;
+/** What is touched, on the figure or in the work: it changes with every glance, and the work is not drawn anew for it. */
+export interface Selection {
+  /** the thing, by its id */
+  selected: string | undefined;
+  select: (id: string | undefined) => void;
 }
+
+/*
+ * Apart from each other, so that only what shows a thing is drawn when it changes: the work, what is touched, what the figure
+ * shows, which entries still wait to be sent.
+ */
+export const CaseContext = createContext<CaseWork | undefined>(undefined);
+export const SelectionContext = createContext<Selection | undefined>(undefined);
+export const FigureContext = createContext<((layer: FigureLayer) => void) | undefined>(undefined);
+export const WaitingContext = createContext<ReadonlySet<string>>(new Set());
+
+function within<T>(value: T | undefined): T {
+  if (value === undefined) throw new Error('no case is open here');
+  return value;
+}
+
+export const useWork = (): CaseWork => within(useContext(CaseContext));
+export const useSelection = (): Selection => within(useContext(SelectionContext));
 
 /**
  * What may be done in a stage now: what the role may, not while a finding stops the fitting, and not before what
@@ -69,7 +80,7 @@ export function useMay(stage: Stage): (permission: Permission) => boolean {
 
 /** What a stage lays over the figure while it is shown. */
 export function useFigureLayer(layer: FigureLayer): void {
-  const { showOnFigure } = useWork();
+  const showOnFigure = within(useContext(FigureContext));
   const steady = useSteady(layer);
   useEffect(() => {
     showOnFigure(steady);

@@ -1,5 +1,6 @@
+import { decideSize } from '@estribo/core/sizing';
 import type { Role } from '@estribo/core/access';
-import { decideSize, foldCase, type BodyOf, type KindName } from '@estribo/core/logbook';
+import { foldCase, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
 import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -11,7 +12,7 @@ import { testContext, testLogbook, userId } from '../../../core/src/logbook/test
 import type { FigureLayer } from '../figure/layer';
 import { bareLimb } from '../figure/layer';
 import { locale } from '../messages';
-import { CaseContext, type CaseWork } from './case-context';
+import { CaseContext, FigureContext, SelectionContext, type CaseWork } from './case-context';
 
 export interface Written {
   kind: KindName;
@@ -80,10 +81,6 @@ export async function showStage(
       today: testToday,
       zone: 'Europe/Madrid',
       unit,
-      waiting: new Set(),
-      selected,
-      select,
-      showOnFigure,
       write: async (kind, stage, body, { follows: _follows, ...options } = {}) => {
         written.push({ kind, stage, body: body as Record<string, unknown>, ...options });
         const id = log.write(kind, body, {
@@ -97,9 +94,13 @@ export async function showStage(
     };
     return (
       <CaseContext value={work}>
-        <Suspense>
-          <Stage />
-        </Suspense>
+        <SelectionContext value={{ selected, select }}>
+          <FigureContext value={showOnFigure}>
+            <Suspense>
+              <Stage />
+            </Suspense>
+          </FigureContext>
+        </SelectionContext>
       </CaseContext>
     );
   }

@@ -10,7 +10,7 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Soft } from '../parts/layout';
-import { printDay } from '../parts/print';
+import { formatDay } from '../parts/format';
 
 const Line = styled.li`
   display: grid;
@@ -96,8 +96,8 @@ export default function Cases() {
                 >
                   {row.firstVisit
                     ? row.firstVisit < today
-                      ? t('case.late', { day: printDay(row.firstVisit) })
-                      : printDay(row.firstVisit)
+                      ? t('case.late', { day: formatDay(row.firstVisit) })
+                      : formatDay(row.firstVisit)
                     : ''}
                 </span>
               </Line>

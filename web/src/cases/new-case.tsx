@@ -28,7 +28,7 @@ import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDate } from '../parts/print';
+import { formatDate } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 
 const People = styled.ul`
@@ -133,7 +133,7 @@ export default function NewCase() {
               <b>
                 {person.givenName} {person.familyName}
               </b>
-              <Soft>{t('cases.born', { born: printDate(person.born) })}</Soft>
+              <Soft>{t('cases.born', { born: formatDate(person.born) })}</Soft>
               <Button look="quiet" autoFocus onPress={() => setDraft({ ...draft, picked: null })}>
                 {t('cases.another')}
               </Button>

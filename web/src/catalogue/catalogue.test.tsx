@@ -1,7 +1,7 @@
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { programmes } from '@estribo/core/programmes';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { act, render, screen } from '@testing-library/react';
+import { act, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { contextOf } from '../../../core/src/logbook/test-case';
@@ -94,8 +94,12 @@ async function show(at: string, element: React.ReactNode, path = at) {
 
 test('the list counts its models, and the families can be copied', async () => {
   await show('/catalogue', <Catalogue />);
-  const table = await screen.findByRole('table', { name: 'Models' });
+  const table = await screen.findByRole('grid', { name: 'Models' });
   expect(table.getAttribute('aria-rowcount')).toBe('2');
+  expect(within(table).getByRole('link', { name: listed.name }).getAttribute('href')).toBe(
+    `/catalogue/${listed.id}`,
+  );
+  expect(within(table).getByRole('gridcell', { name: '1 finding, invented' })).toBeTruthy();
   expect(screen.getByRole('link', { name: 'Copy as our own: ankle stabiliser' })).toBeTruthy();
 });
 
@@ -113,6 +117,19 @@ test('reception has no catalogue', async () => {
   await show('/catalogue', <Catalogue />);
   expect(screen.getByText('Your role reads this; it does not write it.')).toBeTruthy();
 });
+
+// jsdom lays nothing out: the list is drawn where it would be seen
+globalThis.matchMedia = ((media: string) => ({
+  media,
+  matches: false,
+  addEventListener: () => {},
+  removeEventListener: () => {},
+})) as unknown as typeof matchMedia;
+for (const [of, pixels] of [
+  ['clientWidth', 1200],
+  ['clientHeight', 600],
+] as const)
+  Object.defineProperty(HTMLElement.prototype, of, { configurable: true, get: () => pixels });
 
 // jsdom's files cannot be read as text yet
 File.prototype.text ??= function text(this: File) {

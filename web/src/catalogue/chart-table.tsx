@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { RuledTable } from '../parts/layout';
-import { printNumber } from '../parts/print';
+import { formatNumber } from '../parts/format';
 
 export const Table = styled(RuledTable)`
   & th,
@@ -38,7 +38,7 @@ export function TwoWayTable({
 }) {
   const [down, across] = chart.axes.map((axis) => {
     const step = stepOf(programme, axis.reading);
-    const print = (edge: number) => printNumber(edge, step ? unitOf(step) : 'mm', unit);
+    const print = (edge: number) => formatNumber(edge, step ? unitOf(step) : 'mm', unit);
     return axisBands(chart, axis).map(({ from, to }) => `${print(from)} – ${print(to)}`);
   }) as [string[], string[]];
   const [rows, columns] = chart.axes.map(({ reading }) => named('steps', reading));

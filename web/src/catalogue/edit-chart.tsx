@@ -9,7 +9,7 @@ import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printNumber, unitSign } from '../parts/print';
+import { formatNumber, unitSign } from '../parts/format';
 import { readQuantity } from '../parts/reading-field';
 import { CellInput } from './cell-input';
 import { ChartChanges } from './chart-changes';
@@ -114,7 +114,7 @@ export function EditChart({
                         label={`${named('steps', axis.reading)}, ${band.size}, ${t(`catalogue.${end}`)}`}
                         problem={wrong[key]}
                         inputMode="decimal"
-                        value={typed[key] ?? printNumber(band[end], unitAt(a), unit)}
+                        value={typed[key] ?? formatNumber(band[end], unitAt(a), unit)}
                         onChange={(text) => type(key, text)}
                       />
                     </td>

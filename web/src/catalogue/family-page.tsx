@@ -19,7 +19,7 @@ import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, RuledTable, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printNumber, unitSign } from '../parts/print';
+import { formatNumber, unitSign } from '../parts/format';
 import { readQuantity } from '../parts/reading-field';
 import { CellInput } from './cell-input';
 
@@ -90,7 +90,7 @@ function Edit({ programme }: { programme: Programme }) {
   const steps = programme.measuring.filter(isReadingStep);
   const shown = (step: Reading, field: Editable): string => {
     const value = field === 'distance' ? (step as { distance?: number | 'model' }).distance : step.tolerance;
-    return value === 'model' || value === undefined ? '' : printNumber(value, unitOf(step), unit);
+    return value === 'model' || value === undefined ? '' : formatNumber(value, unitOf(step), unit);
   };
   const keyOf = (step: Reading, field: Editable) => `${step.id} ${field}`;
 

@@ -3,7 +3,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import type { Belt } from '@estribo/core/sizing';
 import { named, t } from '../messages';
 import { Stack } from '../parts/layout';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 import { Table, TwoWayTable } from './chart-table';
 
 /** What the chart says, in words: rules, supply, distances, what comes with the size. */
@@ -18,7 +18,7 @@ export function ModelFacts({
 }) {
   const { chart } = model;
   const distances = Object.entries(model.distances).map(
-    ([step, distance]) => `${named('steps', step)} ${printReading(distance, 'mm', unit)}`,
+    ([step, distance]) => `${named('steps', step)} ${formatReading(distance, 'mm', unit)}`,
   );
   const rows: [string, string][] = [
     [t('catalogue.between'), named('between', programme.between ?? chart.between)],
@@ -42,8 +42,11 @@ export function ModelFacts({
           ],
         ] as [string, string][])
       : []),
-    ...(chart.extension
-      ? ([[t('catalogue.extension'), printReading(chart.extension.upTo, 'mm', unit)]] as [string, string][])
+    ...(chart.sideExtension
+      ? ([[t('catalogue.sideExtension'), formatReading(chart.sideExtension.upTo, 'mm', unit)]] as [
+          string,
+          string,
+        ][])
       : []),
     ...(chart.belt
       ? ([[t('catalogue.belt'), t('catalogue.beltHow', beltWords(chart.belt, unit))]] as [string, string][])
@@ -74,9 +77,9 @@ export function ModelFacts({
 }
 
 const beltWords = ({ overlap, backPanel, marks }: Belt, unit: LengthUnit) => ({
-  overlap: printReading(overlap, 'mm', unit),
-  panel: printReading(backPanel, 'mm', unit),
-  first: printReading(marks.first, 'mm', unit),
-  step: printReading(marks.step, 'mm', unit),
+  overlap: formatReading(overlap, 'mm', unit),
+  panel: formatReading(backPanel, 'mm', unit),
+  first: formatReading(marks.first, 'mm', unit),
+  step: formatReading(marks.step, 'mm', unit),
   count: marks.count,
 });

@@ -16,7 +16,7 @@ import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 import { stepOf } from './chart-table';
 import { EditChart } from './edit-chart';
 import { ModelFacts } from './model-facts';
@@ -237,7 +237,7 @@ function sayFinding(
     reading: 'reading' in finding ? named('steps', finding.reading) : '',
     size: 'size' in finding ? finding.size : '',
     next: 'next' in finding ? finding.next : '',
-    by: 'by' in finding ? printReading(finding.by, step ? unitOf(step) : 'mm', unit) : '',
+    by: 'by' in finding ? formatReading(finding.by, step ? unitOf(step) : 'mm', unit) : '',
     row: 'row' in finding ? finding.row : '',
     column: 'column' in finding ? finding.column : '',
   };

@@ -4,7 +4,7 @@ import { axisBands, type Chart, type ChartAxis } from '@estribo/core/sizing';
 import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
-import { printNumber, unitSign } from '../parts/print';
+import { formatNumber, unitSign } from '../parts/format';
 
 const Drawing = styled.svg`
   display: block;
@@ -61,7 +61,7 @@ export function Ruler({
         <span style={{ color: color('soft') }}>
           {unitSign(kept, unit)}
           {axis.resolution > 0 &&
-            `, ${t('catalogue.printedIn', { step: printNumber(axis.resolution, kept, unit) })}`}
+            `, ${t('catalogue.printedIn', { step: formatNumber(axis.resolution, kept, unit) })}`}
         </span>
       </figcaption>
       <Drawing
@@ -70,7 +70,7 @@ export function Ruler({
         aria-label={bands
           .map(
             ({ size, from, to }) =>
-              `${size}: ${printNumber(from, kept, unit)} – ${printNumber(to, kept, unit)}`,
+              `${size}: ${formatNumber(from, kept, unit)} – ${formatNumber(to, kept, unit)}`,
           )
           .join('; ')}
       >
@@ -120,7 +120,7 @@ export function Ruler({
               />
               {labelled && (
                 <text x={x(at)} y={97} textAnchor="middle">
-                  {printNumber(at, kept, unit)}
+                  {formatNumber(at, kept, unit)}
                 </text>
               )}
             </g>

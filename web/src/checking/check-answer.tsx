@@ -14,8 +14,8 @@ import {
   checkQuantity,
   keyOf,
   pairNames,
-  printAmount,
-  printFound,
+  formatAmount,
+  formatFound,
   saidAnswer,
   saidMinus,
   signOf,
@@ -45,7 +45,7 @@ export function CheckAnswer({
   const names = pairNames(state, check);
   const pair = screenOf(check).pair === true;
   const asFound = (number: number | undefined) =>
-    number === undefined ? '' : printFound(check, number, unit);
+    number === undefined ? '' : formatFound(check, number, unit);
   const found = { typed: asFound(value), other: asFound(reference) };
   // only what was typed is kept: what was found is printed in the unit of the moment
   const [draft, setDraft] = useDraft<Partial<typeof found>>(`${state.case}-check-${keyOf(check)}`, {});
@@ -77,7 +77,7 @@ export function CheckAnswer({
     const number = readQuantity(text, kind, unit);
     if ('problem' in number) return number;
     const problem = boundsProblem(name, number.value, boundsOf('check.recorded', 'value'), (bound) =>
-      printAmount(check, bound, unit),
+      formatAmount(check, bound, unit),
     );
     return problem ? { problem } : number;
   };

@@ -1,6 +1,6 @@
+import { decideSetting } from '@estribo/core/setting';
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
-import { decideSetting } from '@estribo/core/logbook';
 import { foldCase } from '@estribo/core/logbook';
 import { testContext } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage, testToday } from '../case/test-stage';

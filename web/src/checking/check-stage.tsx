@@ -1,12 +1,13 @@
+import { stands } from '@estribo/core/record';
 import { limitedMotion } from '@estribo/core/programmes';
-import type { FitCheck, Judged } from '@estribo/core/checking';
+import { type FitCheck, type Judged, decideSignature } from '@estribo/core/checking';
 import { partNamed } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
-import { decideSignature, stands, stillNeeded, type CaseState } from '@estribo/core/logbook';
+import { stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
-import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useSelection, useWork } from '../case/case-context';
 import { color, narrow, size } from '../look/tokens';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
@@ -15,12 +16,12 @@ import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printWindow } from '../parts/print';
+import { formatWindow } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
 import { CheckAnswer } from './check-answer';
 import { Cures } from './cures';
-import { checkName, keyOf, pairNames, printAmount, saidAnswer, saidFound } from './found';
+import { checkName, keyOf, pairNames, formatAmount, saidAnswer, saidFound } from './found';
 import { screenOf } from './kinds/all';
 import { LimbsFeltNote } from '../screening/limbs-felt';
 
@@ -61,7 +62,8 @@ const Badge = styled.span`
 `;
 
 export default function CheckStage() {
-  const { state, user, today, unit, select, selected, write } = useWork();
+  const { state, user, today, unit, write } = useWork();
+  const { select, selected } = useSelection();
   const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
   const [note, setNote] = useDraft(`${state.case}-check-note`);
@@ -132,7 +134,7 @@ export default function CheckStage() {
             <div>
               <b>{checkName(state, check)}</b>
               <Soft style={{ fontSize: size.small }}>
-                {hint(state, check, window ? printWindow(window, limited) : '', unit)}
+                {hint(state, check, window ? formatWindow(window, limited) : '', unit)}
               </Soft>
             </div>
             {judged.state === 'not-needed' ? (
@@ -156,13 +158,17 @@ export default function CheckStage() {
                     ? ''
                     : saidAnswer(state, check.id, seen)
                   : saidFound(state.programme, check, value, unit)}
-                {reference === undefined ? '' : ` / ${printAmount(check, reference, unit)}`}
+                {reference === undefined ? '' : ` / ${formatAmount(check, reference, unit)}`}
               </b>
             )}
             {judged.state === 'not-reached' && <Failed>{t('checking.notReachedDo')}</Failed>}
-            {judged.state === 'open' && judged.why === 'too-early' && (
+            {judged.state === 'open' && judged.why && (
               <Failed>
-                <p role="status">{t('checking.tooEarly', { count: check.moment?.notBefore ?? 0 })}</p>
+                <p role="status">
+                  {judged.why === 'too-early'
+                    ? t('checking.tooEarly', { count: check.moment?.notBefore ?? 0 })
+                    : t('checking.tooLate', { count: check.moment?.notAfter ?? 0 })}
+                </p>
               </Failed>
             )}
             {judged.state === 'fail' && (
@@ -171,7 +177,7 @@ export default function CheckStage() {
                   {t(`checkFail.${judged.reason}`, {
                     joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
                   })}
-                  {judged.by ? t('checking.by', { by: printAmount(check, judged.by, unit) }) : ''}.{' '}
+                  {judged.by ? t('checking.by', { by: formatAmount(check, judged.by, unit) }) : ''}.{' '}
                   {checkWords(state.programme, check.id).fix}
                 </p>
                 <Cures check={check} />
@@ -226,7 +232,7 @@ const hint = (state: CaseState, check: FitCheck, window: string, unit: LengthUni
     window,
     programme: state.programme,
     unit,
-    print: (value) => printAmount(check, value, unit),
+    print: (value) => formatAmount(check, value, unit),
     said: (value) => saidFound(state.programme, check, value, unit),
     names: pairNames(state, check),
   });

@@ -4,7 +4,7 @@ import type { CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';
-import { degrees, printDistance, printNumber, signed } from '../parts/print';
+import { degrees, formatDistance, formatNumber, signed } from '../parts/format';
 import { screenOf } from './kinds/all';
 
 export const checkOf = ({ checking }: CaseState, id: string): FitCheck | undefined =>
@@ -22,20 +22,20 @@ export const signOf = (check: FitCheck, unit: LengthUnit): string =>
 const countSign = (check: FitCheck): string => screenOf(check).countSign?.(check) ?? '';
 
 /** The bare number, as it is typed. */
-export const printFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
+export const formatFound = (check: FitCheck, value: number, unit: LengthUnit): string =>
   checkQuantity(check) === 'distance'
-    ? `${value < 0 ? '−' : ''}${printNumber(Math.abs(value), 'mm', unit)}`
+    ? `${value < 0 ? '−' : ''}${formatNumber(Math.abs(value), 'mm', unit)}`
     : signed(value);
 
 /** The number with its unit. */
-export function printAmount(check: FitCheck, value: number, unit: LengthUnit): string {
+export function formatAmount(check: FitCheck, value: number, unit: LengthUnit): string {
   switch (checkQuantity(check)) {
     case 'degrees':
       return degrees(value);
     case 'count':
       return `${signed(value)} ${countSign(check)}`.trimEnd();
     case 'distance':
-      return printDistance(value, unit);
+      return formatDistance(value, unit);
   }
 }
 
@@ -53,8 +53,8 @@ export const saidFound = (
   value: number,
   unit: LengthUnit,
 ): string =>
-  (value < 0 ? saidMinus(programme, check, printAmount(check, -value, unit)) : undefined) ??
-  printAmount(check, value, unit);
+  (value < 0 ? saidMinus(programme, check, formatAmount(check, -value, unit)) : undefined) ??
+  formatAmount(check, value, unit);
 
 /** A check's name, with its moment where it has several. */
 export function checkName({ programme }: CaseState, { id, moment }: Pick<FitCheck, 'id' | 'moment'>): string {

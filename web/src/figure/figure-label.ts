@@ -1,7 +1,7 @@
 import { isReading, unitOf, type MeasuringStep } from '@estribo/core/measuring';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { language } from '../messages';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 
 /** A reading's number for the figure's dimension: the distance of a tape, the value of what is read. */
 export function figureLabel(
@@ -10,5 +10,5 @@ export function figureLabel(
   unit: LengthUnit,
 ): string | undefined {
   if (step.kind === 'girth') return formatLength(Math.abs(step.distance), unit, language);
-  return value === undefined || !isReading(step) ? undefined : printReading(value, unitOf(step), unit);
+  return value === undefined || !isReading(step) ? undefined : formatReading(value, unitOf(step), unit);
 }

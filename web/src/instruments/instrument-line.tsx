@@ -8,7 +8,7 @@ import { color, size } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
-import { printDay, printFine, printReading, unitSign } from '../parts/print';
+import { formatDay, formatFine, formatReading, unitSign } from '../parts/format';
 import { Calibration } from './calibration';
 import type { ConnectedInstrument } from './use-instrument';
 
@@ -64,18 +64,20 @@ export function InstrumentLine({
       {state === 'reading' && line ? (
         <>
           <span>
-            {name}: <b>{printReading(line.value, unit, length)}</b>
+            {name}: <b>{formatReading(line.value, unit, length)}</b>
           </span>
           <Button onPress={onTake} keycap="␣">
             {t('instruments.space')}
           </Button>
           <span>
             {t('instruments.calibrated', {
-              day: printDay(line.calibrated),
-              offset: printFine(line.offset, unit, length),
+              day: formatDay(line.calibrated),
+              offset: formatFine(line.offset, unit, length),
             })}
           </span>
-          {line.validUntil < today && <em>{t('instruments.overdue', { day: printDay(line.validUntil) })}</em>}
+          {line.validUntil < today && (
+            <em>{t('instruments.overdue', { day: formatDay(line.validUntil) })}</em>
+          )}
         </>
       ) : (
         <span>{t(state === 'lost' ? 'instruments.lost' : 'instruments.waits', { name })}</span>

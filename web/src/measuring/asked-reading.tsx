@@ -11,7 +11,7 @@ import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 
 /** A reading that is odd, asked about: what was expected, what may have been meant. It can always be taken. */
 export function AskedReading({
@@ -37,7 +37,7 @@ export function AskedReading({
         <Row>
           {meant && meant.slip !== 'sides-swapped' && (
             <Button look="main" onPress={() => onTake(meant.value)}>
-              {t('measuring.takeMeant', { value: printReading(meant.value, unitOf(step), unit) })}
+              {t('measuring.takeMeant', { value: formatReading(meant.value, unitOf(step), unit) })}
             </Button>
           )}
           <Button onPress={() => onTake(value, against)}>{t('measuring.takeAnyway')}</Button>
@@ -56,7 +56,7 @@ function questionText(
   step: ReadingStep | PostureStep,
   unit: LengthUnit,
 ): string {
-  const print = (number: number) => printReading(number, unitOf(step), unit);
+  const print = (number: number) => formatReading(number, unitOf(step), unit);
   const [from, to] = isReading(step) ? step.plausible : [-180, 180];
   const said = t(`measuring.asked.${against}`, {
     value: print(value),

@@ -15,7 +15,7 @@ import { inLanguage, named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printFine, printReading } from '../parts/print';
+import { formatFine, formatReading } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 
 const litres = inLanguage(
@@ -40,7 +40,7 @@ export function Derived() {
     <>
       {calf && (
         <Notice tone="stop" live>
-          {t('measuring.calf', { side: named('side', calf.side), by: printReading(calf.by, 'mm', unit) })}
+          {t('measuring.calf', { side: named('side', calf.side), by: formatReading(calf.by, 'mm', unit) })}
         </Notice>
       )}
       {volumes.length > 0 && (
@@ -83,7 +83,7 @@ export function OwnPrecision({ at }: { at: StepState }) {
   if (used) return <Soft>{t('measuring.ownUsed', { pairs: used.pairs })}</Soft>;
   if (!own) return null;
   // a deviation is smaller than what a reading is printed to
-  const print = (value: number) => printFine(value, unitOf(step), unit);
+  const print = (value: number) => formatFine(value, unitOf(step), unit);
   return (
     <Row>
       <Soft style={{ flex: 1, minWidth: 220 }}>

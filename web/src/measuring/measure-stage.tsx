@@ -5,7 +5,7 @@ import { windowOn, type MotionWindow } from '@estribo/core/order';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
-import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { useFigureLayer, useMay, useSelection, useWork } from '../case/case-context';
 import { useHotkeys } from '../browser/hotkeys';
 import type { FigureLayer } from '../figure/layer';
 import { named, t } from '../messages';
@@ -41,7 +41,8 @@ function holds(states: readonly StepState[], { step, side, taken }: Picked): Ste
 }
 
 export default function MeasureStage() {
-  const { state, unit, today, select, selected } = useWork();
+  const { state, unit, today } = useWork();
+  const { select, selected } = useSelection();
   const mayNow = useMay('measure');
   const { measuring } = state;
   const [picked, pick] = useState<Picked>();

@@ -8,14 +8,14 @@ import {
   unitOf,
   type StepState,
 } from '@estribo/core/measuring';
-import { printNeutralZero } from '@estribo/core/measuring';
+import { formatNeutralZero } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { Button as Plain } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, narrow, size } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
-import { printNumber, printReading } from '../parts/print';
+import { formatNumber, formatReading } from '../parts/format';
 
 const Table = styled.table`
   border-collapse: collapse;
@@ -104,7 +104,7 @@ export function shownReading(at: StepState | undefined, unit: LengthUnit): strin
         const motion = at.motions.findLast((one) => one.mode === mode);
         if (!motion) return [];
         const { extension, flexion } = motion.limitReached;
-        const reached = printNeutralZero({ extension: -motion.from || 0, flexion: motion.to });
+        const reached = formatNeutralZero({ extension: -motion.from || 0, flexion: motion.to });
         return [
           `${named('mode', mode).slice(0, 3)} ${reached}${extension || flexion ? ` (${t('setting.notBeyond')})` : ''}`,
         ];
@@ -116,12 +116,12 @@ export function shownReading(at: StepState | undefined, unit: LengthUnit): strin
       if (!assessed) return at.step.optional ? t('measuring.optional') : '–';
       if (assessed.needs === 'second') return t('measuring.oneTaken');
       const kept = unitOf(at.step);
-      const value = printNumber(assessed.mean, kept, unit);
+      const value = formatNumber(assessed.mean, kept, unit);
       return assessed.needs === 'third'
         ? t('measuring.needsThird', { value })
         : assessed.needs === 'settle'
           ? t('measuring.needsSettling', { value })
-          : `${value} ± ${printNumber(2 * assessed.uncertainty, kept, unit)}`;
+          : `${value} ± ${formatNumber(2 * assessed.uncertainty, kept, unit)}`;
     }
   }
 }
@@ -198,7 +198,7 @@ export function MeasuredTable({
                 <td>
                   {difference === undefined
                     ? ''
-                    : `${difference > 0 ? '+' : difference < 0 ? '−' : ''}${printReading(Math.abs(difference), unitOf(step), unit)}`}
+                    : `${difference > 0 ? '+' : difference < 0 ? '−' : ''}${formatReading(Math.abs(difference), unitOf(step), unit)}`}
                 </td>
               )}
             </tr>

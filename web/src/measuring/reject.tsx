@@ -5,7 +5,7 @@ import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 import { useReason } from '../parts/use-reason';
 
 /** One repeat taken out with the reason: the tape slipped, the patient moved. */
@@ -23,7 +23,7 @@ export function Reject({ at: { step, side, readings }, onClose }: { at: StepStat
       <Row>
         {readings.map(({ entry, value }) => (
           <Button key={entry} onPress={() => reject(entry)}>
-            {t('measuring.rejectThis', { value: printReading(value ?? 0, unitOf(step), unit) })}
+            {t('measuring.rejectThis', { value: formatReading(value ?? 0, unitOf(step), unit) })}
           </Button>
         ))}
         <Button look="quiet" onPress={onClose}>

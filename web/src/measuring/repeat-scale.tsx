@@ -3,7 +3,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { t } from '../messages';
-import { printNumber, printReading } from '../parts/print';
+import { formatNumber, formatReading } from '../parts/format';
 
 const Drawing = styled.svg`
   display: block;
@@ -36,8 +36,8 @@ export function RepeatScale({
     (_, i) => centre - reach + i * stride,
   );
   const every = Math.ceil(ticks.length / 7);
-  const range = printReading(assessed.range, kept, unit);
-  const allowed = printReading(step.tolerance, kept, unit);
+  const range = formatReading(assessed.range, kept, unit);
+  const allowed = formatReading(step.tolerance, kept, unit);
   const said =
     assessed.needs === 'third'
       ? t('measuring.apart', { range, allowed })
@@ -52,7 +52,7 @@ export function RepeatScale({
         width={310}
         height={48}
         role="img"
-        aria-label={assessed.values.map((value) => printNumber(value, kept, unit)).join(', ')}
+        aria-label={assessed.values.map((value) => formatNumber(value, kept, unit)).join(', ')}
       >
         <path d={`M12 16H298`} stroke={color('line')} />
         {ticks.map((mm, i) => (
@@ -60,7 +60,7 @@ export function RepeatScale({
             <path d={`M${x(mm)} 11V21`} stroke={color('edge')} />
             {i % every === 0 && (
               <text x={x(mm)} y={42} textAnchor="middle">
-                {printNumber(mm, kept, unit)}
+                {formatNumber(mm, kept, unit)}
               </text>
             )}
           </g>

@@ -5,7 +5,7 @@ import { Button } from '../parts/button';
 import { Dialog } from '../parts/dialog';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 import { useReason } from '../parts/use-reason';
 
 /** A step that cannot be taken as it should: left out, or taken another way, with the reason. */
@@ -33,7 +33,7 @@ export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: 
   };
   const put = (steps: string[], substitute?: SubstituteWay) =>
     giving((reason) => void skip(steps, reason, substitute));
-  const print = (value: number) => `± ${printReading(value, unitOf(step), unit)}`;
+  const print = (value: number) => `± ${formatReading(value, unitOf(step), unit)}`;
   return (
     <Dialog
       title={t(side === 'midline' ? 'measuring.skipTitleMidline' : 'measuring.skipTitle', {

@@ -5,7 +5,7 @@ import type { MotionWindow } from '@estribo/core/order';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { en } from '../messages/en';
 import { familyWords, language, named, t } from '../messages';
-import { isFree, printReading, printWindow } from '../parts/print';
+import { isFree, formatReading, formatWindow } from '../parts/format';
 
 /** What a step is called while it is asked for. */
 export function titleOf(step: MeasuringStep, unit: LengthUnit): string {
@@ -38,7 +38,7 @@ function postureHow({ joint: name, target, tolerance }: PostureStep, ordered: Mo
       })
     : t('measuring.postureOrdered', {
         joint,
-        window: printWindow(ordered, { joint: name, plane: 'sagittal' }),
+        window: formatWindow(ordered, { joint: name, plane: 'sagittal' }),
         tolerance,
       });
 }
@@ -82,7 +82,7 @@ function howToRead(step: ReadingStep): string {
 const repeatsOf = (step: ReadingStep, unit: LengthUnit): string =>
   step.repeats === 1
     ? t('measuring.onceHow')
-    : t('measuring.repeatsHow', { tolerance: printReading(step.tolerance, unitOf(step), unit) });
+    : t('measuring.repeatsHow', { tolerance: formatReading(step.tolerance, unitOf(step), unit) });
 
 /** Why the step is taken. */
 export const reasonOf = (step: MeasuringStep, family: string): string =>

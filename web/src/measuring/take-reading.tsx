@@ -1,6 +1,6 @@
 import { bodyPartSide } from '../parts/body-part-side';
 import { stances, type Stance } from '@estribo/core/brace';
-import { daysBetween } from '@estribo/core/calendar';
+import { ageOn } from '@estribo/core/calendar';
 import {
   footLength,
   inSight,
@@ -33,9 +33,9 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFree, printNumber, printReading, saidUnderZero, printWindow, unitSign } from '../parts/print';
+import { isFree, formatNumber, formatReading, saidUnderZero, formatWindow, unitSign } from '../parts/format';
 import { useDraft } from '../api/draft';
-import { ReadingField, readQuantity, type Quantity } from '../parts/reading-field';
+import { quantityOf, ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { InstrumentLine } from '../instruments/instrument-line';
 import { useInstrument, type FromInstrument } from '../instruments/use-instrument';
@@ -198,7 +198,7 @@ function SettleReading({
                 )
               }
             >
-              {t('measuring.settleReject', { value: printReading(assessed.values[place]!, kept, unit) })}
+              {t('measuring.settleReject', { value: formatReading(assessed.values[place]!, kept, unit) })}
             </Button>
           ))}
         </Row>
@@ -206,13 +206,6 @@ function SettleReading({
     </Notice>
   );
 }
-
-const quantityOf: Record<ReturnType<typeof unitOf>, Quantity> = {
-  mm: 'length',
-  degrees: 'degrees',
-  kg: 'mass',
-  years: 'count',
-};
 
 /** A reading of a number, asked about when it is odd, never refused. */
 function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureStep }) {
@@ -256,7 +249,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
     };
     void save(() => write('measure.read', 'measure', body)).then((taken) => {
       // another one was still on its way: what was typed is not lost
-      if (!taken) type(printNumber(value, kept, unit));
+      if (!taken) type(formatNumber(value, kept, unit));
     });
   };
   const consider = (value: number, from?: FromInstrument) => {
@@ -285,17 +278,17 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
     const taken = instrument.take();
     if (!taken) return setProblem(t('instruments.nothingYet'));
     setProblem(undefined);
-    type(printNumber(taken.value, kept, unit));
+    type(formatNumber(taken.value, kept, unit));
     consider(taken.value, taken);
   };
 
-  const age = step.kind === 'age' && born ? daysBetween(born, today) / 365.25 : undefined;
+  const age = step.kind === 'age' && born ? ageOn(born, today) : undefined;
   // the age comes from the day of birth; it is typed only where that is not known here
   if (age !== undefined && readings.length === 0)
     return (
       <Row>
         <Button look="main" autoFocus isDisabled={saving} onPress={() => enter(Math.round(age * 10) / 10)}>
-          {t('measuring.ageByBirth', { age: printReading(age, 'years', unit) })}
+          {t('measuring.ageByBirth', { age: formatReading(age, 'years', unit) })}
         </Button>
         <OtherWays at={at} {...rest} />
       </Row>
@@ -354,7 +347,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
           typed !== '' && (
             <Soft style={{ maxWidth: 300 }}>
               {t('measuring.shoeEstimate', {
-                length: printReading(footLength(Number(typed.replace(',', '.')), scale), 'mm', unit),
+                length: formatReading(footLength(Number(typed.replace(',', '.')), scale), 'mm', unit),
               })}
             </Soft>
           )}
@@ -446,7 +439,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
         />
         <Stack $gap={4} style={{ maxWidth: 300 }}>
           <p>{saidEnds(step).join(', ')}</p>
-          {!isFree(window) && <p>{t('measuring.motionWindow', { window: printWindow(window, step) })}</p>}
+          {!isFree(window) && <p>{t('measuring.motionWindow', { window: formatWindow(window, step) })}</p>}
         </Stack>
       </Row>
       {reversed && !beyond && (
@@ -457,7 +450,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
       {beyond && (
         <Notice tone="stop" live>
           <Stack $gap={8}>
-            {t('setting.motionBeyond', { window: printWindow(window, step) })}
+            {t('setting.motionBeyond', { window: formatWindow(window, step) })}
             <Row>
               <Button look="stop" onPress={() => take(true)}>
                 {t('setting.motionHappened')}

@@ -1055,7 +1055,7 @@ export const es: SameShape<typeof en> = {
     universal: 'vale para ambos lados',
     distances: 'Distancias',
     byOrder: 'por la prescripción',
-    extension: 'Extensiones laterales hasta',
+    sideExtension: 'Extensiones laterales hasta',
     twoWayAxes: '{{rows}} hacia abajo, {{columns}} a lo ancho',
     noSuchSize: 'Una celda tiene una talla de esta tabla o queda vacía: {{sizes}}.',
     belt: 'Extremos de la faja',
@@ -1168,7 +1168,7 @@ export const es: SameShape<typeof en> = {
     beltTilt: 'Borde inferior {{angle}}° {{way}}: {{above}} arriba, {{below}} abajo.',
     tiltOut: 'más ancho que el superior',
     tiltIn: 'más estrecho que el superior',
-    extension: 'Con extensiones laterales de {{length}} a cada lado.',
+    sideExtension: 'Con extensiones laterales de {{length}} a cada lado.',
     bestFit: 'Otros modelos',
     bestFitHow: 'Todos los modelos que este cuerpo podría llevar, antes los más seguros.',
     sisters: 'También familias hermanas',
@@ -1196,7 +1196,8 @@ export const es: SameShape<typeof en> = {
     'disagree-made-to-measure': 'Las lecturas apuntan a {{against}}; la tabla quiere a medida.',
     apart: 'Las lecturas apuntan a {{against}}, demasiado lejos: a medida.',
     outside: 'A medida, o un modelo con una tabla más ancha.',
-    extension: 'Por encima de la talla mayor, {{size}}, pero dentro de lo que dan sus extensiones laterales.',
+    'side-extension':
+      'Por encima de la talla mayor, {{size}}, pero dentro de lo que dan sus extensiones laterales.',
     'one-size': 'Una talla ajustable: no se mide nada para ella.',
     supply: 'Este modelo se hace a medida; las lecturas caen en lo que se puede hacer.',
   },
@@ -1245,7 +1246,11 @@ export const es: SameShape<typeof en> = {
       'over-change':
         'Más de lo permitido de una vez: vuelva atrás, o diga por qué en la nota de la revisión.',
       'over-all': 'Más de lo permitido en total: vuelva atrás, o pregunte al fabricante.',
+      'not-patients': 'El paciente cambió lo que no le toca cambiar: lo mira un técnico ortopeda.',
+      'over-patient': 'El paciente cambió de una vez más de lo permitido: lo mira un técnico ortopeda.',
+      'too-soon': 'El paciente lo cambió antes de lo permitido: repita cuántos días deben pasar.',
     },
+    patientChanged: 'El paciente lo cambió en casa y lo cuenta ahora',
     isChosen: 'Elegido: {{value}}.',
     chooseFor: 'Elegir {{value}}, para que lo haga otra persona',
     asFound:
@@ -1540,6 +1545,10 @@ export const es: SameShape<typeof en> = {
       'La articulación no llega a este extremo: pruebe el tope en la ortesis fuera de la pierna, moviéndola a mano.',
     tooEarly_one: 'Se miró demasiado pronto: cuenta {{count}} minuto después de la última cincha.',
     tooEarly_other: 'Se miró demasiado pronto: cuenta {{count}} minutos después de la última cincha.',
+    tooLate_one:
+      'Se miró demasiado tarde: cuenta hasta {{count}} minuto después de la última cincha. Póngala de nuevo y mire a tiempo.',
+    tooLate_other:
+      'Se miró demasiado tarde: cuenta hasta {{count}} minutos después de la última cincha. Póngala de nuevo y mire a tiempo.',
     allowedWindow: 'con goniómetro, ortesis apretada; prescrito {{window}}',
     between: '{{from}} a {{to}}',
     alike: '{{value}} y {{reference}} iguales con margen de {{within}}',
@@ -1562,6 +1571,16 @@ export const es: SameShape<typeof en> = {
     signAgain: 'Algo ha cambiado desde la firma. Compruebe de nuevo y firme.',
   },
   who: { patient: 'el paciente', carer: 'el cuidador' },
+  wearLines: {
+    'worn-active': 'Actúa con el movimiento: se lleva durante la actividad.',
+    'for-weight-bearing':
+      'Se lleva en la actividad sobre la pierna; media hora el primer día, y va creciendo.',
+    'two-hours-at-first':
+      'Dos horas al día como mucho al principio, para lo que duele; los extremos solo añaden dolor.',
+    'whenever-bearing-weight': 'Después de operar: siempre que la pierna cargue peso.',
+    'out-of-bed':
+      'Fuera de la cama, no de noche, sobre una camiseta; cuántas semanas lo dice el prescriptor.',
+  },
   care: {
     'pads-by-hand': 'Cuidado: almohadillas y forros a mano, en frío, jabón suave, secar en plano al aire.',
     'hinges-dry-spray': 'Bisagras: PTFE seco o silicona en aerosol, sin aceite.',
@@ -1581,6 +1600,8 @@ export const es: SameShape<typeof en> = {
     everyDays: 'Un paso cada',
     ceiling: 'Como mucho',
     days: 'días',
+    overFirstDay: 'Más el primer día de lo que se empieza con esta familia: {{most}}.',
+    familysOwn: 'El primer día, como empieza el oficio con esta familia; antes va la prescripción.',
     noNumbers: 'Este modelo no da números de uso: escriba los de la prescripción o el fabricante.',
     modelsOwn: 'Rellenado con los números del modelo (inventados); antes va la prescripción.',
     take: 'Tomar el plan',
@@ -1636,7 +1657,7 @@ export const es: SameShape<typeof en> = {
     sayWhich: 'Diga cuál.',
     changes: 'Cambios desde el {{day}}',
     otherSize:
-      'Por los perímetros de hoy la talla sería {{now}}, no {{chosen}}. Mida de nuevo antes del siguiente paso.',
+      'Por las medidas de hoy la talla sería {{now}}, no {{chosen}}. Mida de nuevo antes del siguiente paso.',
     course: '{{motion}}: movilidad en las visitas, grados',
     whichMotion: 'Qué movimiento',
     refer: 'Hoy sin ajuste.',

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { programmes, stopsSettingOf, type Programme } from '@estribo/core/programmes';
-import { chooseStops, placesOf } from '@estribo/core/setting';
+import { programmes, type Programme } from '@estribo/core/programmes';
+import { chooseStops, placesOf, stopsSettingOf } from '@estribo/core/setting';
 import { parseNeutralZero } from '@estribo/core/measuring';
 import { en } from './en';
 import { checkWords, listName, operationWords, settingWords, stepWords } from './fitting';

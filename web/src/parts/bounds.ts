@@ -2,7 +2,7 @@ import type { Bounds } from '@estribo/core/logbook';
 import { readingBounds, unitOf, type MeasuringStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { t } from '../messages';
-import { printReading, signed } from './print';
+import { formatReading, signed } from './format';
 
 /**
  * What is wrong with a number that lies outside its bounds, with the field's name, the bounds and the unit in
@@ -31,5 +31,5 @@ export const readingProblem = (
   unit: LengthUnit,
 ): string | undefined =>
   boundsProblem(what, value, { ...readingBounds(step), whole: false }, (bound) =>
-    printReading(bound, unitOf(step), unit),
+    formatReading(bound, unitOf(step), unit),
   );

@@ -1,7 +1,15 @@
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { printArc, printClock, printDay, printMinutes, printStops, printWindow, signed } from './print';
+import {
+  formatArc,
+  formatClock,
+  formatDay,
+  formatMinutes,
+  formatStops,
+  formatWindow,
+  signed,
+} from './format';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { queries } from '../api/queries';
 import { useDraft } from '../api/draft';
@@ -15,7 +23,7 @@ test.each([
   [{ extension: 20, flexion: 20 }, 'fixed at 20°'],
   [{ extension: 0, flexion: 0 }, 'fixed at 0°'],
   [{}, 'no range-of-motion limits ordered'],
-])('the window %j is printed %s', (window, text) => expect(printWindow(window)).toBe(text));
+])('the window %j is printed %s', (window, text) => expect(formatWindow(window)).toBe(text));
 
 // at other joints each end has its name, never a bare sign
 test.each([
@@ -24,15 +32,15 @@ test.each([
   ['shoulder', 'frontal', { extension: -90 }, '90° abduction, adduction free'],
   ['neck', 'transverse', { flexion: 0 }, 'to 0°, turned left free'],
 ] as const)('%s, %s: %j is printed %s', (joint, plane, window, text) =>
-  expect(printWindow(window, { joint, plane })).toBe(text),
+  expect(formatWindow(window, { joint, plane })).toBe(text),
 );
 
 test('numbers are printed as they are said', () => {
-  expect(printStops({ extension: 0, flexion: null })).toBe('0 / none');
-  expect(printArc({ from: 8, to: undefined })).toBe('8°, flexion free');
-  expect(printDay('2026-12-05')).toBe('5 Dec');
-  expect([printMinutes(45), printMinutes(60), printMinutes(90)]).toEqual(['45 min', '1 h', '1 h 30']);
-  expect(printClock(90)).toBe('1:30');
+  expect(formatStops({ extension: 0, flexion: null })).toBe('0 / none');
+  expect(formatArc({ from: 8, to: undefined })).toBe('8°, flexion free');
+  expect(formatDay('2026-12-05')).toBe('5 Dec');
+  expect([formatMinutes(45), formatMinutes(60), formatMinutes(90)]).toEqual(['45 min', '1 h', '1 h 30']);
+  expect(formatClock(90)).toBe('1:30');
   expect(signed(-9)).toBe('−9');
 });
 

@@ -1,10 +1,11 @@
+import type { ReadingUnit } from '@estribo/core/measuring';
 import { mayBeThousands, parseLength, parseMass, plainTyped, type LengthUnit } from '@estribo/core/quantity';
 import { useEffect, useRef } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../look/tokens';
 import { t } from '../messages';
-import { degrees, printReading } from './print';
+import { degrees, formatReading } from './format';
 import { typedNumber } from './typed-number';
 
 const Frame = styled(TextField)`
@@ -74,6 +75,14 @@ const Problem = styled(FieldError)`
 
 /** `distance`: a length to either side of a place; a minus is the other side. */
 export type Quantity = 'length' | 'distance' | 'degrees' | 'mass' | 'count' | 'text';
+
+/** What is typed for a value that is kept in a unit. */
+export const quantityOf: Record<ReadingUnit, Quantity> = {
+  mm: 'length',
+  degrees: 'degrees',
+  kg: 'mass',
+  years: 'count',
+};
 
 /** What is typed, as a number: mm for a length and kg for a weight whatever unit it was typed in. */
 export function readQuantity(
@@ -215,7 +224,7 @@ function echoOf(text: string, unit: LengthUnit): string {
   if ('problem' in read) return '';
   // what names its unit is said in one's own
   const named = /[a-z'"′″]/i.test(text);
-  return `= ${printReading(read.value, 'mm', named ? unit : unit === 'in' ? 'mm' : 'in')}`;
+  return `= ${formatReading(read.value, 'mm', named ? unit : unit === 'in' ? 'mm' : 'in')}`;
 }
 
 /** A number under zero as it is typed, in words. */
@@ -227,5 +236,5 @@ function saidMinus(
 ): string | undefined {
   const read = readQuantity(text, kind, unit);
   if ('problem' in read || read.value >= 0) return undefined;
-  return said(kind === 'degrees' ? degrees(-read.value) : printReading(-read.value, 'mm', unit));
+  return said(kind === 'degrees' ? degrees(-read.value) : formatReading(-read.value, 'mm', unit));
 }

@@ -8,7 +8,7 @@ import { named, t } from '../messages';
 import { Choice } from '../parts/choice';
 import { Loading } from '../parts/loading';
 import { Stack } from '../parts/layout';
-import { printDay } from '../parts/print';
+import { formatDay } from '../parts/format';
 import { useSteady } from '../parts/use-steady';
 
 const Chart = lazy(() => import('../parts/chart'));
@@ -26,15 +26,20 @@ export function Course() {
   const { first, visits, followed } = state.reviewing;
   const [chosen, choose] = useState<string>();
   const limited = limitedMotion(state.programme);
-  const motions: Followed[] = [
-    ...(followed.limited && limited
-      ? [{ ...limited, step: undefined, name: named('joints', limited.joint) }]
-      : []),
-    ...followed.motions.map(({ id, joint, plane }) => ({ joint, plane, step: id, name: named('steps', id) })),
-  ];
+  const motions = followed.motions
+    .filter(({ side }) => side === state.side)
+    .flatMap(({ step }): Followed[] => {
+      if (step)
+        return [{ joint: step.joint, plane: step.plane, step: step.id, name: named('steps', step.id) }];
+      return limited ? [{ ...limited, step: undefined, name: named('joints', limited.joint) }] : [];
+    })
+    // one course for both modes of a motion
+    .filter(({ step }, i, all) => all.findIndex((one) => one.step === step) === i);
   const tested = ({ step }: Followed) =>
     [first, ...visits].flatMap((visit) =>
-      visit.motions.filter((one) => one.step === step).map((motion) => ({ day: visit.day, motion })),
+      visit.motions
+        .filter((one) => one.step === step && !one.other)
+        .map((motion) => ({ day: visit.day, motion })),
     );
   const withCourse = motions.filter((motion) => courseOf(tested(motion)).length > 1);
   const shown = withCourse.find(({ name }) => name === chosen) ?? withCourse[0];
@@ -93,7 +98,7 @@ function CourseChart({
         grid: { left: 44, right: 104, top: 18, bottom: 24 },
         xAxis: {
           type: 'category' as const,
-          data: shown.map(({ day }) => printDay(day)),
+          data: shown.map(({ day }) => formatDay(day)),
           axisLabel: { color: palette.soft },
           axisLine: { lineStyle: { color: palette.edge } },
         },

@@ -1,4 +1,11 @@
-import { instrumentOf, questionReading, type Question, type ReadingStep } from '@estribo/core/measuring';
+import {
+  instrumentOf,
+  questionReading,
+  unitOf,
+  type Question,
+  type ReadingStep,
+} from '@estribo/core/measuring';
+import { sideOfReading } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
@@ -7,12 +14,14 @@ import { named, t } from '../messages';
 import { readingProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Row, Stack } from '../parts/layout';
-import { ReadingField, readQuantity } from '../parts/reading-field';
+import { unitSign } from '../parts/format';
+import { quantityOf, ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 
 /** A reading that reviews follow, taken once and questioned by what it was before. */
 export function FollowedEntry({ step }: { step: ReadingStep }) {
   const { state, unit, stature, today, write } = useWork();
+  const kept = unitOf(step);
   const [typed, type] = useDraft(`${state.case}-review-${step.id}`);
   const [problem, setProblem] = useState<string>();
   const [asked, ask] = useState<{ question: Question; value: number }>();
@@ -21,7 +30,7 @@ export function FollowedEntry({ step }: { step: ReadingStep }) {
     void save(async () => {
       await write('measure.read', 'review', {
         step: step.id,
-        side: state.side,
+        side: sideOfReading(step, state.side),
         value,
         instrument: instrumentOf(step),
         ...(questioned ? { questioned } : {}),
@@ -29,7 +38,7 @@ export function FollowedEntry({ step }: { step: ReadingStep }) {
       type('');
     });
   const take = () => {
-    const read = readQuantity(typed, 'length', unit);
+    const read = readQuantity(typed, quantityOf[kept], unit);
     if ('problem' in read) return setProblem(read.problem);
     const outside = readingProblem(named('steps', step.id), read.value, step, unit);
     if (outside) return setProblem(outside);
@@ -38,7 +47,7 @@ export function FollowedEntry({ step }: { step: ReadingStep }) {
       ({ day, girths }) => day < today && girths[step.id] !== undefined,
     );
     // against what was read before; the other side is not measured at a review
-    const question = questionReading({ step, side: state.side }, read.value, {
+    const question = questionReading({ step, side: sideOfReading(step, state.side) }, read.value, {
       states: [],
       stature,
       braced: state.side,
@@ -53,9 +62,9 @@ export function FollowedEntry({ step }: { step: ReadingStep }) {
         <ReadingField
           small
           label={named('steps', step.id)}
-          kind="length"
+          kind={quantityOf[kept]}
           unit={unit}
-          sign={unit}
+          sign={unitSign(kept, unit)}
           value={typed}
           onChange={(text) => {
             type(text);

@@ -7,7 +7,7 @@ import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
 import { Row } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDay } from '../parts/print';
+import { formatDay } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 
 /** The day of the next review: planned, or proposed. */
@@ -22,7 +22,7 @@ export function NextVisit() {
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   if (planned)
-    return <Notice tone="good">{t('reviewing.nextPlanned', { day: printDay(planned.day) })}</Notice>;
+    return <Notice tone="good">{t('reviewing.nextPlanned', { day: formatDay(planned.day) })}</Notice>;
   const plan = () => {
     if (!day || day <= today) return setProblem(t('reviewing.laterDay'));
     void save(() =>

@@ -1,4 +1,6 @@
-import { decideSetting, decideSize, foldCase } from '@estribo/core/logbook';
+import { decideSize } from '@estribo/core/sizing';
+import { decideSetting } from '@estribo/core/setting';
+import { foldCase } from '@estribo/core/logbook';
 import { screen } from '@testing-library/react';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
@@ -75,7 +77,7 @@ test('when swelling has fallen the girths of today point to another size', async
   await user.type(screen.getByLabelText('Girth above'), '415{Enter}');
   await user.type(screen.getByLabelText('Girth below'), '322{Enter}');
   await find(user, 'Skin clear', '1');
-  expect(screen.getByText(/By today’s girths the size would be S, not M/)).toBeTruthy();
+  expect(screen.getByText(/By today’s readings the size would be S, not M/)).toBeTruthy();
 });
 
 test('skin and pain are needed; hours are not', async () => {
@@ -127,4 +129,90 @@ test('at a shoulder each motion is followed in its own plane and mode, against t
   expect(screen.getByLabelText(/^Rotation/)).toBeTruthy();
   // the sagittal motion is not the yardstick of this family, and is not asked for
   expect(screen.queryByLabelText('Shoulder, neutral zero')).toBeNull();
+});
+
+describe('a child in a collar', () => {
+  const edges = (reading: string, from: number, over: number, to: number) => ({
+    reading,
+    resolution: 0,
+    bands: [
+      { size: 'P1', from, to: over },
+      { size: 'P2', from: over, to },
+    ],
+  });
+  const collar = contextOf('neck-collar', {
+    sizes: ['P1', 'P2'],
+    axes: [edges('age', 0, 6, 12), edges('weight', 5, 20, 50), edges('stature', 600, 1150, 1600)],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const fitted = () => {
+    const log = testLogbook(collar, 'midline');
+    log.looked();
+    log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }] });
+    for (const [step, value] of [
+      ['age', 4],
+      ['weight', 16],
+      ['weight', 16],
+      ['stature', 1050],
+      ['stature', 1050],
+    ] as const)
+      log.write('measure.read', {
+        step,
+        side: 'midline',
+        value,
+        instrument: step === 'weight' ? 'scale' : 'told',
+      });
+    log.write('size.chosen', decideSize(foldCase(log.entries, collar)!)!);
+    return log;
+  };
+  test('who still grows is weighed and measured again, the age by the day of birth: another size', async () => {
+    const { user, written } = await showStage(ReviewStage, fitted(), { context: collar, born: '2019-11-01' });
+    await user.type(screen.getByLabelText('Weight'), '24,5{Enter}');
+    await user.type(screen.getByLabelText('Length'), '1200{Enter}');
+    for (const again of screen.queryAllByRole('button', { name: 'Record anyway' })) await user.click(again);
+    expect(written.map(({ body }) => [body.step, body.side, body.value])).toEqual([
+      ['weight', 'midline', 24.5],
+      ['stature', 'midline', 1200],
+    ]);
+    expect(screen.getByText('16.0 kg → 24.5 kg')).toBeTruthy();
+    expect(screen.getByText(/P2/)).toBeTruthy();
+  });
+  test('a grown patient is not', async () => {
+    await showStage(ReviewStage, fitted(), { context: collar, born: '1990-05-01' });
+    expect(screen.queryByLabelText('Weight')).toBeNull();
+  });
+});
+
+describe('what the patient changed at home', () => {
+  const own = contextOf('ankle-walker', { sizes: ['one'], axes: [], between: 'larger', disagree: 'larger' });
+  const air = own.programme.settings.find(({ id }) => id === 'strokes-of-air')!;
+  const context = {
+    ...own,
+    programme: { ...own.programme, settings: [{ ...air, patient: { within: 1, everyDays: 2 } }] as never },
+  };
+  test('is told at the review, and held against what a patient may', async () => {
+    const log = testLogbook(context);
+    log.looked();
+    log.order({ phases: [{ fromDay: 0, limits: [] }] });
+    const made = (value: number, day: string) =>
+      log.write(
+        'set.made',
+        { setting: 'strokes-of-air', values: [{ place: 'one', value }] },
+        { observedAt: `${day}T10:00:00.000Z` },
+      );
+    made(4, '2026-11-23');
+    const { user, written } = await showStage(ReviewStage, log, { context });
+    await user.click(
+      screen.getByRole('checkbox', { name: 'The patient changed it at home, and tells it now' }),
+    );
+    await user.clear(screen.getByLabelText('Strokes of air'));
+    await user.type(screen.getByLabelText('Strokes of air'), '5{Enter}');
+    expect(written.at(-1)!.body).toEqual({
+      setting: 'strokes-of-air',
+      values: [{ place: 'one', value: 5 }],
+      reported: true,
+    });
+    expect(screen.getByText(/sooner than is allowed/)).toBeTruthy();
+  });
 });

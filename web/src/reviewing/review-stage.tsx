@@ -1,10 +1,12 @@
+import { choiceFor, groundsOn } from '@estribo/core/setting';
+import { otherSide } from '@estribo/core/anatomy';
+import { ageOn } from '@estribo/core/calendar';
 import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
-import { choiceFor, groundsOn, type CaseState } from '@estribo/core/logbook';
-import { type MotionStep } from '@estribo/core/measuring';
+import type { CaseState } from '@estribo/core/logbook';
+import { unitOf, type MotionStep } from '@estribo/core/measuring';
 import { hasEnded, windowOn } from '@estribo/core/order';
 import { changesSince, orderedMotion, proposeAdjustment, sizeByGirths } from '@estribo/core/reviewing';
-import { formatLength } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -12,12 +14,12 @@ import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
 import { color } from '../look/tokens';
-import { figureTitle, language, named, t } from '../messages';
+import { figureTitle, named, t } from '../messages';
 import { settingWords } from '../messages/fitting';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
-import { printDay, printWindow } from '../parts/print';
+import { formatDay, formatReading, formatWindow } from '../parts/format';
 import { Course } from './course';
 import { NextVisit } from './next-visit';
 import { TakeReview } from './take-review';
@@ -46,7 +48,7 @@ function endOf(state: CaseState, id: string | undefined, figure: string): string
 }
 
 export default function ReviewStage() {
-  const { state, today, user, unit } = useWork();
+  const { state, today, user, unit, born } = useWork();
   const mayNow = useMay('review');
   const [open, setOpen] = useState(false);
   const order = state.order?.order;
@@ -60,14 +62,11 @@ export default function ReviewStage() {
     marks: [],
     steps: state.reviewing.followed.readings.map((step) => ({ step, state: 'ahead' })),
   });
-  const length = (figure: string, value: number) =>
-    state.measuring.steps.some(({ id }) => id === figure)
-      ? `${formatLength(value, unit, language)} ${unit}`
-      : figure === 'pain'
-        ? String(value)
-        : figure === 'hours'
-          ? `${value} h`
-          : `${value}°`;
+  const formatFigure = (figure: string, value: number) => {
+    const step = state.measuring.steps.find(({ id }) => id === figure);
+    if (step) return formatReading(value, unitOf(step), unit);
+    return figure === 'pain' ? String(value) : figure === 'hours' ? `${value} h` : `${value}°`;
+  };
   if (!order || !now) return <NeedsOrder question={t('reviewing.question')} />;
   const changes = visit ? changesSince(before, visit) : [];
   const found = visit?.found;
@@ -85,7 +84,14 @@ export default function ReviewStage() {
           found,
         })
       : undefined;
-  const sizeNow = visit && sizeByGirths(state.sizing.chart, state.measuring.steps, visit.girths);
+  // an age is known by the day of birth
+  const ages = Object.fromEntries(
+    state.measuring.steps.flatMap(({ id, kind }): [string, number][] =>
+      kind === 'age' && born !== undefined ? [[id, ageOn(born, today)]] : [],
+    ),
+  );
+  const sizeNow =
+    visit && sizeByGirths(state.sizing.chart, state.measuring.steps, { ...ages, ...visit.girths });
   const chosenSize = state.sizing.chosen?.decided.size;
   const otherSize =
     sizeNow && sizeNow.outcome !== 'incomplete' && sizeNow.size !== chosenSize ? sizeNow : undefined;
@@ -94,7 +100,7 @@ export default function ReviewStage() {
       <Stack $gap={4}>
         <h1>{t('reviewing.question')}</h1>
         <Soft>
-          {t('reviewing.how', { day: printDay(before.day), window: printWindow(now.window, limited) })}
+          {t('reviewing.how', { day: formatDay(before.day), window: formatWindow(now.window, limited) })}
         </Soft>
       </Stack>
       {mayReview && (!found || open) ? (
@@ -111,20 +117,21 @@ export default function ReviewStage() {
       {!mayReview && !found && <RoleReads permission="reviewing.write" />}
       {changes.length > 0 && (
         <Stack $gap={6}>
-          <h2>{t('reviewing.changes', { day: printDay(before.day) })}</h2>
+          <h2>{t('reviewing.changes', { day: formatDay(before.day) })}</h2>
           <Row as="ul" $gap={28} style={{ rowGap: 4 }}>
             {changes.map(({ figure, of, before: was, now: is, change }) => (
-              <Change key={`${of?.step} ${of?.mode} ${figure}`}>
+              <Change key={`${of?.step} ${of?.mode} ${of?.other} ${figure}`}>
                 <span>
                   {of?.step ? `${named('steps', of.step)}, ` : ''}
                   {of ? `${endOf(state, of.step, figure)}, ${named('mode', of.mode)}` : figureTitle(figure)}
+                  {of?.other && `, ${named('side', otherSide(state.side))}`}
                 </span>
                 <b>
-                  {length(figure, was)} → {length(figure, is)}
+                  {formatFigure(figure, was)} → {formatFigure(figure, is)}
                 </b>
                 <span style={{ color: color('soft') }}>
                   {change > 0 ? '+' : change < 0 ? '−' : '±'}
-                  {length(figure, Math.abs(change))}
+                  {formatFigure(figure, Math.abs(change))}
                 </span>
               </Change>
             ))}
@@ -137,7 +144,7 @@ export default function ReviewStage() {
         </Notice>
       )}
       <Course />
-      {ended && <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>}
+      {ended && <Notice tone="stop">{t('order.ended', { day: formatDay(order.until!) })}</Notice>}
       {adjustment && <Rule />}
       {adjustment?.kind === 'refer' && (
         <Notice tone="stop" live>
@@ -154,7 +161,7 @@ export default function ReviewStage() {
           <h2>
             {t('reviewing.nextPhase', {
               phase: adjustment.phase + 1,
-              window: printWindow(now.window, limited),
+              window: formatWindow(now.window, limited),
             })}
           </h2>
           {adjustment.settings.map((id) => (

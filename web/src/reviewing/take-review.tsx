@@ -1,7 +1,7 @@
 import { boundsOf } from '@estribo/core/logbook';
 import { windowOn } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
-import { orderedMotion, type SkinFinding } from '@estribo/core/reviewing';
+import { isGrowing, type FollowedMotion, type SkinFinding } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { color } from '../look/tokens';
@@ -41,11 +41,19 @@ const nothingFound: FoundDraft = { hours: '', note: '' };
 
 /** What a review takes, in the order it is looked at; each part is written as it is taken. */
 export function TakeReview({ onDone }: { onDone: () => void }) {
-  const { state, today, unit, write } = useWork();
+  const { state, today, unit, born, write } = useWork();
   const { order } = state.order!;
   const { followed } = state.reviewing;
   const window = windowOn(order, today, limitedMotion(state.programme))!.window;
   const visit = state.reviewing.visits.find(({ day }) => day === today);
+  const isTested = ({ step, mode, side }: FollowedMotion) =>
+    visit?.motions.some(
+      (one) =>
+        one.step === step?.id &&
+        (mode === undefined || one.mode === mode) &&
+        (one.other === true) === (side !== state.side),
+    );
+  const stillToTest = followed.motions.filter((motion) => !isTested(motion));
   const [draft, setDraft] = useDraft<FoundDraft>(`${state.case}-review`, nothingFound);
   const { skin, pain, hours, note } = draft;
   const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
@@ -71,23 +79,19 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
   };
   return (
     <Stack $gap={14}>
-      {followed.limited && !(visit && orderedMotion(visit)) && (
-        <MotionEntry window={window} stage="review" primary />
-      )}
-      {followed.motions.map(
-        (step, i) =>
-          !visit?.motions.some((motion) => motion.step === step.id) && (
-            <MotionEntry
-              key={step.id}
-              window={windowOn(order, today, step)!.window}
-              stage="review"
-              step={step}
-              primary={i === 0 && !followed.limited}
-            />
-          ),
-      )}
+      {stillToTest.map(({ step, mode, side }, i) => (
+        <MotionEntry
+          key={`${step?.id} ${mode} ${side}`}
+          window={step ? windowOn(order, today, step)!.window : window}
+          stage="review"
+          step={step}
+          only={mode}
+          {...(side === state.side ? {} : { side })}
+          primary={i === 0}
+        />
+      ))}
       <Row $align="flex-start">
-        {followed.readings.map(
+        {[...followed.readings, ...(born !== undefined && isGrowing(born, today) ? followed.growth : [])].map(
           (step) => visit?.girths[step.id] === undefined && <FollowedEntry key={step.id} step={step} />,
         )}
       </Row>

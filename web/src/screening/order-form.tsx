@@ -20,7 +20,7 @@ import { useSaving } from '../parts/use-saving';
 import { InjuryFields, OrderMore } from './order-more';
 import { OrderPhases } from './order-phases';
 import { orderRules } from './order-rules';
-import { emptyOrder, filledOrder, orderOf, printNotCarriedOut, type OrderValues } from './order-values';
+import { emptyOrder, filledOrder, orderOf, formatNotCarriedOut, type OrderValues } from './order-values';
 
 const Fill = styled(Form)`
   display: flex;
@@ -220,7 +220,7 @@ function NotByThisBrace({ control }: { control: Control<OrderValues> }) {
             <b>{t('order.notByThisBrace')}</b>
             <ul>
               {left.map((name) => (
-                <li key={name}>{printNotCarriedOut(name)}</li>
+                <li key={name}>{formatNotCarriedOut(name)}</li>
               ))}
             </ul>
             <Tick

@@ -11,7 +11,7 @@ import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
-import { printAngle } from '../parts/print';
+import { formatAngle } from '../parts/format';
 import { Toggles } from '../parts/toggles';
 import { heldJoint, typedAngle, type OrderValues } from './order-values';
 
@@ -112,7 +112,7 @@ export function OrderMore({
               help={
                 field.value.trim() === ''
                   ? t('order.angleHow')
-                  : `= ${printAngle(held, typedAngle(held, 'to', field.value))}`
+                  : `= ${formatAngle(held, typedAngle(held, 'to', field.value))}`
               }
               problem={fieldState.error?.message}
               inputMode="text"

@@ -12,7 +12,7 @@ import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
-import { printAngle } from '../parts/print';
+import { formatAngle } from '../parts/format';
 import { emptyPhase, heldJoint, limitLabel, saidAngle, typedAngle, type OrderValues } from './order-values';
 
 const Line = styled.div`
@@ -230,7 +230,7 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
             help={
               field.value.trim() === ''
                 ? undefined
-                : `= ${printAngle(held, typedAngle(held, 'to', field.value))}`
+                : `= ${formatAngle(held, typedAngle(held, 'to', field.value))}`
             }
             width="150px"
             inputMode="text"

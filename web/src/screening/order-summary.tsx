@@ -10,9 +10,9 @@ import { named, t } from '../messages';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { injuryName } from '../messages/fitting';
-import { printAngle, printDay } from '../parts/print';
-import { printNotCarriedOut } from './order-values';
-import { printPhase } from './print-order';
+import { formatAngle, formatDay } from '../parts/format';
+import { formatNotCarriedOut } from './order-values';
+import { formatPhase } from './print-order';
 
 const Facts = styled.dl`
   display: grid;
@@ -37,7 +37,7 @@ const orderedBeside = ({
   ...(relieve ? [[t('order.relieve'), named('orderedValue', relieve)] as [string, string]] : []),
   ...angles.map(({ at, ...motion }): [string, string] => [
     t('order.angleAt', { joint: named('joints', motion.joint).toLowerCase() }),
-    printAngle(motion, signedAngle(motion, at)),
+    formatAngle(motion, signedAngle(motion, at)),
   ]),
   ...(panels.length > 0
     ? [[t('order.panels'), panels.map((panel) => named('panelNames', panel)).join(', ')] as [string, string]]
@@ -51,7 +51,7 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
   const { state, today } = useWork();
   const spans = phaseSpans(order.dayZero, order.phases);
   const usual = limitedMotion(state.programme);
-  const phases = order.phases.map((phase) => printPhase(phase, usual));
+  const phases = order.phases.map((phase) => formatPhase(phase, usual));
   const more = orderedBeside(order);
   return (
     <Stack $gap={12}>
@@ -77,15 +77,15 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
         <dt>{t('order.prescriber')}</dt>
         <dd>{order.prescriber}</dd>
         <dt>{t('order.dayZero')}</dt>
-        <dd>{printDay(order.dayZero)}</dd>
+        <dd>{formatDay(order.dayZero)}</dd>
         {order.until && <dt>{t('order.until')}</dt>}
-        {order.until && <dd>{printDay(order.until)}</dd>}
+        {order.until && <dd>{formatDay(order.until)}</dd>}
         {phases.some((said) => said !== '') && <dt>{t(usual ? 'order.window' : 'order.phases')}</dt>}
         {phases.some((said) => said !== '') && (
           <dd>
             {order.phases.map(({ fromDay }, i) => (
               <div key={fromDay}>
-                {t('order.phaseFrom', { day: printDay(spans[i]!.from), count: fromDay })}: <b>{phases[i]}</b>
+                {t('order.phaseFrom', { day: formatDay(spans[i]!.from), count: fromDay })}: <b>{phases[i]}</b>
               </div>
             ))}
           </dd>
@@ -105,12 +105,12 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
       </Facts>
       {order.acknowledged && order.acknowledged.length > 0 && (
         <Notice tone="caution">
-          <b>{t('order.acknowledged')}:</b> {order.acknowledged.map(printNotCarriedOut).join('; ')}.{' '}
+          <b>{t('order.acknowledged')}:</b> {order.acknowledged.map(formatNotCarriedOut).join('; ')}.{' '}
           {t('setting.tellPrescriber')}
         </Notice>
       )}
       {hasEnded(order, today) && (
-        <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>
+        <Notice tone="stop">{t('order.ended', { day: formatDay(order.until!) })}</Notice>
       )}
       {orderProblems(order, state.side).map((found) => (
         <Notice key={found.problem} tone="caution">

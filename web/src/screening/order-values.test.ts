@@ -11,7 +11,7 @@ import {
 import { notCarriedOut, programmes } from '@estribo/core/programmes';
 import fc from 'fast-check';
 import { contextOf } from '../../../core/src/logbook/test-case';
-import { emptyOrder, filledOrder, limitLabel, orderOf, printNotCarriedOut, saidAngle } from './order-values';
+import { emptyOrder, filledOrder, limitLabel, orderOf, formatNotCarriedOut, saidAngle } from './order-values';
 
 const family = (id: string) => programmes.find((one) => one.id === id)!;
 const degrees = fc.integer({ min: -20, max: 120 });
@@ -156,5 +156,5 @@ test('whatever a brace cannot carry out has its words', () => {
   );
   expect(left.length).toBeGreaterThan(20);
   for (const name of left)
-    expect([name, printNotCarriedOut(name)]).toEqual([name, expect.not.stringMatching(/undefined|\.|\{/)]);
+    expect([name, formatNotCarriedOut(name)]).toEqual([name, expect.not.stringMatching(/undefined|\.|\{/)]);
 });

@@ -12,7 +12,7 @@ import {
 import { limitedMotion, type Programme } from '@estribo/core/programmes';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
-import { printAngle, signed } from '../parts/print';
+import { formatAngle, signed } from '../parts/format';
 import { typedNumber } from '../parts/typed-number';
 
 /** A limit as it is typed: a plain number goes where the field's name says, a minus the other way. */
@@ -114,7 +114,7 @@ export function saidAngle(motion: JointPlane, end: 'from' | 'to', text: string):
   const angle = typedAngle(motion, end, text);
   return text.trim() === '' || !Number.isFinite(angle) || typedNumber(text) >= 0
     ? undefined
-    : `= ${printAngle(motion, angle)}`;
+    : `= ${formatAngle(motion, angle)}`;
 }
 
 /** What is wrong with a number of the order, in words; nothing when it may be. */
@@ -240,7 +240,7 @@ export function orderOf(values: OrderValues, side: Order['side'], programme: Pro
 }
 
 /** What an order asks for and the brace cannot do, in words. */
-export function printNotCarriedOut(name: string): string {
+export function formatNotCarriedOut(name: string): string {
   const [what, ...rest] = name.split('-');
   switch (what) {
     case 'motion':

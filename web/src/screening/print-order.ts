@@ -1,21 +1,21 @@
 import { signedAngle, type JointPlane } from '@estribo/core/anatomy';
 import { windowOf, type OrderPhase } from '@estribo/core/order';
 import { named, t } from '../messages';
-import { printAngle, printWindow } from '../parts/print';
+import { formatAngle, formatWindow } from '../parts/format';
 
 /**
  * A phase of an order in words: each limited motion, the lock with its when, weight bearing.
  * @param usual the motion that this family's order limits: its joint is not named again
  */
-export function printPhase(
+export function formatPhase(
   { limits, locks = [], weight }: Pick<OrderPhase, 'limits' | 'locks' | 'weight'>,
   usual: JointPlane | undefined,
 ): string {
   const isUsual = ({ joint, plane }: JointPlane) => joint === usual?.joint && plane === usual.plane;
   const said = [
-    ...(limits.some(isUsual) || limits.length > 0 || !usual ? [] : [printWindow({}, usual)]),
+    ...(limits.some(isUsual) || limits.length > 0 || !usual ? [] : [formatWindow({}, usual)]),
     ...limits.map((limit) => {
-      const window = printWindow(windowOf(limits, limit), limit);
+      const window = formatWindow(windowOf(limits, limit), limit);
       return isUsual(limit)
         ? window
         : t('order.limitOf', {
@@ -29,7 +29,7 @@ export function printPhase(
     ...locks.map(({ joint, at, when }) =>
       t('order.lockedAt', {
         joint: named('joints', joint).toLowerCase(),
-        angle: printAngle({ joint, plane: 'sagittal' }, signedAngle({ joint, plane: 'sagittal' }, at)),
+        angle: formatAngle({ joint, plane: 'sagittal' }, signedAngle({ joint, plane: 'sagittal' }, at)),
         when: named('lockWhen', when),
       }),
     ),

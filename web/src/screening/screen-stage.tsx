@@ -13,7 +13,7 @@ import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDay } from '../parts/print';
+import { formatDay } from '../parts/format';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { Blocking } from './blocking';
@@ -250,7 +250,7 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
             {qualifying.map(({ finding, note, known }) => (
               <span key={finding}>
                 <b>{named('findings', finding)}.</b>{' '}
-                {known && t('screening.isKnown', { by: known.by, day: printDay(known.since) })}{' '}
+                {known && t('screening.isKnown', { by: known.by, day: formatDay(known.since) })}{' '}
                 {named('findingAdvice', finding)} {note && <i>{note}</i>}
               </span>
             ))}

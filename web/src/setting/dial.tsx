@@ -5,7 +5,7 @@ import { arc } from 'd3-shape';
 import styled from 'styled-components';
 import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
-import { printArc, printStops, printWindow } from '../parts/print';
+import { formatArc, formatStops, formatWindow } from '../parts/format';
 
 const Drawing = styled.svg`
   display: block;
@@ -63,18 +63,18 @@ export function Dial({
     Math.min(most, Math.max(least, value ?? otherwise));
   const ticks = [-10, 0, 15, 30, 45, 60, 75, 90, 105, 120];
   const legend: [string, string, string, string?][] = [
-    ['riverWash', t('setting.legendOrder'), printWindow(window, motion)],
+    ['riverWash', t('setting.legendOrder'), formatWindow(window, motion)],
     [
       'river',
       t('setting.legendStops'),
       stops
-        ? printArc({ from: stops.extension, to: stops.flexion ?? undefined }, motion)
+        ? formatArc({ from: stops.extension, to: stops.flexion ?? undefined }, motion)
         : t('setting.noneChosen'),
     ],
     [
       'skinForm',
       t('setting.legendJoint', { joint: named('joints', motion?.joint ?? 'any'), day: tested }),
-      knee ? printArc(knee, motion) : t('setting.notTested'),
+      knee ? formatArc(knee, motion) : t('setting.notTested'),
       knee ? t('setting.notBeyond') : undefined,
     ],
   ];
@@ -179,7 +179,7 @@ export function Dial({
           textAnchor="middle"
           style={{ fontSize: size.title, fontWeight: 700, fill: color('ink') }}
         >
-          {stops ? printStops(stops) : ''}
+          {stops ? formatStops(stops) : ''}
         </text>
       </g>
     </Drawing>

@@ -1,7 +1,8 @@
 import { limitedMotion } from '@estribo/core/programmes';
+import type { Side } from '@estribo/core/anatomy';
 import type { MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
-import { looksReversed, parseNeutralZero, printNeutralZero } from '@estribo/core/measuring';
+import { looksReversed, parseNeutralZero, formatNeutralZero } from '@estribo/core/measuring';
 import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
@@ -11,7 +12,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFree, printWindow } from '../parts/print';
+import { isFree, formatWindow } from '../parts/format';
 import { useDraft } from '../api/draft';
 import { ReadingField } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
@@ -21,19 +22,29 @@ export function MotionEntry({
   window,
   stage,
   step,
+  side,
+  only,
   primary,
   onTaken,
 }: {
   window: MotionWindow;
   stage: 'set' | 'review';
   /** another motion than the one the order limits */
-  step?: MotionStep;
+  step?: MotionStep | undefined;
+  /** the other side, as a comparison; the braced one where it says nothing */
+  side?: Side;
+  /** in this mode alone */
+  only?: 'active' | 'passive' | undefined;
   primary: boolean;
   onTaken?: () => void;
 }) {
   const { state, unit, write } = useWork();
-  const [typed, type] = useDraft(`${state.case}-motion-${stage}-${step?.id ?? ''}`);
-  const [mode, setMode] = useState<'active' | 'passive'>(step?.modes[0] ?? 'passive');
+  const at = side ?? state.side;
+  const [typed, type] = useDraft(
+    [state.case, 'motion', stage, step?.id ?? '', ...(only ? [only] : []), ...(side ? [side] : [])].join('-'),
+  );
+  const [chosen, setMode] = useState<'active' | 'passive'>(step?.modes[0] ?? 'passive');
+  const mode = only ?? chosen;
   const [problem, setProblem] = useState<string>();
   const [beyond, setBeyond] = useState(false);
   const [reversed, setReversed] = useState(false);
@@ -49,7 +60,7 @@ export function MotionEntry({
     void save(async () => {
       await write('motion.tested', stage, {
         ...(step ? { step: step.id } : {}),
-        side: state.side,
+        side: at,
         mode,
         ...reached,
         limitReached: tested.test.limitReached,
@@ -67,11 +78,15 @@ export function MotionEntry({
         <ReadingField
           small
           primary={primary}
-          label={
-            step
-              ? t('measuring.motionLabel', { what: named('steps', step.id), mode: named('mode', mode) })
-              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'any') })
-          }
+          label={[
+            step || only
+              ? t('measuring.motionLabel', {
+                  what: step ? named('steps', step.id) : named('joints', state.programme.joint ?? 'any'),
+                  mode: named('mode', mode),
+                })
+              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'any') }),
+            ...(at === state.side ? [] : [named('side', at)]),
+          ].join(', ')}
           kind="text"
           unit={unit}
           sign=""
@@ -85,12 +100,17 @@ export function MotionEntry({
           onEnter={() => take(false)}
           problem={problem}
         />
-        <Choice
-          label={t('measuring.mode')}
-          options={(['passive', 'active'] as const).map((value) => ({ value, label: named('mode', value) }))}
-          value={mode}
-          onChange={setMode}
-        />
+        {only === undefined && (
+          <Choice
+            label={t('measuring.mode')}
+            options={(['passive', 'active'] as const).map((value) => ({
+              value,
+              label: named('mode', value),
+            }))}
+            value={mode}
+            onChange={setMode}
+          />
+        )}
         <Button onPress={() => take(false)} isDisabled={saving}>
           {t('measuring.take')}
         </Button>
@@ -98,8 +118,8 @@ export function MotionEntry({
           {step
             ? saidEnds(step).join(', ')
             : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
-                window: printWindow(window, step ?? limitedMotion(state.programme)),
-                example: printNeutralZero(exampleMotion(window)),
+                window: formatWindow(window, step ?? limitedMotion(state.programme)),
+                example: formatNeutralZero(exampleMotion(window)),
                 joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
                 mode: named('mode', mode),
               })}
@@ -114,7 +134,7 @@ export function MotionEntry({
         <Notice tone="stop" live>
           <Stack $gap={8}>
             {t('setting.motionBeyond', {
-              window: printWindow(window, step ?? limitedMotion(state.programme)),
+              window: formatWindow(window, step ?? limitedMotion(state.programme)),
             })}
             <Row>
               <Button look="stop" onPress={() => take(true)}>

@@ -4,8 +4,8 @@ import { useWork } from '../case/case-context';
 import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import type { settingWords } from '../messages/fitting';
-import { printPosture } from '../parts/print-posture';
-import { printSetting } from './print-setting';
+import { formatPosture } from '../parts/format-posture';
+import { formatSetting } from './format-setting';
 
 const List = styled.ol`
   margin: 4px 0 0;
@@ -21,19 +21,19 @@ export function Moves({ setting, words }: { setting: Setting; words: ReturnType<
   const placeName = (place: string) => words.places?.[place] ?? named('settingPlace', place);
   const said = ({ goal, posture, order, amount, then }: (typeof moves)[number]): string =>
     [
-      printPosture(posture),
+      formatPosture(posture),
       order?.map(placeName).join(t('setting.thenPlace')) ?? '',
       t(`setting.goal.${goal.kind}`, {
-        value: goal.kind === 'value' ? printSetting(setting, goal.value, unit) : '',
-        from: goal.kind === 'range' ? printSetting(setting, goal.from, unit) : '',
-        to: goal.kind === 'range' ? printSetting(setting, goal.to, unit) : '',
+        value: goal.kind === 'value' ? formatSetting(setting, goal.value, unit) : '',
+        from: goal.kind === 'range' ? formatSetting(setting, goal.from, unit) : '',
+        to: goal.kind === 'range' ? formatSetting(setting, goal.to, unit) : '',
         observed: goal.kind === 'until' ? (words.observed?.[goal.observed] ?? goal.observed) : '',
       }),
       amount === undefined
         ? ''
         : amount === 'not-stated'
           ? t('setting.amountNotStated')
-          : t('setting.amount', { amount: printSetting(setting, amount, unit) }),
+          : t('setting.amount', { amount: formatSetting(setting, amount, unit) }),
       then ? t(`setting.then.${then}`) : '',
     ]
       .filter(Boolean)

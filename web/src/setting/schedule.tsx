@@ -1,12 +1,12 @@
 import { addDays, daysBetween, phaseSpans, type ClinicDay } from '@estribo/core/calendar';
 import type { JointPlane } from '@estribo/core/anatomy';
 import { windowOf, type Order } from '@estribo/core/order';
-import { printPhase } from '../screening/print-order';
+import { formatPhase } from '../screening/print-order';
 import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { t } from '../messages';
-import { printDay, printWindow } from '../parts/print';
+import { formatDay, formatWindow } from '../parts/format';
 
 const Drawing = styled.svg`
   display: block;
@@ -43,12 +43,12 @@ export function Schedule({
   const ends = addDays(order.dayZero, length);
   return (
     <div>
-      <p>{t('setting.scheduleFrom', { day: printDay(order.dayZero) })}</p>
+      <p>{t('setting.scheduleFrom', { day: formatDay(order.dayZero) })}</p>
       <Drawing
         viewBox="0 0 616 76"
         role="img"
         aria-label={spans
-          .map(({ index, from }) => `${printDay(from)}: ${printPhase(order.phases[index]!, motion)}`)
+          .map(({ index, from }) => `${formatDay(from)}: ${formatPhase(order.phases[index]!, motion)}`)
           .join('; ')}
       >
         {spans.map(({ index, from, until }) => {
@@ -65,7 +65,7 @@ export function Schedule({
                 stroke={color('river')}
               />
               <text x={x(from) + 6} y={bottom - top < 22 ? top - 5 : Math.max(16, top + 16)}>
-                {printWindow(window, motion)}
+                {formatWindow(window, motion)}
               </text>
             </g>
           );

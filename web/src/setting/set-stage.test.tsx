@@ -1,4 +1,5 @@
-import { decideSetting, foldCase } from '@estribo/core/logbook';
+import { decideSetting } from '@estribo/core/setting';
+import { foldCase } from '@estribo/core/logbook';
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
 import { stopsMade, testContext, testLogbook } from '../../../core/src/logbook/test-case';

@@ -1,5 +1,5 @@
 import type { MarkToDraw } from '@estribo/core/drawing';
-import { useFigureLayer, useWork } from '../case/case-context';
+import { useFigureLayer, useSelection, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
 import { SettingsWork } from './settings-work';
 import { screenOf } from './kinds/all';
@@ -22,7 +22,8 @@ export default function SetStage() {
 
 /** Settings one below the other. */
 function PlainSettings() {
-  const { state, selected } = useWork();
+  const { state } = useWork();
+  const { selected } = useSelection();
   useFigureLayer({
     parts: asWorn(state.parts),
     marks: state.setting.made

@@ -1,20 +1,33 @@
-import { choiceOn, decideSetting, madeIn, stands, wantedOn, type MadeSetting } from '@estribo/core/logbook';
-import { judgeSetting, sameMade, type Setting, type Wanted } from '@estribo/core/setting';
+import { stands } from '@estribo/core/record';
+import {
+  judgeSetting,
+  sameMade,
+  type Setting,
+  type Wanted,
+  choiceOn,
+  decideSetting,
+  madeIn,
+  wantedOn,
+  type MadeSetting,
+} from '@estribo/core/setting';
 import type { LengthUnit } from '@estribo/core/quantity';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { color, narrow, size } from '../look/tokens';
-import { useMay, useWork } from '../case/case-context';
+import { useMay, useSelection, useWork } from '../case/case-context';
 import { t } from '../messages';
 import { settingWords } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { degrees } from '../parts/print';
+import { degrees } from '../parts/format';
+import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { screenOf } from './kinds/all';
 import type { SettingStage } from './kinds/piece';
 import { Moves } from './moves';
-import { printMade, printSetting } from './print-setting';
+import { formatMade, formatSetting } from './format-setting';
+import { ToldByPatient } from './use-made';
 
 const Line = styled.li<{ $state: 'open' | 'right' | 'wrong'; $now: boolean }>`
   display: grid;
@@ -55,17 +68,18 @@ export function SettingsWork({ only, stage = 'set' }: { only?: string; stage?: S
   );
 }
 
-function printWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
+function formatWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
   if (wanted === 'open') return t('setting.lockOpen');
   const { from, to } = wanted;
   return from === to
-    ? printSetting(setting, from, unit)
-    : t('setting.range', { from: printSetting(setting, from, unit), to: printSetting(setting, to, unit) });
+    ? formatSetting(setting, from, unit)
+    : t('setting.range', { from: formatSetting(setting, from, unit), to: formatSetting(setting, to, unit) });
 }
 
 function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) {
   const { setting, made, flags } = one;
-  const { state, today, unit, selected } = useWork();
+  const { state, today, unit } = useWork();
+  const { selected } = useSelection();
   const may = useMay(stage);
   const words = settingWords(state.programme, setting.id);
   const wanted = wantedOn(setting, state, today);
@@ -73,6 +87,9 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
   const judged = judgeSetting(setting, made, wanted);
   const { Piece, note } = screenOf(setting);
   const own = setting.by === 'orthotist';
+  // at a review the patient tells what was changed at home
+  const mayTell = stage === 'review' && setting.patient !== undefined && made !== undefined;
+  const [told, tell] = useState(false);
   return (
     <Line $state={judged.state} $now={selected === setting.id} id={`thing-${setting.id}`}>
       <div>
@@ -83,18 +100,18 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
             wanted === undefined
               ? ''
               : t('setting.wanted', {
-                  value: [words.unit, printWanted(setting, wanted, unit)].filter(Boolean).join(' '),
+                  value: [words.unit, formatWanted(setting, wanted, unit)].filter(Boolean).join(' '),
                 }),
             note?.(setting) ?? '',
             setting.perChange === undefined
               ? ''
-              : t('setting.perChange', { most: printSetting(setting, setting.perChange, unit) }),
+              : t('setting.perChange', { most: formatSetting(setting, setting.perChange, unit) }),
             setting.inAll === undefined
               ? ''
-              : t('setting.inAll', { most: printSetting(setting, setting.inAll, unit) }),
+              : t('setting.inAll', { most: formatSetting(setting, setting.inAll, unit) }),
             setting.patient
               ? t('setting.patientMay', {
-                  within: printSetting(setting, setting.patient.within, unit),
+                  within: formatSetting(setting, setting.patient.within, unit),
                   count: setting.patient.everyDays,
                 })
               : '',
@@ -105,9 +122,16 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
         <Moves setting={setting} words={words} />
       </div>
       {!may('strapping.write') ? (
-        <b>{made ? printMade(setting, made, unit) : ''}</b>
+        <b>{made ? formatMade(setting, made, unit) : ''}</b>
       ) : (
-        <Piece setting={setting} made={made} words={words} stage={stage} />
+        <ToldByPatient.Provider value={mayTell && told}>
+          <Piece setting={setting} made={made} words={words} stage={stage} />
+        </ToldByPatient.Provider>
+      )}
+      {mayTell && may('strapping.write') && (
+        <Tick isSelected={told} onChange={tell}>
+          {t('setting.patientChanged')}
+        </Tick>
       )}
       {judged.state === 'wrong' && (
         <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
@@ -115,7 +139,7 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
             // what differs is an amount and lies towards no end
             by:
               judged.why === 'not-locked' || judged.why === 'not-ordered' || !('joint' in setting)
-                ? printSetting(setting, judged.by, unit)
+                ? formatSetting(setting, judged.by, unit)
                 : degrees(judged.by),
           })}
         </p>
@@ -142,7 +166,7 @@ function Choosing({ one: { setting, chosen, made }, stage }: { one: MadeSetting;
     return (
       <Soft>
         {[
-          decided && t('setting.isChosen', { value: printMade(setting, decided, unit) }),
+          decided && t('setting.isChosen', { value: formatMade(setting, decided, unit) }),
           may('strapping.write') && t('setting.asFound'),
         ]
           .filter(Boolean)
@@ -151,7 +175,7 @@ function Choosing({ one: { setting, chosen, made }, stage }: { one: MadeSetting;
     );
   if (decided)
     return made && sameMade(made, decided) ? null : (
-      <Soft>{t('setting.isChosen', { value: printMade(setting, decided, unit) })}</Soft>
+      <Soft>{t('setting.isChosen', { value: formatMade(setting, decided, unit) })}</Soft>
     );
   if (!choice?.ok || (made && sameMade(made, choice.made))) return null;
   return (
@@ -163,7 +187,7 @@ function Choosing({ one: { setting, chosen, made }, stage }: { one: MadeSetting;
           void save(() => write('set.chosen', stage, decideSetting(state, setting.id, today, false)!))
         }
       >
-        {t('setting.chooseFor', { value: printMade(setting, choice.made, unit) })}
+        {t('setting.chooseFor', { value: formatMade(setting, choice.made, unit) })}
       </Button>
     </Row>
   );

@@ -1,7 +1,6 @@
-import { limitedMotion, type StopsSetting } from '@estribo/core/programmes';
-import { choiceFor } from '@estribo/core/logbook';
+import { limitedMotion } from '@estribo/core/programmes';
 import { hasEnded, windowOn } from '@estribo/core/order';
-import { placesAlong, stopsAt } from '@estribo/core/setting';
+import { placesAlong, stopsAt, type StopsSetting, choiceFor } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn, hingeLevel } from '../figure/layer';
@@ -10,7 +9,7 @@ import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { limitLabel } from '../screening/order-values';
 import { NeedsOrder } from '../screening/needs-order';
-import { printAngle, printDay } from '../parts/print';
+import { formatAngle, formatDay } from '../parts/format';
 import { Why } from '../parts/why';
 import { Dial } from './dial';
 import { MotionEntry } from './motion-entry';
@@ -38,7 +37,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
     return (
       <>
         <h1>{t('setting.question', { joint })}</h1>
-        <Notice tone="stop">{t('order.ended', { day: printDay(order.until!) })}</Notice>
+        <Notice tone="stop">{t('order.ended', { day: formatDay(order.until!) })}</Notice>
       </>
     );
   const choice = choiceFor(state, setting.id, today);
@@ -63,7 +62,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
             : lost.extension > 0 || lost.flexion > 0
               ? t('setting.nearestLost')
               : t('setting.nearestExact')}
-          {today < order.dayZero && ` ${t('setting.beforeDayZero', { day: printDay(order.dayZero) })}`}
+          {today < order.dayZero && ` ${t('setting.beforeDayZero', { day: formatDay(order.dayZero) })}`}
         </Soft>
       </Stack>
       {look.map((found) => (
@@ -78,7 +77,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
         hardware={hinge}
         stops={shown}
         knee={knee}
-        tested={testedToday || !state.motion ? t('common.today') : printDay(state.motion.day)}
+        tested={testedToday || !state.motion ? t('common.today') : formatDay(state.motion.day)}
       />
       {!reached || again
         ? mayTest && (
@@ -108,7 +107,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
               now.window.extension === undefined
                 ? t('setting.noExtensionLimit', { stop: Math.min(...hinge.extension) })
                 : t('setting.whyExtensionText', {
-                    limit: printAngle(limited, now.window.extension),
+                    limit: formatAngle(limited, now.window.extension),
                     pieces: hinge.extension.join(', '),
                   }),
             ],
@@ -117,7 +116,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
               now.window.flexion === undefined
                 ? t('setting.noFlexionLimit')
                 : t('setting.whyFlexionText', {
-                    limit: printAngle(limited, now.window.flexion),
+                    limit: formatAngle(limited, now.window.flexion),
                     pieces: hinge.flexion.join(', '),
                   }),
             ],

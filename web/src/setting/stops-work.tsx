@@ -1,7 +1,16 @@
-import { decideSetting, madeIn, stands, type CaseState } from '@estribo/core/logbook';
+import { stands } from '@estribo/core/record';
+import type { CaseState } from '@estribo/core/logbook';
 import { phaseInForce } from '@estribo/core/order';
-import { limitedMotion, type StopsSetting } from '@estribo/core/programmes';
-import { placesAlong, stopsAt, valuesOfStops, type HingeStops } from '@estribo/core/setting';
+import { limitedMotion } from '@estribo/core/programmes';
+import {
+  placesAlong,
+  stopsAt,
+  valuesOfStops,
+  type HingeStops,
+  decideSetting,
+  madeIn,
+  type StopsSetting,
+} from '@estribo/core/setting';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -12,7 +21,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Sheet, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { degrees, printAngle, printStops } from '../parts/print';
+import { degrees, formatAngle, formatStops } from '../parts/format';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import type { SettingStage } from './kinds/piece';
@@ -145,7 +154,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       {!isChosen && (
         <Row>
           <Button look="main" onPress={choose} isDisabled={saving}>
-            {t('setting.choose', { stops: printStops(stops) })}
+            {t('setting.choose', { stops: formatStops(stops) })}
           </Button>
           <span style={{ flex: 1, minWidth: 200, fontSize: size.small }}>
             {t(`setting.caution.${hardware}`)}
@@ -157,7 +166,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
           <Notice tone="caution">{t(`setting.fitHow.${hardware}`)}</Notice>
           <Row>
             <Button look="main" onPress={() => void fit(stops, stops)} isDisabled={saving}>
-              {t('setting.fitted', { stops: printStops(stops) })}
+              {t('setting.fitted', { stops: formatStops(stops) })}
             </Button>
             <Button onPress={() => setDiffers(true)}>{t('setting.somethingElse')}</Button>
           </Row>
@@ -173,7 +182,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       )}
       {isFitted && (
         <Row>
-          <Notice tone="good">{t('setting.isFitted', { stops: printStops(fitted.medial) })}</Notice>
+          <Notice tone="good">{t('setting.isFitted', { stops: formatStops(fitted.medial) })}</Notice>
           <Button look="quiet" onPress={() => setDiffers(true)}>
             {t('setting.foundElse')}
           </Button>
@@ -209,7 +218,7 @@ function FoundStops({
   if (!hinge) return null;
   // beyond straight has its name, and no bare sign
   const limited = limitedMotion(state.programme);
-  const said = (piece: number) => (piece < 0 ? printAngle(limited, piece) : degrees(piece));
+  const said = (piece: number) => (piece < 0 ? formatAngle(limited, piece) : degrees(piece));
   return (
     <Sheet>
       <Stack $gap={10}>

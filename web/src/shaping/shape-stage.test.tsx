@@ -1,5 +1,6 @@
+import { decideSize } from '@estribo/core/sizing';
 import { screen } from '@testing-library/react';
-import { decideSize, foldCase } from '@estribo/core/logbook';
+import { foldCase } from '@estribo/core/logbook';
 import { dialContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage } from '../case/test-stage';
 import ShapeStage from './shape-stage';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import type { Fit } from '@estribo/core/answers';
+import type { RankedModel } from '@estribo/core/answers';
 import { useBestFit } from '../api/clinic';
 import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
@@ -40,7 +40,7 @@ export function BestFit() {
         {t('sizing.bestFit')}
       </Button>
     );
-  const why = ({ match, missing }: Fit): string => {
+  const why = ({ match, missing }: RankedModel): string => {
     if (match.outcome === 'incomplete')
       return t('sizing.missingReadings', { readings: missing.map((id) => named('steps', id)).join(', ') });
     const next = marginOf(match);

@@ -62,7 +62,7 @@ test('above the largest size side extensions reach, and are written', async () =
   const { user, written } = await showStage(SizeStage, log, { context: beltContext });
   expect(screen.getByText('With side extensions of 50 mm on each side.')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Take size 2' }));
-  expect(written[0]!.body).toMatchObject({ size: '2', rule: 'extension', extension: 50 });
+  expect(written[0]!.body).toMatchObject({ size: '2', rule: 'side-extension', sideExtension: 50 });
 });
 
 test('a two-way table is drawn with the body in it', async () => {

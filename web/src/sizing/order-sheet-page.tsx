@@ -10,7 +10,7 @@ import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Row, Small, Soft, Stack, stackedTable } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printDate, printReading } from '../parts/print';
+import { formatDate, formatReading } from '../parts/format';
 import { bodyPartSide } from '../parts/body-part-side';
 
 const Paper = styled.main`
@@ -85,7 +85,7 @@ export default function OrderSheetPage() {
           <Soft>
             {person ? `${person.givenName} ${person.familyName} · ` : ''}
             {bodyPartSide('bodyPart', sheet.side, state.programme.region)} · {programmeTitle(state.programme)}{' '}
-            · {printDate(today)}
+            · {formatDate(today)}
           </Soft>
           <p>
             {sheet.model.name}, {sheet.model.maker}
@@ -127,7 +127,7 @@ export default function OrderSheetPage() {
                     {line.landmarks.map((landmark) => named('landmarks', landmark)).join(' – ')}
                     {line.distance === 0
                       ? ''
-                      : ` ${line.distance > 0 ? '+' : '−'}${printReading(Math.abs(line.distance), 'mm', unit)}`}
+                      : ` ${line.distance > 0 ? '+' : '−'}${formatReading(Math.abs(line.distance), 'mm', unit)}`}
                   </td>
                   <td>
                     {state.measuring.states
@@ -144,8 +144,8 @@ export default function OrderSheetPage() {
                     {line.substitute && <Small> {named('substituted', line.substitute)}</Small>}
                   </td>
                   <td>
-                    <b>{printReading(line.mean, line.unit, unit)}</b>{' '}
-                    <Small>± {printReading(2 * line.uncertainty, line.unit, unit)}</Small>
+                    <b>{formatReading(line.mean, line.unit, unit)}</b>{' '}
+                    <Small>± {formatReading(2 * line.uncertainty, line.unit, unit)}</Small>
                   </td>
                   <td>{line.repeats}</td>
                 </tr>

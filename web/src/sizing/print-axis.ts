@@ -1,7 +1,7 @@
 import type { CaseState } from '@estribo/core/logbook';
 import { unitOf, type ReadingUnit } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 
 /** The unit an axis of the chart is in: that of the step it means. */
 export function unitOfAxis(state: Pick<CaseState, 'measuring'>, reading: string): ReadingUnit {
@@ -10,9 +10,9 @@ export function unitOfAxis(state: Pick<CaseState, 'measuring'>, reading: string)
 }
 
 /** A value of an axis with its unit. */
-export const printAxis = (
+export const formatAxis = (
   state: Pick<CaseState, 'measuring'>,
   reading: string,
   value: number,
   unit: LengthUnit,
-): string => printReading(value, unitOfAxis(state, reading), unit);
+): string => formatReading(value, unitOfAxis(state, reading), unit);

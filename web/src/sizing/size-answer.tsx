@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import styled from 'styled-components';
 import { named, t } from '../messages';
 import { Big } from '../parts/layout';
-import { printAxis } from './print-axis';
+import { formatAxis } from './print-axis';
 
 type Matched = Exclude<SizeMatch, { outcome: 'incomplete' }>;
 
@@ -51,7 +51,7 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
           <b>{t('sizing.noStockSize')} </b>
         ) : (
           next &&
-          match.rule !== 'extension' && (
+          match.rule !== 'side-extension' && (
             <b>
               {match.overruled
                 ? t('sizing.overruled', {
@@ -69,11 +69,11 @@ export function SizeAnswer({ state, unit }: { state: CaseState; unit: LengthUnit
             axis: named('axes', reading),
             below,
             above,
-            from: printAxis(state, reading, from, unit),
-            to: printAxis(state, reading, to, unit),
+            from: formatAxis(state, reading, from, unit),
+            to: formatAxis(state, reading, to, unit),
           }),
         )}{' '}
-        {next && match.rule !== 'extension' && saidOfMargin(state, match, next, unit)}{' '}
+        {next && match.rule !== 'side-extension' && saidOfMargin(state, match, next, unit)}{' '}
         {t(`rules.${match.rule}`, { against: match.against ?? '', size: match.size ?? '' })} {each.join(' ')}{' '}
         {help &&
           next &&
@@ -91,7 +91,7 @@ export function saidOfMargin(
   { decides, margin }: { decides: string; margin: number },
   unit: LengthUnit,
 ): string {
-  const length = printAxis(state, decides, Math.abs(margin), unit);
+  const length = formatAxis(state, decides, Math.abs(margin), unit);
   const place = named('axisPlaces', decides);
   if (margin < 0)
     return neighbour

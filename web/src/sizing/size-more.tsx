@@ -5,7 +5,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import { named, t } from '../messages';
 import { Small, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 
 /** What comes with the size: which side's version, extensions, the marks a belt closes at, its tilt. */
 export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }) {
@@ -13,7 +13,7 @@ export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }
   const [lead] = chart.axes;
   const reading = lead && readings[lead.reading];
   if (match.outcome === 'incomplete' || !reading) return null;
-  const length = (mm: number) => printReading(mm, 'mm', unit);
+  const length = (mm: number) => formatReading(mm, 'mm', unit);
   const ends = chart.belt && beltEnds(reading.mean, chart.belt);
   const tilt = tiltOf(state);
   return (
@@ -26,9 +26,9 @@ export function SizeMore({ state, unit }: { state: CaseState; unit: LengthUnit }
         </p>
       )}
       {chart.supply === 'both' && <p>{t('sizing.alsoMade')}</p>}
-      {match.rule === 'extension' && (
+      {match.rule === 'side-extension' && (
         <p>
-          <b>{t('sizing.extension', { length: length(extensionEachSide(chart, reading.mean)) })}</b>
+          <b>{t('sizing.sideExtension', { length: length(extensionEachSide(chart, reading.mean)) })}</b>
         </p>
       )}
       {ends && (

@@ -1,4 +1,4 @@
-import { engineVersion } from '@estribo/core/logbook';
+import { engineVersion } from '@estribo/core/record';
 import { screen } from '@testing-library/react';
 import { measuredLogbook, orderedLogbook, showStage } from '../case/test-stage';
 import SizeStage from './size-stage';

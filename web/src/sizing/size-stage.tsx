@@ -1,4 +1,5 @@
-import { decideSize, stands } from '@estribo/core/logbook';
+import { stands } from '@estribo/core/record';
+import { decideSize } from '@estribo/core/sizing';
 import type { MeasuringStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
@@ -14,10 +15,10 @@ import { Row, Rule, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { Why } from '../parts/why';
-import { printReading, unitSign } from '../parts/print';
+import { formatReading, unitSign } from '../parts/format';
 import { BestFit } from './best-fit';
 import { HeightWork, heightNow, type ChosenHeight } from './height-choice';
-import { printAxis, unitOfAxis } from './print-axis';
+import { formatAxis, unitOfAxis } from './print-axis';
 import { percent, SizeAnswer } from './size-answer';
 import { SizeMore } from './size-more';
 import { SizeStrips } from './size-strips';
@@ -116,7 +117,7 @@ export default function SizeStage() {
                 return [
                   named('steps', reading),
                   t('sizing.whyReading', {
-                    mean: printAxis(state, reading, taken.mean, unit),
+                    mean: formatAxis(state, reading, taken.mean, unit),
                     count: taken.repeats,
                     own: Math.hypot(taken.repeatPart, taken.alone ?? 0).toFixed(1),
                     shared: taken.sharedPart.toFixed(1),
@@ -151,8 +152,12 @@ export default function SizeStage() {
                 {named('heights', chosen.decided.height)}: {chosen.decided.heightReason}
               </p>
             )}
-            {chosen.decided.extension !== undefined && (
-              <p>{t('sizing.extension', { length: printReading(chosen.decided.extension, 'mm', unit) })}</p>
+            {chosen.decided.sideExtension !== undefined && (
+              <p>
+                {t('sizing.sideExtension', {
+                  length: formatReading(chosen.decided.sideExtension, 'mm', unit),
+                })}
+              </p>
             )}
             {chosen.decided.reason && <Soft>{chosen.decided.reason}</Soft>}
             {chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Small, Stack } from '../parts/layout';
-import { printDay, printFine, printNumber } from '../parts/print';
+import { formatDay, formatFine, formatNumber } from '../parts/format';
 import { unitOfAxis } from './print-axis';
 import { SizeTable } from './size-table';
 
@@ -61,7 +61,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
           const reading = state.sizing.readings[axis.reading];
           const kept = unitOfAxis(state, axis.reading);
           const u = reading && Math.hypot(reading.repeatPart, reading.sharedPart, reading.alone ?? 0);
-          const upTo = row === 0 && chart.extension ? [chart.extension.upTo] : [];
+          const upTo = row === 0 && chart.sideExtension ? [chart.sideExtension.upTo] : [];
           const ends = [
             bands[0]!.from,
             bands.at(-1)!.to,
@@ -89,7 +89,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
                     strokeDasharray="4 3"
                   />
                   <text x={x(end)} y={y + 47} textAnchor="middle">
-                    {printNumber(end, kept, unit)}
+                    {formatNumber(end, kept, unit)}
                   </text>
                 </g>
               ))}
@@ -119,7 +119,7 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
               })}
               {[...bands.map(({ from }) => from), bands.at(-1)!.to].map((edge) => (
                 <text key={edge} x={x(edge)} y={y + 47} textAnchor="middle">
-                  {printNumber(edge, kept, unit)}
+                  {formatNumber(edge, kept, unit)}
                 </text>
               ))}
               {reading && (
@@ -143,15 +143,15 @@ export function SizeStrips({ state, unit }: { state: CaseState; unit: LengthUnit
         <Small key={axis.reading}>
           {named('steps', axis.reading)}.{' '}
           {t('sizing.drift', {
-            perWeek: printFine(drift.perWeek, 'mm', unit),
+            perWeek: formatFine(drift.perWeek, 'mm', unit),
           })}{' '}
           {drift.crosses &&
             (drift.crosses.to === undefined
-              ? t('sizing.driftCrossesFrom', { size: used, from: printDay(drift.crosses.from) })
+              ? t('sizing.driftCrossesFrom', { size: used, from: formatDay(drift.crosses.from) })
               : t('sizing.driftCrosses', {
                   size: used,
-                  from: printDay(drift.crosses.from),
-                  to: printDay(drift.crosses.to),
+                  from: formatDay(drift.crosses.from),
+                  to: formatDay(drift.crosses.to),
                 }))}{' '}
           {t('sizing.driftEstimate')}
         </Small>

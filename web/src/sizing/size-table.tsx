@@ -4,7 +4,7 @@ import { axisBands } from '@estribo/core/sizing';
 import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
-import { printNumber } from '../parts/print';
+import { formatNumber } from '../parts/format';
 import { unitOfAxis } from './print-axis';
 
 const Drawing = styled.svg`
@@ -37,7 +37,7 @@ export function SizeTable({ state, unit }: { state: CaseState; unit: LengthUnit 
   const y = (value: number) => bottom - ((value - y0) / (y1 - y0)) * (bottom - top);
   const u = (reading: NonNullable<typeof row>) =>
     2 * Math.hypot(reading.repeatPart, reading.sharedPart, reading.alone ?? 0);
-  const number = (reading: string, value: number) => printNumber(value, unitOfAxis(state, reading), unit);
+  const number = (reading: string, value: number) => formatNumber(value, unitOfAxis(state, reading), unit);
   const edges = (bands: typeof rowBands) => [...bands.map(({ from }) => from), bands.at(-1)!.to];
   return (
     <Drawing viewBox={`0 0 ${right + 18} ${bottom + 42}`} role="img" aria-label={t('sizing.tableLabel')}>

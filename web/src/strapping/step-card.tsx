@@ -8,7 +8,7 @@ import { partName, stepWords } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Big, Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printPosture } from '../parts/print-posture';
+import { formatPosture } from '../parts/format-posture';
 import { Card, Large, Lead } from './card';
 import { screenOf } from './kinds/all';
 import type { StepProps } from './kinds/piece';
@@ -32,7 +32,7 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
           {step.pass > 1 && <Soft>{t('strapping.secondPassHow')}</Soft>}
         </div>
         <Soft>{t('strapping.posture')}</Soft>
-        <Large>{printPosture(step.posture) || t('strapping.anyPosture')}</Large>
+        <Large>{formatPosture(step.posture) || t('strapping.anyPosture')}</Large>
         {step.who && (
           <>
             <Soft>{t('strapping.who')}</Soft>

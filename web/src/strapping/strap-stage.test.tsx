@@ -1,4 +1,5 @@
-import { decideSize, foldCase, stillNeeded } from '@estribo/core/logbook';
+import { decideSize } from '@estribo/core/sizing';
+import { foldCase, stillNeeded } from '@estribo/core/logbook';
 import { beltContext, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { act, screen } from '@testing-library/react';
 import { orderedLogbook, sizedLogbook, showStage } from '../case/test-stage';

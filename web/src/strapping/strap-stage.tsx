@@ -9,7 +9,7 @@ import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { printReading } from '../parts/print';
+import { formatReading } from '../parts/format';
 import { Steps } from '../parts/steps';
 import { useSaving } from '../parts/use-saving';
 import { screenOf } from './kinds/all';
@@ -101,7 +101,7 @@ export default function StrapStage() {
             count: state.strapping.settled.minutes,
           })}
           {state.strapping.settled.dropped !== undefined &&
-            ` ${t('strapping.dropped', { length: printReading(state.strapping.settled.dropped, 'mm', unit) })}`}
+            ` ${t('strapping.dropped', { length: formatReading(state.strapping.settled.dropped, 'mm', unit) })}`}
         </Soft>
       )}
       {done > 0 && mayStrap && (

@@ -10,7 +10,7 @@ import { OtherLists } from '../strapping/other-lists';
 import type { Token } from '../look/tokens';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
-import { careLine } from '../messages/fitting';
+import { careLine, wearLine } from '../messages/fitting';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
@@ -18,7 +18,7 @@ import { Loading } from '../parts/loading';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
-import { printClock, printDay, printMinutes, printShortWeekday } from '../parts/print';
+import { formatClock, formatDay, formatMinutes, formatShortWeekday } from '../parts/format';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { useSteady } from '../parts/use-steady';
@@ -51,6 +51,9 @@ export default function WearStage() {
         <h1>{t('wearing.question')}</h1>
         <Soft>{t(kind === 'as-ordered' ? 'wearing.protectiveHow' : 'wearing.growingHow')}</Soft>
       </Stack>
+      {state.wearing.family.lines.length > 0 && (
+        <Soft>{state.wearing.family.lines.map((line) => wearLine(state.programme, line)).join(' ')}</Soft>
+      )}
       {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
       {state.wearing.held && <Notice tone="stop">{t('wearing.held')}</Notice>}
       {plan && !changing ? (
@@ -60,7 +63,7 @@ export default function WearStage() {
           ) : (
             <Notice tone="good">
               <b>{t('wearing.asOrdered')}:</b> {plan.plan.wearing} ·{' '}
-              {t('wearing.since', { day: printDay(plan.plan.from) })}
+              {t('wearing.since', { day: formatDay(plan.plan.from) })}
             </Notice>
           )}
           {mayPlan && (
@@ -166,11 +169,14 @@ interface PlanDraft {
 function Growing({ onDone }: { onDone: () => void }) {
   const { state, today, unit, write } = useWork();
   const { wear, invented } = state.model;
+  const { firstDay, mostAtFirst } = state.wearing.family;
   const before = state.wearing.plan?.plan;
-  const start = before?.kind === 'growing' ? before : { from: today, ...wear };
+  // the maker's own numbers come before the trade's
+  const start: Partial<GrowingPlan> =
+    before?.kind === 'growing' ? before : { from: today, ...(wear ?? (firstDay ? { firstDay } : {})) };
   const untyped: PlanDraft = {
     follows: intentInForce(state, 'wear.planned', {}),
-    from: start.from,
+    ...(start.from ? { from: start.from } : {}),
     typed: Object.fromEntries(fields.map((name) => [name, String(start[name] ?? '')])) as PlanDraft['typed'],
   };
   const [draft, setDraft] = useDraft(`${state.case}-plan`, untyped);
@@ -235,7 +241,12 @@ function Growing({ onDone }: { onDone: () => void }) {
       {wear ? (
         invented && <Soft>{t('wearing.modelsOwn')}</Soft>
       ) : (
-        <Notice tone="caution">{t('wearing.noNumbers')}</Notice>
+        <Notice tone="caution">
+          {[t('wearing.noNumbers'), firstDay ? t('wearing.familysOwn') : ''].filter(Boolean).join(' ')}
+        </Notice>
+      )}
+      {plan && mostAtFirst !== undefined && plan.firstDay > mostAtFirst && (
+        <Notice tone="caution">{t('wearing.overFirstDay', { most: formatMinutes(mostAtFirst) })}</Notice>
       )}
       {wrong.map((problem) => (
         <Notice key={problem} tone="stop">
@@ -282,7 +293,7 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
         grid: { left: 44, right: 8, top: 24, bottom: 40 },
         xAxis: {
           type: 'category' as const,
-          data: shown.map(({ day }) => `${printShortWeekday(day)}\n${Number(day.slice(8))}`),
+          data: shown.map(({ day }) => `${formatShortWeekday(day)}\n${Number(day.slice(8))}`),
           axisLine: { lineStyle: { color: palette.edge } },
           axisLabel: { color: palette.soft, interval: 0, lineHeight: 16 },
         },
@@ -308,7 +319,7 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
               color: palette.ink,
               // lettered where it changes: side by side the same hours would lie over each other
               formatter: ({ dataIndex, value }: { dataIndex: number; value?: unknown }) =>
-                shown[dataIndex - 1]?.minutes === value ? '' : printClock(Number(value)),
+                shown[dataIndex - 1]?.minutes === value ? '' : formatClock(Number(value)),
             },
           },
         ],
@@ -330,15 +341,15 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
               color: day < today ? color('soft') : color('ink'),
             }}
           >
-            {printDay(day)}: {printMinutes(minutes)}
+            {formatDay(day)}: {formatMinutes(minutes)}
           </li>
         ))}
       </Days>
       <Soft>
         {t(days.at(-1)!.minutes < plan.ceiling && plan.grow > 0 ? 'wearing.growsOn' : 'wearing.after', {
-          day: printDay(days.at(-1)!.day),
-          ceiling: printMinutes(plan.ceiling),
-          minutes: printMinutes(days.at(-1)!.minutes),
+          day: formatDay(days.at(-1)!.day),
+          ceiling: formatMinutes(plan.ceiling),
+          minutes: formatMinutes(days.at(-1)!.minutes),
         })}
       </Soft>
     </Stack>

@@ -1,13 +1,11 @@
 import { object, string } from 'yup';
+import { notReversed } from '../../brace';
 import { outside } from '../../setting';
-import { checkKind, common, notReversed, unlessOff, within } from '../kind';
+import { checkKind, common, unlessOff, within } from '../kind';
 
 /** A quantity held against what was read before it went on: within so much of that measuring step, in its unit. */
 export const compared = checkKind(
-  object({ ...common, step: string().strict().required(), ...within }).test(
-    ...notReversed,
-    ({ least, most }) => !(least > most),
-  ),
+  object({ ...common, step: string().strict().required(), ...within }).test(...notReversed),
   {
     judge: ({ step, least, most }, found, { read }) => {
       const before = read?.[step];

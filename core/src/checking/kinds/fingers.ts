@@ -1,13 +1,12 @@
 import { object } from 'yup';
-import { finite } from '../../brace';
+import { finite, notReversed } from '../../brace';
 import { outside } from '../../setting';
-import { checkKind, common, notReversed } from '../kind';
+import { checkKind, common } from '../kind';
 
 /** So many fingers go between part and body. */
 export const fingers = checkKind(
   object({ ...common, least: finite().min(0).required(), most: finite().min(0).required() }).test(
     ...notReversed,
-    ({ least, most }) => !(least > most),
   ),
   {
     judge: ({ least, most }, found) => {

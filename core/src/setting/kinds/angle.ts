@@ -1,8 +1,8 @@
 import { object, string } from 'yup';
 import { joints, signedAngle } from '../../anatomy';
-import { finite } from '../../brace';
+import { finite, notReversed } from '../../brace';
 import { phaseInForce, windowOf } from '../../order';
-import { common, judgeNumbers, notReversed, numbersAt, once, settingKind } from '../kind';
+import { common, judgeNumbers, numbersAt, once, settingKind } from '../kind';
 
 /** How near an angle comes by goniometer, degrees: an estimate. */
 const byGoniometer = 3;
@@ -15,7 +15,7 @@ export const angle = settingKind(
     unlessOrdered: finite().required(),
     least: finite().required(),
     most: finite().required(),
-  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  }).test(...notReversed),
   {
     places: once,
     whole: false,

@@ -1,10 +1,10 @@
 import { object, string } from 'yup';
+import { notReversed } from '../../brace';
 import {
   axes,
   common,
   judgeNumbers,
   limits,
-  notReversed,
   nothingWanted,
   numbersAt,
   placesAlong,
@@ -22,7 +22,7 @@ export const correction = settingKind(
     unit: string().oneOf(['turns', 'steps', 'degrees']).required(),
     origin: string().oneOf(['neutral', 'as-supplied']).required(),
     ...limits,
-  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  }).test(...notReversed),
   {
     places: ({ axes: along }) => placesAlong(along),
     whole: false,

@@ -1,12 +1,9 @@
 import { object } from 'yup';
-import { finite } from '../../brace';
-import { common, counted, countedOnce, notReversed, settingKind } from '../kind';
+import { finite, notReversed } from '../../brace';
+import { common, counted, countedOnce, settingKind } from '../kind';
 
 /** Strokes of air, until snug. */
 export const fill = settingKind(
-  object({ ...common, ...counted, everyDays: finite().integer().positive() }).test(
-    ...notReversed,
-    ({ least, most }) => !(least > most),
-  ),
+  object({ ...common, ...counted, everyDays: finite().integer().positive() }).test(...notReversed),
   countedOnce,
 );

@@ -1,7 +1,7 @@
 import { object, string } from 'yup';
-import { finite } from '../../brace';
+import { finite, notReversed } from '../../brace';
 import { heightNames } from '../../order';
-import { common, judgeNumbers, limits, notReversed, numbersAt, once, settingKind } from '../kind';
+import { common, judgeNumbers, limits, numbersAt, once, settingKind } from '../kind';
 
 /** How high a part stands: a panel on the back, a chin piece, a bar on the breastbone. Where the order names a height, that one. */
 export const height = settingKind(
@@ -14,7 +14,7 @@ export const height = settingKind(
       .noUnknown()
       .default(undefined)
       .optional(),
-  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  }).test(...notReversed),
   {
     places: once,
     whole: false,

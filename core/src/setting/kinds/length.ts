@@ -1,10 +1,10 @@
 import { object } from 'yup';
+import { notReversed } from '../../brace';
 import {
   axes,
   common,
   judgeNumbers,
   limits,
-  notReversed,
   nothingWanted,
   numbersAt,
   placesAlong,
@@ -17,7 +17,7 @@ export const length = settingKind(
     ...common,
     axes: axes(),
     ...limits,
-  }).test(...notReversed, ({ least, most }) => !(least > most)),
+  }).test(...notReversed),
   {
     places: ({ axes: along }) => placesAlong(along),
     whole: false,

@@ -1,8 +1,6 @@
 import { object } from 'yup';
-import { common, counted, countedOnce, notReversed, settingKind } from '../kind';
+import { notReversed } from '../../brace';
+import { common, counted, countedOnce, settingKind } from '../kind';
 
 /** So many pieces are in: wedges under a heel, layers of a lift. */
-export const pieces = settingKind(
-  object({ ...common, ...counted }).test(...notReversed, ({ least, most }) => !(least > most)),
-  countedOnce,
-);
+export const pieces = settingKind(object({ ...common, ...counted }).test(...notReversed), countedOnce);

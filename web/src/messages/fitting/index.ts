@@ -65,6 +65,10 @@ export const partName = (programme: Named, part: string): string =>
 export const careLine = (programme: Named, line: string): string =>
   wordsOf(programme, 'care', line) ?? (line in en.care ? named('care', line) : line);
 
+/** A line of how it is worn: its family's own, or one of those that many share. */
+export const wearLine = (programme: Named, line: string): string =>
+  wordsOf(programme, 'wear', line) ?? (line in en.wearLines ? named('wearLines', line) : line);
+
 /** Why there is nothing to do in a stage of a family; undefined where it does not say. */
 export const whyNotNeeded = (programme: Named, stage: string): string | undefined =>
   wordsOf(programme, 'notNeeded', stage);

@@ -1,11 +1,11 @@
 import type { Setting } from '@estribo/core/setting';
-import { printAngle } from '../../parts/print';
+import { formatAngle } from '../../parts/format';
 import { numbersOf } from './numbers';
 import type { SettingScreen } from './piece';
 
 type Of = Extract<Setting, { kind: 'angle' }>;
 const print: SettingScreen<Of>['print'] = ({ joint }, value) =>
-  printAngle({ joint, plane: 'sagittal' }, value);
+  formatAngle({ joint, plane: 'sagittal' }, value);
 
 export const angle: SettingScreen<Of> = {
   print,

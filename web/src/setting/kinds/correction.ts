@@ -1,6 +1,6 @@
 import type { Setting } from '@estribo/core/setting';
 import { t } from '../../messages';
-import { signed } from '../../parts/print';
+import { signed } from '../../parts/format';
 import { numbersOf } from './numbers';
 import type { SettingScreen } from './piece';
 

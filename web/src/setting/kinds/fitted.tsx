@@ -2,7 +2,7 @@ import type { Setting } from '@estribo/core/setting';
 import { t } from '../../messages';
 import { Button } from '../../parts/button';
 import { Row } from '../../parts/layout';
-import { signed } from '../../parts/print';
+import { signed } from '../../parts/format';
 import { useSaving } from '../../parts/use-saving';
 import { useMade } from '../use-made';
 import type { PieceProps, SettingScreen } from './piece';

@@ -1,12 +1,12 @@
 import type { Setting } from '@estribo/core/setting';
 import { t } from '../../messages';
-import { printDistance, signed } from '../../parts/print';
+import { formatDistance, signed } from '../../parts/format';
 import { numbersOf } from './numbers';
 import type { PieceProps, SettingScreen } from './piece';
 
 type Of = Extract<Setting, { kind: 'height' }>;
 const print: SettingScreen<Of>['print'] = ({ unit: own }, value, unit) =>
-  own === 'mm' ? printDistance(value, unit) : `${signed(value)} ${t('setting.unit.steps')}`;
+  own === 'mm' ? formatDistance(value, unit) : `${signed(value)} ${t('setting.unit.steps')}`;
 const InLength = numbersOf<Of>('length', print);
 const InSteps = numbersOf<Of>('count', print);
 

@@ -1,10 +1,10 @@
 import type { Setting } from '@estribo/core/setting';
-import { printDistance } from '../../parts/print';
+import { formatDistance } from '../../parts/format';
 import { numbersOf } from './numbers';
 import type { SettingScreen } from './piece';
 
 type Of = Extract<Setting, { kind: 'length' }>;
-const print: SettingScreen<Of>['print'] = (_, value, unit) => printDistance(value, unit);
+const print: SettingScreen<Of>['print'] = (_, value, unit) => formatDistance(value, unit);
 
 export const length: SettingScreen<Of> = {
   print,

@@ -7,7 +7,7 @@ import { named, t } from '../../messages';
 import { Button } from '../../parts/button';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
-import { printAngle } from '../../parts/print';
+import { formatAngle } from '../../parts/format';
 import { useSaving } from '../../parts/use-saving';
 import { numbersOf } from './numbers';
 import { useMade } from '../use-made';
@@ -15,7 +15,7 @@ import type { PieceProps, SettingScreen } from './piece';
 
 type LockSetting = Extract<Setting, { kind: 'lock' }>;
 const print: SettingScreen<LockSetting>['print'] = ({ joint }, value) =>
-  printAngle({ joint, plane: 'sagittal' }, value);
+  formatAngle({ joint, plane: 'sagittal' }, value);
 const NumbersOfLock = numbersOf<LockSetting>('degrees', print);
 
 /** A lock: open, or at one of the angles that the hardware has, both of a pair at once. */
@@ -49,11 +49,11 @@ function Lock({ setting, made, words, stage }: PieceProps<LockSetting>) {
             key={to}
             look={now === to ? 'main' : 'second'}
             aria-pressed={now === to}
-            aria-label={`${name}: ${to === 'open' ? t('setting.lockOpen') : printAngle(motion, Number(to))}`}
+            aria-label={`${name}: ${to === 'open' ? t('setting.lockOpen') : formatAngle(motion, Number(to))}`}
             isDisabled={saving}
             onPress={() => now !== to && take(to)}
           >
-            {to === 'open' ? t('setting.lockOpen') : printAngle(motion, Number(to))}
+            {to === 'open' ? t('setting.lockOpen') : formatAngle(motion, Number(to))}
           </Button>
         ))}
       </Row>
@@ -68,7 +68,7 @@ function Lock({ setting, made, words, stage }: PieceProps<LockSetting>) {
       )}
       {lock && <Soft>{t('setting.lockWhenOrdered', { when: named('lockWhen', lock.when) })}</Soft>}
       {ordered !== undefined && !angles.includes(ordered) && (
-        <Notice tone="caution">{t('setting.lockCannot', { angle: printAngle(motion, ordered) })}</Notice>
+        <Notice tone="caution">{t('setting.lockCannot', { angle: formatAngle(motion, ordered) })}</Notice>
       )}
     </Stack>
   );

@@ -1,7 +1,7 @@
 import { endsOf } from '@estribo/core/anatomy';
-import { boundsOf, type MadeSetting } from '@estribo/core/logbook';
+import { boundsOf } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { isWhole, placesOf, type Setting } from '@estribo/core/setting';
+import { isWhole, placesOf, type Setting, type MadeSetting } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useWork } from '../../case/case-context';
@@ -10,7 +10,7 @@ import type { settingWords } from '../../messages/fitting';
 import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Row } from '../../parts/layout';
-import { printNumber, signed } from '../../parts/print';
+import { formatNumber, signed } from '../../parts/format';
 import { ReadingField, readQuantity, type Quantity } from '../../parts/reading-field';
 import { useSaving } from '../../parts/use-saving';
 import { useMade } from '../use-made';
@@ -48,7 +48,7 @@ export function Numbers({
     return value === undefined || value === null
       ? ''
       : kind === 'length'
-        ? printNumber(value, 'mm', unit)
+        ? formatNumber(value, 'mm', unit)
         : signed(value);
   };
   // only what was typed is kept: what was found is printed in the unit of the moment

@@ -1,6 +1,5 @@
-import type { MadeSetting } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
-import type { Setting, SettingMade } from '@estribo/core/setting';
+import type { Setting, SettingMade, MadeSetting } from '@estribo/core/setting';
 import type { ComponentType } from 'react';
 import type { settingWords } from '../../messages/fitting';
 
@@ -18,7 +17,7 @@ export interface PieceProps<S> {
 export interface SettingScreen<S = Setting> {
   print: (setting: S, value: number, unit: LengthUnit) => string;
   /** how all of it is said, where that is more than its numbers one after the other */
-  printMade?: (setting: S, made: SettingMade) => string;
+  formatMade?: (setting: S, made: SettingMade) => string;
   /** how in and out are said of it */
   inOrOut?: { in: 'setting.isIn'; out: 'setting.leftOut' | 'setting.lockOpen' };
   /** what else is said of how it is made */

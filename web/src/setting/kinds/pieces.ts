@@ -1,5 +1,5 @@
 import type { Setting } from '@estribo/core/setting';
-import { signed } from '../../parts/print';
+import { signed } from '../../parts/format';
 import { numbersOf } from './numbers';
 import type { SettingScreen } from './piece';
 

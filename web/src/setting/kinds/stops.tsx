@@ -1,5 +1,5 @@
 import { placesAlong, stopsAt, type Setting } from '@estribo/core/setting';
-import { degrees, printStops } from '../../parts/print';
+import { degrees, formatStops } from '../../parts/format';
 import { StopsOfHinges } from '../stops-of-hinges';
 import { StopsWork } from '../stops-work';
 import type { SettingScreen } from './piece';
@@ -9,8 +9,8 @@ type Of = Extract<Setting, { kind: 'stops' }>;
 export const stops: SettingScreen<Of> = {
   print: (_, value) => degrees(value),
   // a pair that differs is said as two
-  printMade: ({ axes }, made) =>
-    [...new Set(placesAlong(axes).map((hinge) => printStops(stopsAt(made, hinge))))].join(' · '),
+  formatMade: ({ axes }, made) =>
+    [...new Set(placesAlong(axes).map((hinge) => formatStops(stopsAt(made, hinge))))].join(' · '),
   Piece: ({ setting, stage }) => <StopsWork setting={setting} stage={stage} />,
   Whole: StopsOfHinges,
 };

@@ -9,7 +9,7 @@ import { Button } from '../../parts/button';
 import { Choice } from '../../parts/choice';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
-import { printReading } from '../../parts/print';
+import { formatReading } from '../../parts/format';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { useReason } from '../../parts/use-reason';
 import { useSaving } from '../../parts/use-saving';
@@ -87,7 +87,7 @@ function Bends({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage 
               <b>{i + 1}.</b>{' '}
               {t('shaping.bendLine', {
                 upright: named('upright', one.upright),
-                place: printReading(Math.abs(one.place), 'mm', unit),
+                place: formatReading(Math.abs(one.place), 'mm', unit),
                 where: t(one.place > 0 ? 'shaping.above' : 'shaping.below'),
                 amount: one.amount,
                 direction: named('direction', one.direction),

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { useMay, useWork } from '../../case/case-context';
+import { useMay, useSelection, useWork } from '../../case/case-context';
 import { color } from '../../look/tokens';
 import { named, t } from '../../messages';
 import { Button } from '../../parts/button';
@@ -25,7 +25,8 @@ const PadLine = styled.li<{ $now: boolean }>`
 
 /** The brace's own pads: each placed, split or left out, as the scars advise. */
 function Pads({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }) {
-  const { state, selected, select, write } = useWork();
+  const { state, write } = useWork();
+  const { selected, select } = useSelection();
   const mayShape = useMay(stage)('shaping.write');
   const { pads } = state.shaping;
   const [saving, save] = useSaving();

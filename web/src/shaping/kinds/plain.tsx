@@ -10,11 +10,11 @@ import { Button } from '../../parts/button';
 import { Choice } from '../../parts/choice';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
-import { printDistance } from '../../parts/print';
+import { formatDistance } from '../../parts/format';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { useReason } from '../../parts/use-reason';
 import { useSaving } from '../../parts/use-saving';
-import { printWork } from '../print-work';
+import { formatWork } from '../format-work';
 import type { WorkOf, WorkStage } from './piece';
 
 /** Work that is said to be done: on which part, how much where it is measured, in which way. What it requires first is said. */
@@ -50,7 +50,7 @@ export function PlainWork({
     const outside =
       amount &&
       boundsProblem(t('shaping.howMuch'), amount.value, boundsOf('work.done', 'amount'), (bound) =>
-        measured?.unit === 'mm' ? printDistance(bound, unit) : String(bound),
+        measured?.unit === 'mm' ? formatDistance(bound, unit) : String(bound),
       );
     if (outside) return setProblem(outside);
     const note = (inSpite?: string) =>
@@ -75,7 +75,7 @@ export function PlainWork({
         <ol>
           {done.map((one, i) => (
             <li key={one.entry}>
-              <b>{i + 1}.</b> {printWork(state, one, unit)}
+              <b>{i + 1}.</b> {formatWork(state, one, unit)}
             </li>
           ))}
         </ol>

@@ -9,7 +9,7 @@ import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Big, Row } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
-import { printReading } from '../../parts/print';
+import { formatReading } from '../../parts/format';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { Card, Large, Lead } from '../card';
 import type { StepOf, StepProps, StepScreen } from './piece';
@@ -47,7 +47,7 @@ function Settle({ step, saving, mayStrap, onDone }: StepProps<StepOf<'settle'>>)
       t('strapping.droppedLabel'),
       read.value,
       boundsOf('strap.done', 'dropped'),
-      (bound) => printReading(Math.abs(bound), 'mm', unit),
+      (bound) => formatReading(Math.abs(bound), 'mm', unit),
     );
     if (outside) return setProblem(outside);
     take({ dropped: read.value });

@@ -1,0 +1,78 @@
+import type { ClinicDay } from '../calendar';
+import type { UnsafeCheck } from '../checking';
+import type { LiveRecord, Stage } from '../record';
+import { referBecause, type ReviewVisit } from '../reviewing';
+import { findingRule, type Referral, type ScreeningState } from '../screening';
+import { callMade } from './case-entries';
+
+/** Somebody is to be called today about something that was found. */
+export interface UrgentCall {
+  /** the finding, the check, or what a review found */
+  about: string;
+  why: 'finding' | 'limb-safety' | 'outside-order' | 'review';
+  /** the entry it was found in */
+  of: string;
+  day: ClinicDay;
+  whom: Referral;
+  stage: Stage;
+  made?: { entry: string; whom: string; said: string; day: ClinicDay };
+}
+
+/**
+ * The calls of today that what was found asks for: a finding that blocks, a check by which the limb is not safe or
+ * the joint goes beyond the order, a review whose skin or pain is told to the prescriber. Each stands until what
+ * it is about is over, and is due until somebody has called.
+ */
+export function foldCalls(
+  record: LiveRecord,
+  { blocking }: ScreeningState,
+  unsafe: readonly UnsafeCheck[],
+  { visits }: { visits: readonly ReviewVisit[] },
+): UrgentCall[] {
+  const made = record.of(callMade);
+  const dayOf = new Map(record.all.map((entry) => [entry.id, record.dayIn(entry)]));
+  const last = visits.findLast(({ found }) => found !== undefined);
+  const calls: Omit<UrgentCall, 'day' | 'made'>[] = [
+    ...blocking.map(({ finding, entry }) => ({
+      about: finding,
+      why: 'finding' as const,
+      of: entry,
+      whom: findingRule(finding).refer ?? 'prescriber',
+      stage: 'screen' as const,
+    })),
+    ...unsafe.map(({ check, why, entry }) => ({
+      about: check,
+      why,
+      of: entry,
+      // cold, blue or numb is a danger sign with the brace on as it is before
+      whom: why === 'limb-safety' ? ('physician-now' as const) : ('prescriber' as const),
+      stage: 'check' as const,
+    })),
+    ...(last?.found && last.entry !== undefined ? referBecause(last.found) : []).map((about) => ({
+      about,
+      why: 'review' as const,
+      of: last!.entry!,
+      whom: 'prescriber' as const,
+      stage: 'review' as const,
+    })),
+  ];
+  return calls.map((call) => {
+    const answer = made.findLast(
+      ({ body }) => body.about === call.about && record.heldBy(body.of) === call.of,
+    );
+    return {
+      ...call,
+      day: dayOf.get(call.of)!,
+      ...(answer
+        ? {
+            made: {
+              entry: answer.id,
+              whom: answer.body.whom,
+              said: answer.body.said,
+              day: record.dayIn(answer),
+            },
+          }
+        : {}),
+    };
+  });
+}

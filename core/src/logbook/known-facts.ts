@@ -1,0 +1,65 @@
+import type { KnownFacts } from '../brace';
+import type { ClinicDay } from '../calendar';
+import { checkRecorded } from '../checking';
+import { phaseInForce, type Order } from '../order';
+import type { BraceModel } from '../programmes';
+import type { LiveRecord } from '../record';
+import { screenLooked } from '../screening';
+import type { MadeSetting } from '../setting';
+import { donningBegun } from '../strapping';
+
+/**
+ * What is known of a case, as conditions ask for it: of the order, of the look at the limb, of the model, of what is set.
+ * @param day the order's phase is that of the last thing that was written
+ */
+export function knownFacts(
+  record: LiveRecord,
+  order: Order | undefined,
+  day: ClinicDay,
+  model: BraceModel,
+  settings: readonly MadeSetting[],
+): KnownFacts {
+  const answers = record.of(screenLooked).flatMap(({ body }) => body.answers);
+  const phase = order && phaseInForce(order, day)?.phase;
+  return {
+    injuries: order?.injuries,
+    ordered: order ? { ...orderedOnce(order), ...orderedInPhase(phase) } : {},
+    findings: Object.fromEntries(answers.map(({ finding, present }) => [finding, present])),
+    variant: model.variant,
+    settings: Object.fromEntries(
+      settings.flatMap(({ setting: { id }, made, judged }) =>
+        made === undefined ? [] : [[id, judged.state === 'right']],
+      ),
+    ),
+    parts: Object.fromEntries(
+      settings.flatMap(({ setting, made }) =>
+        setting.kind === 'fitted' && made?.fitted !== undefined ? [[setting.part, made.fitted]] : [],
+      ),
+    ),
+    list: record.last(donningBegun)?.body.list,
+    checks: Object.fromEntries(
+      record
+        .of(checkRecorded)
+        .flatMap(({ body: { check, seen } }) => (seen === undefined ? [] : [[check, seen]])),
+    ),
+  };
+}
+
+/** What the order says, whatever the phase; what it leaves out is not known. */
+function orderedOnce({ height, panels, posture, roll, relieve, protective }: Order): KnownFacts['ordered'] {
+  return {
+    ...(height ? { height: [height] } : {}),
+    ...(panels ? { panel: panels } : {}),
+    ...(posture ? { posture: [posture] } : {}),
+    ...(roll ? { roll: [roll] } : {}),
+    ...(relieve ? { relieve: [relieve] } : {}),
+    protective: [protective ? 'yes' : 'no'],
+  };
+}
+
+const orderedInPhase = (
+  phase: { weight?: string | undefined; locks?: readonly { when: string }[] | undefined } | undefined,
+): KnownFacts['ordered'] => ({
+  ...(phase?.weight ? { weight: [phase.weight] } : {}),
+  ...(phase?.locks?.length ? { lock: phase.locks.map(({ when }) => when) } : {}),
+});

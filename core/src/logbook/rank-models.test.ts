@@ -1,0 +1,89 @@
+import { decideSize } from '../sizing';
+import type { BraceModel } from '../programmes';
+import { foldCase } from './fold-case';
+import { rankModels } from './rank-models';
+import { testContext, testLogbook } from './test-case';
+
+const { model, programme } = testContext;
+const log = testLogbook();
+log.read('girth-above', 'right', 444, 446);
+log.read('girth-below', 'right', 347, 349);
+const state = foldCase(log.entries, testContext)!;
+const at = (above: number, id: string, shift = 0): { model: BraceModel; programme: typeof programme } => ({
+  programme,
+  model: {
+    ...model,
+    id,
+    distances: { 'girth-above': above, 'girth-below': -150 },
+    chart: {
+      ...model.chart,
+      axes: model.chart.axes.map((axis) => ({
+        ...axis,
+        bands: axis.bands.map((band) => ({ ...band, from: band.from + shift, to: band.to + shift })),
+      })),
+    },
+  },
+});
+
+test('read at the model’s own distance it is as it was read; at another it is estimated and less certain', () => {
+  const fits = rankModels(state, [at(170, 'other distance'), at(150, 'same distance')], 1700);
+  expect(fits.map(({ model: { model: one }, estimated }) => [one.id, estimated])).toEqual([
+    ['same distance', false],
+    ['other distance', true],
+  ]);
+  expect(fits[0]!.match).toEqual(state.sizing.match);
+  const [same, other] = fits.map(({ match }) => (match.outcome === 'incomplete' ? 0 : match.probability));
+  expect(other!).toBeLessThan(same!);
+});
+
+test('too far from where a girth was read nothing is estimated', () => {
+  const [fit] = rankModels(state, [at(300, 'far')], 1700);
+  expect(fit!.match).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+});
+
+test('what the body does not fit comes last and says by how much', () => {
+  const fits = rankModels(state, [at(150, 'small', -200), at(150, 'fits')], 1700);
+  expect(fits.map(({ model: { model: one } }) => one.id)).toEqual(['fits', 'small']);
+  expect(fits[1]!.match).toMatchObject({
+    outcome: 'made-to-measure',
+    rule: 'outside',
+    margin: -163,
+    decides: 'girth-below',
+  });
+});
+
+test('made to measure is chosen in spite of a stock size, with the reason and what was computed', () => {
+  expect(decideSize(state, { size: undefined, reason: 'ordered by the ward' })).toMatchObject({
+    computed: 'M',
+    reason: 'ordered by the ward',
+    probability: 0,
+  });
+  expect(decideSize(state, { size: undefined, reason: 'x' })!.size).toBeUndefined();
+  expect(decideSize(state)).toMatchObject({ size: 'M', rule: 'inside' });
+});
+
+test('a girth is estimated within eight centimetres of one that was read, both ways, and no further', () => {
+  const missing = (above: number) => {
+    const { match } = rankModels(state, [at(above, 'other')], 1700)[0]!;
+    return match.outcome === 'incomplete' ? match.missing : [];
+  };
+  expect([230, 231, 70, 69].map((above) => missing(above).length)).toEqual([0, 1, 0, 1]);
+});
+
+test('only a girth of the braced side is estimated from, the nearer of two', () => {
+  const other = testLogbook();
+  other.read('girth-above', 'left', 500, 500);
+  other.read('girth-below', 'right', 347, 349);
+  const [fit] = rankModels(foldCase(other.entries, testContext)!, [at(170, 'other')], 1700);
+  expect(fit!.match).toEqual({ outcome: 'incomplete', missing: ['girth-above'] });
+});
+
+test('models that read alike are ranked by what they read, each with its own chart', () => {
+  const fits = rankModels(state, [at(150, 'one'), at(150, 'two', -200), at(170, 'three')], 1700);
+  expect(fits.map(({ model: { model: one }, estimated }) => [one.id, estimated])).toEqual([
+    ['one', false],
+    ['three', true],
+    ['two', false],
+  ]);
+  expect(rankModels(state, [], 1700)).toEqual([]);
+});

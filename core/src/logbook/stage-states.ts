@@ -1,0 +1,102 @@
+import { holds, type KnownFacts } from '../brace';
+import { isSignedPass } from '../checking';
+import { stages, stands, type Stage } from '../record';
+import { isSet } from '../setting';
+import { isAnswered } from '../shaping';
+import type { CaseState } from './state';
+
+/** `not-covered`: Estribo does not carry this stage for the family yet; it is done by the maker's instructions */
+export type StageStatus = 'done' | 'open' | 'blocked' | 'not-needed' | 'not-covered';
+
+export interface StageState {
+  status: StageStatus;
+  /** for blocked: the finding that blocks, by name */
+  because?: string;
+}
+
+/**
+ * How each stage stands. A blocking finding stops every stage behind Screen; what was done before it
+ * was found stays in the record.
+ */
+export function stageStates(state: Omit<CaseState, 'stages'>, facts: KnownFacts): Record<Stage, StageState> {
+  const blocker = state.screening.blocking[0];
+  const done: Record<Stage, boolean> = {
+    screen:
+      (state.screening.status === 'clear' || state.screening.status === 'qualified') &&
+      (state.programme.limbs === undefined || state.limbs.before !== undefined) &&
+      state.order !== undefined,
+    measure: state.measuring.done,
+    size: state.sizing.chosen !== undefined && stands(state.sizing.chosen),
+    set: state.setting.made.every(isSet),
+    shape: state.sizing.chosen !== undefined && state.shaping.work.every(isAnswered),
+    strap: state.strapping.list !== undefined && state.strapping.now === undefined,
+    check:
+      (state.programme.limbs === undefined || state.limbs.after !== undefined) &&
+      (state.programme.checks.length === 0 || isSignedPass(state.checking)),
+    wear: state.wearing.plan !== undefined && state.wearing.taught !== undefined,
+    review: state.reviewing.visits.some(({ found }) => found !== undefined),
+  };
+  const withoutWork = stagesWithoutWork(state, facts);
+  return Object.fromEntries(
+    stages.map((stage): [Stage, StageState] => [
+      stage,
+      blocker
+        ? stage === 'screen'
+          ? { status: 'open' }
+          : { status: 'blocked', because: blocker.finding }
+        : { status: withoutWork[stage] ?? (done[stage] ? 'done' : 'open') },
+    ]),
+  ) as Record<Stage, StageState>;
+}
+
+/**
+ * Stages in which there is nothing to work on: a brace of one size needs no measuring, and what a family says it does not
+ * need is not asked; without stops, pads, a list or checks a stage is not covered.
+ */
+const stagesWithoutWork = (
+  { programme, shaping, measuring }: Pick<CaseState, 'programme' | 'shaping' | 'measuring'>,
+  facts: KnownFacts,
+): Partial<Record<Stage, StageStatus>> => ({
+  ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
+  ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
+  ...(shaping.work.length === 0 ? { shape: 'not-covered' } : {}),
+  ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
+    ? { strap: 'not-covered' }
+    : {}),
+  ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
+  ...Object.fromEntries(
+    (programme.notNeeded ?? [])
+      // what hangs on something that nobody has said may be needed yet
+      .filter(({ when }) => when === undefined || holds(when, facts) === true)
+      .map(({ stage }) => [stage, 'not-needed']),
+  ),
+});
+
+/** What a stage waits for before anything is decided or done in it; it may be looked at all the same. */
+export type StillNeeded = 'look' | 'order' | 'size';
+
+/**
+ * Shaping, strapping and checking begin when the limb has been looked at, the order is there and the size is
+ * chosen. Common practice, no source.
+ */
+export function stillNeeded(
+  {
+    screening,
+    limbs,
+    programme,
+    order,
+    sizing,
+  }: Pick<CaseState, 'screening' | 'limbs' | 'programme' | 'order' | 'sizing'>,
+  stage: Stage,
+): StillNeeded[] {
+  if (stage !== 'shape' && stage !== 'strap' && stage !== 'check') return [];
+  return [
+    ...(screening.status === 'open' || (programme.limbs && !limbs.before) ? (['look'] as const) : []),
+    ...(order === undefined ? (['order'] as const) : []),
+    ...(sizing.chosen === undefined ? (['size'] as const) : []),
+  ];
+}
+
+/** The stage the work is at: the first one that is open. */
+export const stageAt = (state: CaseState): Stage =>
+  stages.find((stage) => state.stages[stage].status === 'open') ?? 'review';

@@ -1,0 +1,62 @@
+import type { Side } from '../anatomy';
+import type { Part } from '../brace';
+import type { ClinicDay } from '../calendar';
+import type { CheckingState } from '../checking';
+import type { MeasuringState, TestedMotion } from '../measuring';
+import type { GivenOrder } from '../order';
+import type { BraceModel, Pin, Programme } from '../programmes';
+import type { SettledLine, Stage } from '../record';
+import type { ReviewingState } from '../reviewing';
+import type { LimbsState, ScreeningState } from '../screening';
+import type { MadeSetting, StopsState } from '../setting';
+import type { ShapingState } from '../shaping';
+import type { SizingState } from '../sizing';
+import type { StrappingState } from '../strapping';
+import type { WearingState } from '../wearing';
+import type { UrgentCall } from './calls';
+import type { AnyRecordedEntry } from './entry';
+import type { StageState } from './stage-states';
+import type { PlannedVisit } from './visits';
+
+/** An entry of a case with what became of it. */
+export interface RecordLine extends SettledLine<AnyRecordedEntry> {
+  /** it reached the server long after it was observed: it waited in a browser, or was written down later */
+  late?: true;
+  /** a fact outside what the model has: a foreign piece, a bend its maker forbids */
+  outside?: true;
+}
+
+/** Everything that is shown of a case: what each stage makes of the record, and what joins them. */
+export interface CaseState {
+  case: string;
+  person: string;
+  side: Side;
+  opened: ClinicDay;
+  seq: number;
+  programmePin: Pin;
+  modelPin: Pin;
+  programme: Programme;
+  model: BraceModel;
+  /** the brace's parts: the family's and the model's own */
+  parts: Part[];
+  lines: RecordLine[];
+  conflicts: RecordLine[];
+  screening: ScreeningState;
+  /** movement and sensation in arms and legs, where the family has them noted before and after */
+  limbs: LimbsState;
+  order: GivenOrder | undefined;
+  measuring: MeasuringState;
+  motion: TestedMotion | undefined;
+  sizing: SizingState;
+  /** the hinges' stops as pairs, and everything that is set, as it was last made */
+  setting: StopsState & { made: MadeSetting[] };
+  shaping: ShapingState;
+  strapping: StrappingState;
+  checking: CheckingState;
+  wearing: WearingState;
+  reviewing: ReviewingState;
+  visits: PlannedVisit[];
+  /** calls of today, made or not */
+  calls: UrgentCall[];
+  stages: Record<Stage, StageState>;
+}

@@ -1,0 +1,60 @@
+import { sidesFrom, type Side } from '../anatomy';
+import { faultAt, type BodyIn, type EntryFault } from '../record';
+import type { measureRead, motionTested } from './entries';
+import { isOfPerson, readingBounds, unitOf, type MeasuringStep } from './protocol';
+
+/** Why something of a measuring step is none of this case: a step that it does not have, a side where it is not taken. */
+export function foreignStepOfMeasuring(
+  steps: readonly MeasuringStep[],
+  braced: Side,
+  { step: id, side }: { step: string; side: Side },
+): EntryFault[] {
+  const step = steps.find((one) => one.id === id);
+  if (!step) return faultAt('body.step', 'is no measuring step of this family and model');
+  const taken: readonly Side[] = isOfPerson(step) ? ['midline'] : sidesFrom(braced);
+  return taken.includes(side)
+    ? []
+    : faultAt('body.side', `must be ${taken.join(' or ')} for ${id} in this case`);
+}
+
+/** The same of a reading, and a value that no body has. */
+export function foreignReading(
+  steps: readonly MeasuringStep[],
+  braced: Side,
+  body: BodyIn<typeof measureRead>,
+): EntryFault[] {
+  const step = steps.find(({ id }) => id === body.step);
+  const { least, most } = step ? readingBounds(step) : { least: -Infinity, most: Infinity };
+  return [
+    ...foreignStepOfMeasuring(steps, braced, body),
+    ...(body.value < least || body.value > most
+      ? faultAt('body.value', `must be from ${least} to ${most} ${unitOf(step!)}`)
+      : []),
+  ];
+}
+
+/** Why a deviation is of no step of this case. */
+export const foreignPrecision = (
+  steps: readonly MeasuringStep[],
+  { step }: { step: string },
+): EntryFault[] =>
+  steps.some(({ id }) => id === step)
+    ? []
+    : faultAt('body.step', 'is no measuring step of this family and model');
+
+/**
+ * Why a motion is none of this case.
+ * @param isLimited the order limits a motion of this family: then one may stand without a step
+ */
+export function foreignMotion(
+  steps: readonly MeasuringStep[],
+  braced: Side,
+  isLimited: boolean,
+  { step, side }: BodyIn<typeof motionTested>,
+): EntryFault[] {
+  if (step !== undefined) return foreignStepOfMeasuring(steps, braced, { step, side });
+  if (!isLimited) return faultAt('body.step', 'is required: which motion was tested');
+  return sidesFrom(braced).includes(side)
+    ? []
+    : faultAt('body.side', `must be ${sidesFrom(braced).join(' or ')} in this case`);
+}

@@ -1,0 +1,73 @@
+import type { Joint, Side } from '../anatomy';
+import type { ClinicDay } from '../calendar';
+import { windowOn, type Order } from '../order';
+import type { BodyIn, LiveRecord } from '../record';
+import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './entries';
+import { measuringProgress, type MeasuringProgress } from './progress';
+import type { MeasuringStep, ProtocolStep } from './protocol';
+
+/** The readings of Measure with the steps that ask for them. */
+export type MeasuringState = MeasuringProgress & { steps: MeasuringStep[] };
+
+/** A motion of a joint as it was tested. */
+export interface TestedMotion {
+  entry: string;
+  day: ClinicDay;
+  motion: BodyIn<typeof motionTested>;
+}
+
+/** The readings of Measure, step by step and side by side. */
+export function foldMeasuring(
+  record: LiveRecord,
+  side: Side,
+  steps: MeasuringStep[],
+  order: Order | undefined,
+): MeasuringState {
+  const postures = new Set(steps.flatMap(({ kind, id }) => (kind === 'posture' ? [id] : [])));
+  const jointOf = (id: string) => {
+    const step = steps.find((one) => one.id === id);
+    return step?.kind === 'posture' ? { joint: step.joint, plane: 'sagittal' as const } : undefined;
+  };
+  const readings = [...record.of(measureRead), ...record.of(measureMarked)]
+    .filter(({ stage }) => stage === 'measure')
+    .map(({ id, observedAt, body }) => ({
+      ...body,
+      entry: id,
+      ...(postures.has(body.step) && order
+        ? { ordered: windowOn(order, record.dayIn({ observedAt }), jointOf(body.step))?.window ?? {} }
+        : {}),
+    }));
+  const skipped = record.of(measureSkipped).map(({ id, body }) => ({ ...body, entry: id }));
+  const precisions = record.of(measurePrecision).map(({ id, body }) => ({ ...body, entry: id }));
+  const motions = record
+    .of(motionTested)
+    .flatMap(({ id, stage, body: { step, extension, flexion, ...body } }) =>
+      step === undefined || stage !== 'measure'
+        ? []
+        : [{ ...body, step, from: -extension || 0, to: flexion, entry: id }],
+    );
+  return { ...measuringProgress(steps, side, { readings, motions, skipped, precisions }), steps };
+}
+
+/** The measuring steps that test the motion which the order limits: the family's joint in the sagittal plane. */
+export const limitedSteps = (steps: readonly ProtocolStep[], joint: Joint | undefined): string[] =>
+  steps.flatMap((step) =>
+    step.kind === 'motion' && step.joint === joint && step.plane === 'sagittal' ? [step.id] : [],
+  );
+
+/**
+ * The motion that the order limits, as it was tested last. What a joint can do is what it can be moved to; what its own
+ * muscles reach is less.
+ * @param limited the steps that test it
+ */
+export function foldMotion(
+  record: LiveRecord,
+  side: Side,
+  limited: readonly string[],
+): TestedMotion | undefined {
+  const motions = record
+    .of(motionTested)
+    .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
+  const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
+  return motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body };
+}

@@ -1,0 +1,100 @@
+import { may, type Role } from '../access';
+import { faultAt, stands, type BodyIn, type EntryFault } from '../record';
+import type { settingMade } from './entries';
+import { madeIn, type MadeSetting } from './fold';
+import {
+  existingAt,
+  isOnHinge,
+  isWhole,
+  mayBeEmpty,
+  mayBeInOrOut,
+  placesOf,
+  sameMade,
+  type Setting,
+} from './settings';
+import type { StopHardware } from './stops';
+
+type Made = BodyIn<typeof settingMade>;
+type Hardware = { hinge?: StopHardware | undefined };
+
+/** Why a setting, chosen or made, is none of this brace: another's, at places or in a way that it does not have. */
+export function foreignSetting(
+  settings: readonly Setting[],
+  { hinge }: Hardware,
+  { setting: id, values, fitted }: Pick<Made, 'setting' | 'values' | 'fitted'>,
+): EntryFault[] {
+  const setting = settings.find((one) => one.id === id);
+  if (!setting) return faultAt('body.setting', 'is no setting of this brace');
+  const [inOrOut, all] = [mayBeInOrOut(setting), placesOf(setting)];
+  if (fitted !== undefined && !inOrOut.includes(fitted)) return faultAt('body', 'must carry numbers');
+  if (values !== undefined && all.length === 0) return faultAt('body', 'must say whether the part is in');
+  const places = (values ?? []).map(({ place }) => place);
+  return [
+    ...places.flatMap((place, i) =>
+      !all.includes(place) || places.indexOf(place) < i
+        ? faultAt(`body.values[${i}].place`, `must be one of ${all.join(', ')}, each once`)
+        : [],
+    ),
+    ...(values ?? []).flatMap(({ value }, i) => {
+      const at = `body.values[${i}].value`;
+      if (value === null)
+        return mayBeEmpty(setting, places[i]!) ? [] : faultAt(at, 'must be a number: something is in here');
+      return isWhole(setting) && !Number.isInteger(value) ? faultAt(at, 'must be a whole number') : [];
+    }),
+    // where a place may be without a piece, every one of them is said
+    ...(values && all.some((place) => mayBeEmpty(setting, place)) && new Set(places).size < all.length
+      ? faultAt('body.values', `must say of each place what is in: ${all.join(', ')}`)
+      : []),
+    ...(isOnHinge(setting) && !hinge ? faultAt('kind', 'is not for this brace: it has no hinge stops') : []),
+  ];
+}
+
+/** Of the numbers of a setting, those that the model's hardware does not have. */
+export const foreignValues = (
+  setting: Setting,
+  { hinge }: Hardware,
+  values: NonNullable<Made['values']>,
+): EntryFault[] =>
+  values.flatMap(({ place, value }, i) => {
+    const existing = existingAt(setting, place, hinge);
+    return value === null || existing === undefined || existing.includes(value)
+      ? []
+      : faultAt(
+          `body.values[${i}].value`,
+          `is nothing that this brace has, which has ${existing.join(', ')}`,
+        );
+  });
+
+/** Whether a setting was made with a piece that is not the model's own: it has happened, and is marked. */
+export const isForeignMade = (
+  settings: readonly Setting[],
+  model: Hardware,
+  { setting: id, values = [] }: Pick<Made, 'setting' | 'values'>,
+): boolean => {
+  const setting = settings.find((one) => one.id === id);
+  return setting !== undefined && foreignValues(setting, model, values).length > 0;
+};
+
+/**
+ * Why somebody of a role does not make a setting as it is: what is an orthotist's work is made by others just as it was
+ * chosen; anything else of it is recorded from anybody, as found.
+ */
+export function settingRoleFaults(
+  settings: readonly Setting[],
+  made: readonly MadeSetting[],
+  body: Made,
+  role: Role,
+): EntryFault[] {
+  // what the patient changed is told by whoever hears it
+  if (may(role, 'setting.write') || body.found || body.reported) return [];
+  const setting = settings.find(({ id }) => id === body.setting);
+  const chosen = made.find((one) => one.setting.id === setting?.id)?.chosen;
+  const isAsChosen =
+    chosen !== undefined &&
+    stands(chosen) &&
+    body.of === chosen.entry &&
+    sameMade(madeIn(body), madeIn(chosen.decided));
+  return setting?.by === 'orthotist' && !isAsChosen
+    ? faultAt('body.found', `must be true: the role ${role} does not set this; it is recorded as found`)
+    : [];
+}

@@ -1,0 +1,55 @@
+import type { Part } from '../brace';
+import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { bendOf, judgeBend, type FrameLimits } from './bends';
+import type { workDone } from './entries';
+import {
+  canBeDone,
+  directionsOf,
+  isPlaced,
+  measuredOf,
+  partsWorkedOn,
+  waysOf,
+  type Operation,
+} from './operations';
+
+type Work = BodyIn<typeof workDone>;
+
+/** Why work is none on this brace: an operation, a part, a way or a direction that it does not have. */
+export function foreignWork(
+  operations: readonly Operation[],
+  parts: readonly Part[],
+  frame: FrameLimits | undefined,
+  { operation: id, part, way, direction, amount, at }: Work,
+): EntryFault[] {
+  const operation = operations.find((one) => one.id === id);
+  if (!operation || !canBeDone(operation, parts, frame))
+    return faultAt('body.operation', 'is no work on this brace');
+  const on = partsWorkedOn(operation, parts);
+  const worked = on.find((one) => one.id === part);
+  if (!worked) return faultAt('body.part', `must be one of ${on.map((one) => one.id).join(', ')}`);
+  const oneOf = (field: string, value: string | undefined, all: readonly string[]) => {
+    if (all.length === 0) return value === undefined ? [] : faultAt(`body.${field}`, `is not asked of ${id}`);
+    return all.includes(value ?? '') ? [] : faultAt(`body.${field}`, `must be one of ${all.join(', ')}`);
+  };
+  return [
+    ...oneOf('way', way, waysOf(operation, worked)),
+    ...oneOf('direction', direction, directionsOf(operation)),
+    ...(measuredOf(operation) && amount === undefined ? faultAt('body.amount', 'is required') : []),
+    ...(isPlaced(operation) && at === undefined ? faultAt('body.at', 'is required') : []),
+  ];
+}
+
+/** Whether work went beyond what its maker allows: it has happened, and is marked. */
+export function isForeignWork(
+  operations: readonly Operation[],
+  frame: FrameLimits | undefined,
+  work: Work,
+): boolean {
+  const operation = operations.find(({ id }) => id === work.operation);
+  const { least = 0, most = Infinity } = (operation && measuredOf(operation)) ?? {};
+  const bend = operation?.kind === 'bend' ? bendOf(work) : undefined;
+  return (
+    (work.amount !== undefined && (work.amount < least || work.amount > most)) ||
+    (bend !== undefined && frame !== undefined && judgeBend(bend, [], frame).length > 0)
+  );
+}

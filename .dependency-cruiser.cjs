@@ -3,6 +3,7 @@ const floors = [
   'quantity',
   'calendar',
   'statistics',
+  'load',
   'anatomy',
   'brace',
   'access',

@@ -1,6 +1,7 @@
 // reference libraries of the tests that ship without types
 declare module 'jstat' {
   const jstat: {
+    binomial: Record<'cdf' | 'pdf', (successes: number, trials: number, chance: number) => number>;
     normal: Record<'cdf' | 'pdf' | 'inv', (value: number, mean: number, deviation: number) => number>;
   };
   export default jstat;

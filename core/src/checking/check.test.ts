@@ -1,3 +1,4 @@
+import type { ValidationError } from 'yup';
 import { atEachMoment, checkingResult, checkSchema, judgeCheck, unsafeChecks, type FitCheck } from './check';
 
 const context = { window: { extension: 5, flexion: 90 }, stops: { extension: 10, flexion: 90 } };
@@ -175,3 +176,18 @@ test('a refill that is too slow is a matter of the limb’s safety', () => {
     { check: 'refill', why: 'limb-safety', entry: 'e' },
   ]);
 });
+
+test.each([true, 'strap', 3, [1], null, {}, { stage: 1 }, { call: 'x' }])(
+  'a cure that is %j is a fault with its path',
+  (cure) => {
+    const at = () => {
+      try {
+        checkSchema.validateSync({ kind: 'seen', id: 'c', cures: [cure] }, { strict: true });
+      } catch (error) {
+        return (error as ValidationError).path;
+      }
+      return undefined;
+    };
+    expect(at()).toMatch(/^cures\[0\]/);
+  },
+);

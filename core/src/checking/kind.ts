@@ -20,8 +20,8 @@ export type Moment = InferType<typeof momentSchema>;
 
 /** What mends it: a stage, and there the setting, step or part; or stop, and call. */
 export type Cure = { stage: string; thing?: string } | { call: Referral };
-const cureSchema = lazy((value: object | undefined) =>
-  value && 'call' in value
+const cureSchema = lazy((value: unknown) =>
+  typeof value === 'object' && value !== null && 'call' in value
     ? object({ call: string().oneOf(referrals).required() }).noUnknown()
     : object({ stage: string().strict().required(), thing: string().strict() }).noUnknown().required(),
 ) as unknown as Schema<Cure>;

@@ -16,6 +16,9 @@ export interface ChartChange {
   now?: string;
 }
 
+/** Statements whose row says what is stated, not of what. */
+const inTheRow = ['strap', 'part', 'setting'];
+
 const ofTheModel = ['name', 'maker', 'sided', 'supply', 'between', 'disagree'] as const;
 const named = ({ states, reading, size, row, column }: ChartRow) =>
   // several pieces of one hinge are told apart by their degrees
@@ -23,7 +26,7 @@ const named = ({ states, reading, size, row, column }: ChartRow) =>
     states,
     reading,
     size: states === 'cell' ? '' : size,
-    row: states === 'strap' || states === 'part' ? '' : row,
+    row: inTheRow.includes(states) ? '' : row,
     column,
   });
 
@@ -74,7 +77,7 @@ const saidBy = ({ states, from, to, size, row, distance, resolution }: ChartRow)
   (states === 'cell'
     ? [size]
     : [
-        row && (states === 'strap' || states === 'part') ? row : '',
+        row && inTheRow.includes(states) ? row : '',
         from,
         to && `– ${to}`,
         distance && `@ ${distance}`,

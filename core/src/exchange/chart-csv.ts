@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Part } from '../brace';
 import type { ProtocolStep } from '../measuring';
 import { canonicalText, kneeStrap, type BraceModel, type Programme } from '../programmes';
+import type { StopHardware } from '../setting';
 import type { Belt, Chart } from '../sizing';
 import { formula } from './csv-cell';
 
@@ -35,6 +36,8 @@ import { formula } from './csv-cell';
  * size       the one size of a brace for which nothing is read
  * stop       a piece of the hinge: extension, flexion or lock in `size`, its degrees in `from`; or hardware in `size` and in
  *            `row` what it is: wedges, dial or screwed
+ *            installed-extension, installed-flexion: the piece that is in when it comes; gives: what soft tissue lets go
+ * setting    what it states of one of its family's settings: its id in `size`, as JSON in `row`
  * variant    which of its family's variants it is, in `size`
  * tolerance  of a check that is left to the model: the check in `size`, from and to in mm
  * part       a part of the brace: its id in `size`, all of it as JSON in `row`
@@ -74,6 +77,7 @@ export const chartStatements = [
   'stop',
   'variant',
   'tolerance',
+  'setting',
   'part',
   'strap',
   'wear',
@@ -122,8 +126,15 @@ export function chartsToCsv(models: readonly BraceModel[], programmes: readonly 
   );
 }
 
+/** What a hinge's further rows are called in the file, and where they stand. */
+export const hingeParts = {
+  'installed-extension': ({ installed }: StopHardware) => installed?.extension,
+  'installed-flexion': ({ installed }: StopHardware) => installed?.flexion,
+  gives: ({ gives }: StopHardware) => gives,
+} as const;
+
 function stated(
-  { chart, distances, hinge, variant, tolerances, parts, wear }: BraceModel,
+  { chart, distances, hinge, settings, variant, tolerances, parts, wear }: BraceModel,
   steps: readonly ProtocolStep[],
 ): Partial<ChartRow>[] {
   const { axes, heights = [], belt, sideExtension } = chart;
@@ -164,6 +175,15 @@ function stated(
       (hinge?.[size] ?? []).map((piece) => ({ states: 'stop', size, from: number(piece) })),
     ),
     ...(hinge?.kind ? [{ states: 'stop', size: 'hardware', row: hinge.kind }] : []),
+    ...Object.entries(hinge ? hingeParts : {}).flatMap(([size, of]) => {
+      const piece = of(hinge!);
+      return piece === undefined ? [] : [{ states: 'stop', size, from: number(piece) }];
+    }),
+    ...Object.entries(settings ?? {}).map(([size, own]) => ({
+      states: 'setting',
+      size,
+      row: canonicalText(own),
+    })),
     ...(variant ? [{ states: 'variant', size: variant }] : []),
     ...Object.entries(tolerances).map(([size, { from, to }]) => ({
       states: 'tolerance',

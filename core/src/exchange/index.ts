@@ -2,3 +2,4 @@ export { orderSheet, orderSheetCsv, type OrderSheet, type SheetLine } from './or
 export { chartColumns, chartsToCsv } from './chart-csv';
 export { chartsFromCsv, type ChartFault } from './read-chart-csv';
 export { chartChanges, lostBy, type ChartChange } from './chart-changes';
+export { calendarFile, type DueDay } from './calendar-file';

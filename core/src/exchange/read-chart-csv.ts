@@ -1,4 +1,4 @@
-import { hardwareKinds } from '../setting';
+import { hardwareKinds, statedSchema } from '../setting';
 import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { partSchema, type Part } from '../brace';
@@ -26,6 +26,7 @@ import {
   beltParts,
   chartColumns,
   chartStatements,
+  hingeParts,
   leftToModel,
   wearParts,
   type ChartColumn,
@@ -158,6 +159,7 @@ function readModel(
     distances: { ...base?.distances, ...distances },
     chart,
     ...readHinge(stating('stop', rows), say),
+    ...readSettings(stating('setting', rows), base, say),
     ...readVariant(stating('variant', rows), say),
     ...readTolerances(stating('tolerance', rows), base, say),
     ...readParts(stating('part', rows), stating('strap', rows), base, say),
@@ -184,6 +186,8 @@ function missingIn(problem: ModelProblem): string {
       return 'stop, extension; stop, flexion';
     case 'no-tolerance':
       return `tolerance, ${problem.check}`;
+    case 'no-setting':
+      return `setting, ${problem.setting}`;
     case 'no-part':
       return `part, ${problem.part}`;
     case 'no-distance':
@@ -405,7 +409,7 @@ function readSideExtension(rows: readonly FileRow[], say: Say): Pick<Chart, 'sid
   return { sideExtension: { upTo: numberIn(first, 'to', 'mm', say) } };
 }
 
-const hingeStates = ['extension', 'flexion', 'lock', 'hardware'];
+const hingeStates = ['extension', 'flexion', 'lock', 'hardware', ...Object.keys(hingeParts)];
 
 /** The pieces of the hinge; the file states all of them or none. */
 function readHinge(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'hinge'> {
@@ -419,14 +423,50 @@ function readHinge(rows: readonly FileRow[], say: Say): Pick<BraceModel, 'hinge'
   const kind = hardwareKinds.find((one) => one === hardware?.row.row);
   if (hardware && !kind) say(hardware.at, 'row', 'not-one-of', hardwareKinds.join(', '));
   const lock = pieces('lock');
+  const [extension, flexion, gives] = Object.keys(hingeParts).map((size) => {
+    const [one, more] = rows.filter(({ row }) => row.size === size);
+    if (more) say(more.at, 'size', 'twice', size);
+    return one && numberIn(one, 'from', 'degrees', say, true);
+  });
+  const isInstalled = extension !== undefined || flexion !== undefined;
   return {
     hinge: {
       ...(kind ? { kind } : {}),
       extension: pieces('extension'),
       flexion: pieces('flexion'),
       ...(lock.length > 0 ? { lock } : {}),
+      ...(isInstalled
+        ? {
+            installed: {
+              ...(extension === undefined ? {} : { extension }),
+              ...(flexion === undefined ? {} : { flexion }),
+            },
+          }
+        : {}),
+      ...(gives === undefined ? {} : { gives }),
     },
   };
+}
+
+/** What a model states of its family's settings, each as JSON in the place of the model's own before. */
+function readSettings(
+  rows: readonly FileRow[],
+  base: BraceModel | undefined,
+  say: Say,
+): Pick<BraceModel, 'settings'> {
+  if (rows.length === 0) return {};
+  saySizesTwice(rows, say);
+  const stated = rows.flatMap((one) => {
+    try {
+      const own: unknown = JSON.parse(one.row.row);
+      statedSchema.validateSync({ [one.row.size]: own }, { strict: true });
+      return [[one.row.size, own as object] as const];
+    } catch {
+      say(one.at, 'row', 'not-whole', one.row.size);
+      return [];
+    }
+  });
+  return { settings: { ...base?.settings, ...Object.fromEntries(stated) } };
 }
 
 /** Which of its family's variants it is, where it says so. */

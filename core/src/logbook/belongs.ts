@@ -4,7 +4,15 @@ import { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring
 import { checksOf, operationsOf, partsOf, stepsOf } from '../programmes';
 import type { EntryFault } from '../record';
 import { foreignFindings, foreignLimbs } from '../screening';
-import { foreignSetting, isForeignMade, settingRoleFaults } from '../setting';
+import {
+  foreignCorrection,
+  foreignSetting,
+  foreignTurns,
+  isForeignMade,
+  noHinge,
+  settingRoleFaults,
+  turnRoleFaults,
+} from '../setting';
 import { foreignWork, isForeignWork } from '../shaping';
 import { foreignList, foreignStep } from '../strapping';
 import type { AnyEntry } from './entry';
@@ -28,6 +36,10 @@ const foreign: { [K in KindName]?: (frame: CaseFrame, body: BodyOf<K>) => EntryF
     foreignMotion(stepsOf(programme, model), side, programme.joint !== undefined, body),
   'set.chosen': ({ programme, model }, body) => foreignSetting(programme.settings, model, body),
   'set.made': ({ programme, model }, body) => foreignSetting(programme.settings, model, body),
+  'set.turned': ({ programme }, body) => foreignTurns(programme.settings, body),
+  'set.felt': ({ programme }, body) => foreignCorrection(programme.settings, body),
+  'set.handed-over': ({ programme }, body) => foreignCorrection(programme.settings, body),
+  'hinge.placed': ({ programme, model }) => noHinge(partsOf(programme, model)),
   'work.done': ({ programme, model }, body) =>
     foreignWork(operationsOf(programme), partsOf(programme, model), model.frame, body),
   'strap.begun': ({ programme }, body) => foreignList(programme.sequences, body),
@@ -51,8 +63,16 @@ export const roleFaults = (
   { programme, setting: { made } }: Pick<CaseState, 'programme' | 'setting'>,
   entry: AnyEntry,
   role: Role,
-): EntryFault[] =>
-  entry.kind === 'set.made' ? settingRoleFaults(programme.settings, made, entry.body, role) : [];
+): EntryFault[] => {
+  switch (entry.kind) {
+    case 'set.made':
+      return settingRoleFaults(programme.settings, made, entry.body, role);
+    case 'set.turned':
+      return turnRoleFaults(programme.settings, entry.body, role);
+    default:
+      return [];
+  }
+};
 
 /**
  * Whether a fact lies outside what the model has: a piece that is not its own, a bend its maker forbids. It

@@ -23,6 +23,8 @@ export interface Buckle {
   motion?: JointPlane;
   /** a setting that is another from this day on */
   setting?: string;
+  /** which of the order's phases, or of the setting's own days, it is that begins: the same wherever it is moved to */
+  step?: number;
   minutes?: number;
   note?: string;
   /** of a call: what it is about */
@@ -131,6 +133,9 @@ function changesAhead(state: CaseState, order: Order): Buckle[] {
     return daysOfChange(setting, made, [...new Set(days)], (day) => groundsOn(grounds, day)).map(
       (day): Buckle => ({
         day,
+        step:
+          schedule.findLast((one) => addDays(order.dayZero, one.fromDay) <= day)?.fromDay ??
+          spans.findLastIndex(({ from }) => from <= day),
         kind: 'S',
         stage: isChosenFirst(setting) ? 'review' : 'set',
         visit: true,

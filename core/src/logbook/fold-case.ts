@@ -1,6 +1,6 @@
 import { applies } from '../brace';
 import { answersSinceDonning, foldChecking } from '../checking';
-import { calfPrompt, foldMeasuring, foldMotion, limitedSteps } from '../measuring';
+import { calfPrompt, foldMeasuring, foldMotions, lastMotion, limitedSteps } from '../measuring';
 import { foldOrder } from '../order';
 import {
   chartOf,
@@ -10,6 +10,7 @@ import {
   limitedMotion,
   operationsOf,
   partsOf,
+  programmeOf,
   stepsOf,
   type BraceModel,
   type Programme,
@@ -17,7 +18,7 @@ import {
 import { liveRecord, settle } from '../record';
 import { foldReviewing, followedOf } from '../reviewing';
 import { foldLimbs, foldScreening } from '../screening';
-import { foldSettings, foldStops } from '../setting';
+import { foldHinge, foldSettings, foldStops } from '../setting';
 import { foldShaping } from '../shaping';
 import { foldSizing } from '../sizing';
 import { foldStrapping } from '../strapping';
@@ -74,7 +75,8 @@ function foldReadable(
   context: FoldContext,
 ): CaseState | undefined {
   const { zone } = context;
-  const [programme, model] = [currentProgramme(context.programme), currentModel(context.model)];
+  const model = currentModel(context.model);
+  const programme = programmeOf(currentProgramme(context.programme), model);
   const settled = settle(
     recorded.map((entry) => (unreadable.has(entry.id) ? entry : current(entry, programme))),
     unreadable,
@@ -87,7 +89,8 @@ function foldReadable(
   const pins = (record.last(caseMoved) ?? opened).body;
   const order = foldOrder(record);
   const limited = limitedSteps(programme.measuring, programme.joint);
-  const motion = foldMotion(record, side, limited);
+  const motions = foldMotions(record, side, limited);
+  const motion = lastMotion(motions);
   const measuring = foldMeasuring(record, side, stepsOf(programme, model), order?.order);
   const chart = chartOf(programme, model);
   const sizing = foldSizing(record, side, chart, measuring, order?.order.height);
@@ -95,7 +98,11 @@ function foldReadable(
   const last = record.all.at(-1);
   const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
   const parts = partsOf(programme, model).filter((part) => applies(part, facts));
-  const setting = { ...foldStops(record, made), made: made.filter((one) => applies(one.setting, facts)) };
+  const setting = {
+    ...foldStops(record, made),
+    made: made.filter((one) => applies(one.setting, facts)),
+    hinge: foldHinge(record),
+  };
   const limbs = foldLimbs(record);
   const screening = foldScreening(record, programme.findings, calfPrompt(measuring.states, side), limbs);
   const checked = {
@@ -131,6 +138,7 @@ function foldReadable(
     order,
     measuring,
     motion,
+    motions,
     sizing,
     setting,
     shaping: foldShaping(record, programme.region, operationsOf(programme), model.frame, parts, facts),

@@ -1,4 +1,4 @@
-import { orderFaults, type Order } from '../order';
+import { changeFaults, orderFaults, type Order, type OrderChange } from '../order';
 import { notCarriedOut } from '../programmes';
 import { faultAt, type EntryFault } from '../record';
 import { overrideFaults } from '../screening';
@@ -15,6 +15,8 @@ export function intentInForce(state: CaseState, kind: KindName, body: object): s
   switch (kind) {
     case 'order.given':
       return state.order?.entry ?? null;
+    case 'order.changed':
+      return state.order?.changes.at(-1)?.entry ?? state.order?.entry ?? null;
     case 'set.chosen': {
       const { setting: id } = body as BodyOf<'set.chosen'>;
       return state.setting.made.find(({ setting }) => setting.id === id)?.chosen?.entry ?? null;
@@ -43,6 +45,8 @@ export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
       const order = entry.body as Order;
       return orderFaults(order, state.side, leftOf(state, order, sent.v));
     }
+    case 'order.changed':
+      return changeFaults(state.order, entry.body as OrderChange);
     case 'wear.planned':
       return planFaults(entry.body as WearPlan, state.order?.order, state.checking.unsafe.length === 0);
     default:
@@ -50,6 +54,9 @@ export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
   }
 }
 
+/** version of orders since which they acknowledge what the brace cannot carry out */
+const acknowledgedSince = 2;
+
 /** What of an order the brace cannot carry out; an order of an older version could not acknowledge it. */
 const leftOf = ({ programme, model }: CaseState, order: Order, v: number): string[] =>
-  v < kinds['order.given'].v ? [] : notCarriedOut(order, programme, model);
+  v < acknowledgedSince ? [] : notCarriedOut(order, programme, model);

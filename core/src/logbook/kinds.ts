@@ -3,9 +3,18 @@ import { checkRecorded, checkSigned } from '../checking';
 import { recordWithdrawn, type BodyIn, type EntryKind, type FormerKind } from '../record';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from '../measuring';
 import { reviewFound } from '../reviewing';
-import { orderGiven } from '../order';
+import { orderChanged, orderGiven } from '../order';
 import { limbsNoted, screenLooked, screenOverridden } from '../screening';
-import { settingChosen, settingMade, stopsChosen, stopsFitted } from '../setting';
+import {
+  hingePlaced,
+  settingChosen,
+  settingFelt,
+  settingHandedOver,
+  settingMade,
+  settingTurned,
+  stopsChosen,
+  stopsFitted,
+} from '../setting';
 import { barBent, padPlaced, scarSeen, workDone } from '../shaping';
 import { sizeChosen } from '../sizing';
 import { donningBegun, strapDone } from '../strapping';
@@ -21,6 +30,7 @@ const all = [
   limbsNoted,
   screenOverridden,
   orderGiven,
+  orderChanged,
   measureRead,
   measureMarked,
   measureSkipped,
@@ -29,6 +39,10 @@ const all = [
   sizeChosen,
   settingChosen,
   settingMade,
+  settingTurned,
+  settingFelt,
+  settingHandedOver,
+  hingePlaced,
   scarSeen,
   workDone,
   donningBegun,

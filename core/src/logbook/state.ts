@@ -8,7 +8,7 @@ import type { BraceModel, Pin, Programme } from '../programmes';
 import type { SettledLine, Stage } from '../record';
 import type { ReviewingState } from '../reviewing';
 import type { LimbsState, ScreeningState } from '../screening';
-import type { MadeSetting, StopsState } from '../setting';
+import type { MadeSetting, PlacedHinge, StopsState } from '../setting';
 import type { ShapingState } from '../shaping';
 import type { SizingState } from '../sizing';
 import type { StrappingState } from '../strapping';
@@ -46,10 +46,12 @@ export interface CaseState {
   limbs: LimbsState;
   order: GivenOrder | undefined;
   measuring: MeasuringState;
+  /** the last test of the motion that the order limits, and all of them */
   motion: TestedMotion | undefined;
+  motions: TestedMotion[];
   sizing: SizingState;
   /** the hinges' stops as pairs, and everything that is set, as it was last made */
-  setting: StopsState & { made: MadeSetting[] };
+  setting: StopsState & { made: MadeSetting[]; hinge: PlacedHinge | undefined };
   shaping: ShapingState;
   strapping: StrappingState;
   checking: CheckingState;

@@ -56,18 +56,15 @@ export const limitedSteps = (steps: readonly ProtocolStep[], joint: Joint | unde
   );
 
 /**
- * The motion that the order limits, as it was tested last. What a joint can do is what it can be moved to; what its own
- * muscles reach is less.
- * @param limited the steps that test it
+ * Every test of the motion that the order limits, on the braced side, in the order they were made.
+ * @param limited measuring steps of that motion
  */
-export function foldMotion(
-  record: LiveRecord,
-  side: Side,
-  limited: readonly string[],
-): TestedMotion | undefined {
-  const motions = record
+export const foldMotions = (record: LiveRecord, side: Side, limited: readonly string[]): TestedMotion[] =>
+  record
     .of(motionTested)
-    .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)));
-  const motion = motions.findLast(({ body }) => body.mode === 'passive') ?? motions.at(-1);
-  return motion && { entry: motion.id, day: record.dayIn(motion), motion: motion.body };
-}
+    .filter(({ body }) => body.side === side && (body.step === undefined || limited.includes(body.step)))
+    .map((motion) => ({ entry: motion.id, day: record.dayIn(motion), motion: motion.body }));
+
+/** Of all tests the last that counts: a passive one where there is any. */
+export const lastMotion = (motions: readonly TestedMotion[]): TestedMotion | undefined =>
+  motions.findLast(({ motion }) => motion.mode === 'passive') ?? motions.at(-1);

@@ -42,5 +42,5 @@ export {
   formatNeutralZero,
   type NeutralZero,
 } from './neutral-zero';
-export { foldMeasuring, foldMotion, limitedSteps, type MeasuringState, type TestedMotion } from './fold';
+export { foldMeasuring, foldMotions, lastMotion, limitedSteps, type MeasuringState, type TestedMotion } from './fold';
 export { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from './faults';

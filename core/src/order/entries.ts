@@ -2,6 +2,7 @@ import { array } from 'yup';
 import { endsOf, joints, motionEnds, planes, type JointPlane, type MotionEnd } from '../anatomy';
 import { body, day, finite, kind, name, oneOf, side, text, whole, yes, type CaseAtHand } from '../record';
 import { limitsOf, lockMoments, type MotionWindow } from './limits';
+import { orderChanges } from './replan';
 import { compartments, heightNames, orderedPostures, panelNames, troubles, weightBearing } from './order';
 
 const limit = () => finite().min(-30).max(180);
@@ -18,6 +19,7 @@ const foreignEnd = ['ends', 'must name its ends as this joint has them in this p
 const phase = () =>
   body({
     fromDay: whole().min(0).max(3650).required(),
+    lastDay: whole().min(0).max(3650),
     limits: array()
       .of(
         body({ ...motion, from: optional(angle()), to: optional(angle()) }).test(
@@ -95,6 +97,20 @@ export const orderGiven = {
     permission: 'order.write',
     body: orderBody,
   }),
-  v: 2,
-  upcasters: [limitsByJoint],
+  v: 3,
+  upcasters: [limitsByJoint, (withoutLastDays: object) => withoutLastDays],
 };
+
+/** The days of an order are others since it was given: held, resumed, or counted from another day zero. */
+export const orderChanged = kind('order.changed', {
+  nature: 'intent',
+  stages: ['screen', 'set', 'review'],
+  permission: 'order.write',
+  body: body({
+    what: oneOf(...orderChanges).required(),
+    day: day().required(),
+    /** who told it */
+    prescriber: text(120).min(1).required(),
+    reason: text(400).min(3).required(),
+  }),
+});

@@ -49,7 +49,7 @@ test('the order that was given last is in force', () => {
   const second = { ...order, wearing: 'by day' };
   expect(
     foldOrder(testRecord(written(orderGiven, order as never), written(orderGiven, second as never))),
-  ).toEqual({ entry: 'e2', order: second });
+  ).toEqual({ entry: 'e2', order: second, given: second, changes: [] });
 });
 
 test('two motions may each be limited once; the same one twice is a fault', () => {

@@ -1,15 +1,34 @@
+import type { ClinicDay } from '../calendar';
 import type { LiveRecord } from '../record';
-import { orderGiven } from './entries';
+import { orderChanged, orderGiven } from './entries';
 import type { Order } from './order';
+import { replanned, type OrderChange } from './replan';
 
-/** The order in force, with the entry it stands in. */
+/** The order in force, with the entry it stands in and what has happened to its days since. */
 export interface GivenOrder {
   entry: string;
+  /** as it is to be followed now */
   order: Order;
+  /** as it was given */
+  given: Order;
+  changes: (OrderChange & { entry: string; reason: string; prescriber: string })[];
+  heldSince?: ClinicDay;
 }
 
-/** The order that was given last. */
+/** The order that was given last, with the changes that were told after it. */
 export function foldOrder(record: LiveRecord): GivenOrder | undefined {
-  const given = record.last(orderGiven);
-  return given && { entry: given.id, order: given.body as Order };
+  const last = record.last(orderGiven);
+  if (!last) return undefined;
+  const given = last.body as Order;
+  const changes = record
+    .of(orderChanged)
+    .filter((change) => record.isAfter(change, last))
+    .map(({ id, body: { what, day, reason, prescriber } }) => ({
+      entry: id,
+      what: what as OrderChange['what'],
+      day: day as ClinicDay,
+      reason,
+      prescriber,
+    }));
+  return { entry: last.id, given, changes, ...replanned(given, changes) };
 }

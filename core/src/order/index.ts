@@ -26,6 +26,24 @@ export {
   type OrderProblem,
   type Trouble,
 } from './order';
-export { orderGiven } from './entries';
+export { orderChanged, orderGiven } from './entries';
+export {
+  readPhases,
+  weekReadings,
+  type PhaseQuestion,
+  type ReadPhase,
+  type ReadSchedule,
+  type WeekReading,
+} from './phase-text';
+export {
+  changeProblem,
+  gapsOf,
+  orderChanges,
+  replanned,
+  type ChangeProblem,
+  type OrderChange,
+  type OrderGap,
+  type Replanned,
+} from './replan';
 export { foldOrder, type GivenOrder } from './fold';
-export { orderFaults } from './faults';
+export { changeFaults, orderFaults } from './faults';

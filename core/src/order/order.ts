@@ -8,6 +8,8 @@ export const weightBearing = ['none', 'touch', 'partial', 'as-tolerated', 'full'
 export interface OrderPhase {
   /** days after day zero on which the phase begins */
   fromDay: number;
+  /** the last day after day zero for which it was ordered; the next phase may begin later, then it stays in force */
+  lastDay?: number | undefined;
   limits: MotionLimit[];
   locks?: OrderedLock[] | undefined;
   weight?: (typeof weightBearing)[number] | undefined;
@@ -64,6 +66,8 @@ export type OrderProblem =
   | { problem: 'no-phase' }
   | { problem: 'first-phase-late'; phase: 0 }
   | { problem: 'phases-not-rising'; phase: number }
+  | { problem: 'phase-ends-first'; phase: number }
+  | { problem: 'phases-overlap'; phase: number }
   | { problem: 'window-reversed'; phase: number }
   | { problem: 'limited-twice'; phase: number }
   | { problem: 'lock-outside-limits'; phase: number }
@@ -83,6 +87,12 @@ export function orderProblems(order: Order, caseSide: Side): OrderProblem[] {
     if (phase === 0 && one.fromDay !== 0) problems.push({ problem: 'first-phase-late', phase });
     if (phase > 0 && one.fromDay <= order.phases[phase - 1]!.fromDay)
       problems.push({ problem: 'phases-not-rising', phase });
+    if (one.lastDay !== undefined && one.lastDay < one.fromDay)
+      problems.push({ problem: 'phase-ends-first', phase });
+    // one that goes back is told as such
+    const before = order.phases[phase - 1];
+    if (before && one.fromDay > before.fromDay && (before.lastDay ?? -1) >= one.fromDay)
+      problems.push({ problem: 'phases-overlap', phase });
     problems.push(...limitProblems(one).map((problem) => ({ problem, phase })));
   });
   if (order.until !== undefined && order.until < order.dayZero)

@@ -16,3 +16,6 @@ export const order: Order = {
   wearing: 'day and night',
   trouble: 'keep-on',
 };
+
+/** An order as the record has it, nothing changed since. */
+export const given = (of: Order = order, entry = 'the-order') => ({ entry, order: of, given: of, changes: [] });

@@ -7,6 +7,7 @@ export {
   modelProblems,
   operationsOf,
   partsOf,
+  programmeOf,
   stepsOf,
   type BraceModel,
   type ModelProblem,

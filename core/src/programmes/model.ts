@@ -3,7 +3,7 @@ import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
 import type { FrameLimits, Operation } from '../shaping';
-import { stopsSettingOf, type StopHardware } from '../setting';
+import { stopsSettingOf, withStated, type StatedSettings, type StopHardware } from '../setting';
 import { partsOfStep } from '../strapping';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { Programme } from './programme';
@@ -26,6 +26,8 @@ export interface BraceModel {
   chart: Chart;
   hinge?: StopHardware;
   frame?: FrameLimits;
+  /** of the family's settings, by id, what this model states in its place: range, steps, what a turn does, force lines */
+  settings?: StatedSettings;
   /** its own parts, in place of the family's of the same id or beside them */
   parts: Part[];
   tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
@@ -38,6 +40,7 @@ export type ModelProblem =
   | { problem: 'foreign-axis'; reading: string }
   | { problem: 'no-tolerance'; check: string }
   | { problem: 'no-part'; part: string }
+  | { problem: 'no-setting'; setting: string }
   | { problem: 'no-hinge' };
 
 /** Uprights bent, pads placed: what every programme had before it stated its work. */
@@ -66,6 +69,10 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
     ...partsNamed(programme)
       .filter((id) => !partsOf(programme, model).some((part) => part.id === id))
       .map((part) => ({ problem: 'no-part' as const, part })),
+    ...withStated(programme.settings, model.settings).wrong.map((setting) => ({
+      problem: 'no-setting' as const,
+      setting,
+    })),
     ...(stopsSettingOf(programme) && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
   ];
 }
@@ -83,6 +90,10 @@ export const partsOf = (programme: Programme, model: BraceModel): Part[] => [
   ...programme.parts.map((part) => model.parts.find(({ id }) => id === part.id) ?? part),
   ...model.parts.filter(({ id }) => !programme.parts.some((part) => part.id === id)),
 ];
+
+/** A family as a model has it: its settings with what the model states of them. */
+export const programmeOf = (programme: Programme, { settings }: Pick<BraceModel, 'settings'>): Programme =>
+  settings ? { ...programme, settings: withStated(programme.settings, settings).settings } : programme;
 
 /**
  * The measuring steps of a family with a model's distances: what its chart asks for is not optional, what

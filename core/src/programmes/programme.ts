@@ -6,7 +6,7 @@ import type { Degrees } from '../quantity';
 import type { Stage } from '../record';
 import type { FollowedByFamily } from '../reviewing';
 import type { Finding } from '../screening';
-import type { Setting } from '../setting';
+import type { PathPoint, Setting } from '../setting';
 import type { Operation } from '../shaping';
 import type { BetweenRule, DisagreeRule } from '../sizing';
 import type { Sequence } from '../strapping';
@@ -117,6 +117,8 @@ export interface Programme {
   hinge?: 'behind-midline' | 'on-midline';
   /** the knee's angle while donning */
   donning?: Degrees;
+  /** where the joint's centre is by its angle, as the clinic states it; else it stands still where it is estimated */
+  jointCentre?: PathPoint[];
   /** what qualifies a fitting here; the danger signs are asked whatever stands here */
   findings: Finding[];
   /** movement and sensation in arms and legs are noted before it goes on and after it is on */

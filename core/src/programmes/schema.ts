@@ -6,7 +6,7 @@ import { joints, landmarks, planes, regionNames, type Landmark } from '../anatom
 import { substituteWays, type MeasuringStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
-import { hardwareKinds, settingSchema } from '../setting';
+import { hardwareKinds, settingSchema, statedSchema } from '../setting';
 import { orderedThings } from './programme';
 import { stages } from '../record';
 import { followedSchema } from '../reviewing';
@@ -222,6 +222,24 @@ export const programmeSchema = object({
   injuries: array().of(name()).max(40),
   hinge: string().oneOf(['behind-midline', 'on-midline']),
   donning: number().strict().min(0).max(120),
+  jointCentre: array()
+    .of(
+      object({
+        angle: finite().min(-180).max(180),
+        forward: finite().min(-100).max(100),
+        proximal: finite().min(-100).max(100),
+      })
+        .noUnknown()
+        .required(),
+    )
+    .min(1)
+    .max(40)
+    .test('rising', 'must have angles that rise', (path = []) =>
+      path.every(
+        (point: { angle?: number } | null, i) =>
+          i === 0 || !(Number(point?.angle) <= Number((path[i - 1] as typeof point)?.angle)),
+      ),
+    ),
   findings: array()
     .of(
       mixed<Finding>()
@@ -346,6 +364,8 @@ export const modelSchema = object({
     flexion: array().of(finite()).required(),
     kind: string().oneOf(hardwareKinds),
     lock: array().of(finite()),
+    installed: object({ extension: degrees(), flexion: degrees() }).noUnknown().default(undefined),
+    gives: degrees().positive().max(20),
   })
     .noUnknown()
     .default(undefined),
@@ -358,6 +378,7 @@ export const modelSchema = object({
   })
     .noUnknown()
     .default(undefined),
+  settings: statedSchema,
   parts: array().of(partSchema).max(80).required(),
   tolerances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, span()]))).required(),

@@ -26,3 +26,4 @@ export {
   type FollowedByFamily,
   type FollowedMotion,
 } from './followed';
+export { reliefOf, signTest, type Relief, type ReliefVisit } from './relief';

@@ -1,5 +1,5 @@
 import { engineVersion } from '../record';
-import { order } from '../order/test-order';
+import { given, order } from '../order/test-order';
 import { choiceFor, decideSetting, settingDecision } from './decision';
 import { grounds, inHinges, settings } from './test-settings';
 
@@ -53,7 +53,7 @@ test('where nothing says what it should be, nothing is decided', () => {
   expect(decideSetting(state, 'screw', '2026-11-24', true)).toBeUndefined();
   expect(choiceFor(state, 'dial', '2026-11-24')).toBeUndefined();
   expect(decideSetting({ ...state, order: undefined }, 'hinge-stops', '2026-11-24', true)).toBeUndefined();
-  const ended = { entry: 'the-order', order: { ...order, until: '2026-11-20' } };
+  const ended = given({ ...order, until: '2026-11-20' });
   expect(decideSetting({ ...state, order: ended }, 'hinge-stops', '2026-11-24', true)).toBeUndefined();
 });
 

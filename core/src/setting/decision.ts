@@ -1,9 +1,11 @@
 import type { ClinicDay } from '../calendar';
 import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
+import type { Degrees } from '../quantity';
 import type { SizingState } from '../sizing';
 import type { settingChosen } from './entries';
 import { foreignValues } from './faults';
-import { bodyOfMade, choiceOn, madeIn, type SettingGrounds } from './fold';
+import { bodyOfMade, choiceOn, type SettingGrounds } from './fold';
+import { madeIn } from './ledger';
 import type { SettingChoice } from './kind';
 import { judgeSetting, madeFromOf, type Setting } from './settings';
 
@@ -16,14 +18,20 @@ const settingOf = ({ programme }: Settable, setting: string): Setting | undefine
   programme.settings.find(({ id }) => id === setting);
 
 /** What is chosen for one of the case's settings on a day; undefined where nothing says what it should be. */
-export function choiceFor(state: Settable, setting: string, day: ClinicDay): SettingChoice | undefined {
+export function choiceFor(
+  state: Settable,
+  setting: string,
+  day: ClinicDay,
+  buffer?: Degrees,
+): SettingChoice | undefined {
   const one = settingOf(state, setting);
-  return one && choiceOn(one, state, day);
+  return one && choiceOn(one, state, day, buffer);
 }
 
 /**
  * A setting for a day as a decision: every place of it at once.
  * @param acknowledged what the hardware cannot give of the order was seen
+ * @param buffer degrees within the order, for what the soft tissue gives; toward stricter alone
  * @returns undefined when nothing can be chosen
  */
 export function decideSetting(
@@ -31,13 +39,14 @@ export function decideSetting(
   setting: string,
   day: ClinicDay,
   acknowledged: boolean,
+  buffer?: Degrees,
 ): SettingChosen | undefined {
   const one = settingOf(state, setting);
-  const choice = choiceFor(state, setting, day);
+  const choice = choiceFor(state, setting, day, buffer);
   if (!one || !choice?.ok) return undefined;
   const { made, phase, ordered, lost } = choice;
   const from = {
-    order: state.order ? [state.order.entry] : [],
+    order: state.order ? [state.order.entry, ...state.order.changes.map(({ entry }) => entry)] : [],
     motion: state.motion ? [state.motion.entry] : [],
     readings: state.sizing.inputs,
   };
@@ -48,6 +57,7 @@ export function decideSetting(
     ...(ordered ? { ordered } : {}),
     lost,
     acknowledged,
+    ...(buffer === undefined ? {} : { buffer }),
     ...provenance(
       state,
       madeFromOf(one).flatMap((what) => from[what]),
@@ -71,7 +81,8 @@ export const settingDecision: ComputedDecision<Settable, SettingChosen> = {
         : []),
     ];
   },
-  again: (state, { setting, acknowledged }, day) => decideSetting(state, setting, day, acknowledged),
+  again: (state, { setting, acknowledged, buffer }, day) =>
+    decideSetting(state, setting, day, acknowledged, buffer),
   notYet: ({ order }) =>
     order
       ? 'cannot be chosen: nothing that the brace has lies inside the order and what the joint can do, or the order has ended'

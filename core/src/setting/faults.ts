@@ -1,7 +1,8 @@
 import { may, type Role } from '../access';
 import { faultAt, stands, type BodyIn, type EntryFault } from '../record';
-import type { settingMade } from './entries';
-import { madeIn, type MadeSetting } from './fold';
+import type { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
+import type { MadeSetting } from './fold';
+import { madeIn } from './ledger';
 import {
   existingAt,
   isOnHinge,
@@ -98,3 +99,41 @@ export function settingRoleFaults(
     ? faultAt('body.found', `must be true: the role ${role} does not set this; it is recorded as found`)
     : [];
 }
+
+/** Why turns are none of this brace's: another's, no correction, at places that it does not have. */
+export function foreignTurns(
+  settings: readonly Setting[],
+  { setting: id, turns }: Pick<BodyIn<typeof settingTurned>, 'setting' | 'turns'>,
+): EntryFault[] {
+  const setting = settings.find((one) => one.id === id);
+  if (setting?.kind !== 'correction') return faultAt('body.setting', 'is no correction of this brace');
+  const [all, places] = [placesOf(setting), turns.map(({ place }) => place)];
+  return places.flatMap((place, i) =>
+    !all.includes(place) || places.indexOf(place) < i
+      ? faultAt(`body.turns[${i}].place`, `must be one of ${all.join(', ')}, each once`)
+      : [],
+  );
+}
+
+/** Why what was felt of a setting, or handed over of it, is none of this brace's. */
+export const foreignCorrection = (
+  settings: readonly Setting[],
+  { setting: id }: Pick<BodyIn<typeof settingFelt> | BodyIn<typeof settingHandedOver>, 'setting'>,
+): EntryFault[] =>
+  settings.some((one) => one.id === id && one.kind === 'correction')
+    ? []
+    : faultAt('body.setting', 'is no correction of this brace');
+
+/** Why somebody of a role does not turn a correction: an orthotist does; what others found or heard is recorded so. */
+export const turnRoleFaults = (
+  settings: readonly Setting[],
+  { setting: id, found, reported }: BodyIn<typeof settingTurned>,
+  role: Role,
+): EntryFault[] =>
+  may(role, 'setting.write') || found || reported || settings.find((one) => one.id === id)?.by !== 'orthotist'
+    ? []
+    : faultAt('body.found', `must be true: the role ${role} does not turn this; it is recorded as found`);
+
+/** Why there is no hinge to place: the brace has none. */
+export const noHinge = (parts: readonly { kind: string }[]): EntryFault[] =>
+  parts.some(({ kind }) => kind === 'hinge') ? [] : faultAt('kind', 'is not for this brace: it has no hinge');

@@ -1,9 +1,10 @@
-import { order } from '../order/test-order';
+import { given, order } from '../order/test-order';
 import { testRecord, written } from '../record/test-record';
 import { decideSetting } from './decision';
 import { settingChosen, settingMade } from './entries';
 import type { SettingMade } from './kind';
-import { bodyOfMade, foldSettings, foldStops, groundsOn, isSet, madeIn, wantedOn } from './fold';
+import { bodyOfMade, foldSettings, foldStops, groundsOn, isSet, wantedOn } from './fold';
+import { madeIn } from './ledger';
 import { air, grounds, hinges, inHinges, lock, panel, screw, settings } from './test-settings';
 
 const state = {
@@ -68,14 +69,14 @@ test('stops are set when they are as chosen; a choice that would differ holds th
   ]);
   expect(narrower.flags).toEqual(['differs-from-chosen']);
   expect(isSet(narrower)).toBe(false);
-  const other = { ...grounds, order: { entry: 'x', order: { ...order, phases: [order.phases[0]!] } } };
+  const other = { ...grounds, order: given({ ...order, phases: [order.phases[0]!] }, 'x') };
   const past = one('hinge-stops', [chosen('hinge-stops'), right], other);
   expect(past.chosen).toMatchObject({ entry: 'e1', wouldDiffer: true });
   expect(isSet(past)).toBe(false);
 });
 
 test('a choice is computed again as of the day its phase begins, not of the day it was written', () => {
-  const early = { ...grounds, order: { entry: 'x', order } };
+  const early = { ...grounds, order: given(order, 'x') };
   // chosen on the tenth for the phase that begins on the 21st
   const body = decideSetting(state, 'hinge-stops', '2026-11-21', true)!;
   const ahead = written(settingChosen, { ...body, madeFrom: [] }, on('2026-11-10'));

@@ -1,9 +1,10 @@
 import type { TestedMotion } from '../measuring';
 import { addDays, type ClinicDay } from '../calendar';
-import type { GivenOrder, Order } from '../order';
+import { hasEnded, type GivenOrder, type Order } from '../order';
+import type { Degrees } from '../quantity';
 import { stands, type BodyIn, type Decided, type LiveRecord, type Recorded } from '../record';
 import type { SizingState } from '../sizing';
-import { settingChosen, settingMade } from './entries';
+import { hingePlaced, settingChosen, settingMade } from './entries';
 import {
   placesAlong,
   type JudgedSetting,
@@ -13,10 +14,12 @@ import {
   type WantedBy,
 } from './kind';
 import { stopsAt } from './kinds/stops';
+import { doingsOf, handedOver, ledgerOf, madeIn, type HandedOver, type LedgerLine } from './ledger';
 import {
   changeFault,
   chooseSetting,
   isChosenFirst,
+  isUnderOrder,
   judgeSetting,
   patientFault,
   sameMade,
@@ -25,6 +28,7 @@ import {
   type Setting,
 } from './settings';
 import { pairProblems, type HingeStops, type StopHardware } from './stops';
+import { asNumber } from './turns';
 
 type Chosen = BodyIn<typeof settingChosen>;
 type Made = BodyIn<typeof settingMade>;
@@ -35,10 +39,17 @@ export type SettingFlag =
   | 'found-so'
   | 'over-change'
   | 'over-all'
+  | 'without-order'
   | NonNullable<ReturnType<typeof patientFault>>;
 
 /** An orthotist looks at these; the others have happened, and doing it again mends nothing. */
-const lookedAt: readonly SettingFlag[] = ['differs-from-chosen', 'found-so', 'not-patients', 'over-patient'];
+const lookedAt: readonly SettingFlag[] = [
+  'differs-from-chosen',
+  'found-so',
+  'without-order',
+  'not-patients',
+  'over-patient',
+];
 
 /** A setting with what was chosen for it and made of it, judged by what was wanted of it on that day. */
 export interface MadeSetting {
@@ -47,6 +58,10 @@ export interface MadeSetting {
   made: (SettingMade & { entry: string; day: ClinicDay }) | undefined;
   judged: JudgedSetting;
   flags: SettingFlag[];
+  /** of a correction: how it came to where it stands */
+  ledger?: LedgerLine[];
+  /** what was handed over to the patient */
+  patient?: HandedOver;
 }
 
 /** What a brace looks like that does not match what was decided. */
@@ -78,8 +93,10 @@ export interface SettingGrounds {
 export const groundsOn = (
   { sizing: { chart, readings }, order, model, motion }: SettingGrounds,
   day: ClinicDay,
+  buffer?: Degrees,
 ): WantedBy => ({
   day,
+  buffer,
   order: order?.order,
   chart,
   readings,
@@ -96,13 +113,8 @@ export const choiceOn = (
   setting: Setting,
   grounds: SettingGrounds,
   day: ClinicDay,
-): SettingChoice | undefined => chooseSetting(setting, groundsOn(grounds, day));
-
-/** How a setting stands in a body: a list of places, as a record by place. */
-export const madeIn = ({ values, fitted }: Pick<Made, 'values' | 'fitted'>): SettingMade => ({
-  ...(values ? { values: Object.fromEntries(values.map(({ place, value }) => [place, value])) } : {}),
-  ...(fitted === undefined ? {} : { fitted }),
-});
+  buffer?: Degrees,
+): SettingChoice | undefined => chooseSetting(setting, groundsOn(grounds, day, buffer));
 
 /** A setting as it stands in a body: a list of its places. */
 export const bodyOfMade = ({ values, fitted }: SettingMade): Pick<Made, 'values' | 'fitted'> => ({
@@ -126,18 +138,22 @@ export function foldSettings(
   grounds: SettingGrounds,
 ): MadeSetting[] {
   const chosen = record.of(settingChosen);
-  const entries = record.of(settingMade);
   return settings.map((setting): MadeSetting => {
     const ofIt = ({ body }: { body: { setting: string } }) => body.setting === setting.id;
-    const made = entries.filter(ofIt);
+    const made = doingsOf(record, setting);
+    const patient = handedOver(record, setting);
     const choice = chosen.findLast(ofIt);
     const decided = record.decided(choice, (body) => {
       const phaseDay = beginOf(grounds.order?.order, body.phase);
       // a phase that the order has no more
       if (body.phase !== undefined && phaseDay === undefined) return true;
-      const again = choiceOn(setting, grounds, phaseDay ?? record.dayIn(choice!));
+      const again = choiceOn(setting, grounds, phaseDay ?? record.dayIn(choice!), body.buffer);
       return !again?.ok || !sameMade(again.made, madeIn(body));
     });
+    const more = {
+      ...(setting.kind === 'correction' ? { ledger: ledgerOf(record, setting) } : {}),
+      ...(patient ? { patient } : {}),
+    };
     const last = made.at(-1);
     if (!last)
       return {
@@ -146,34 +162,66 @@ export function foldSettings(
         made: undefined,
         judged: judgeSetting(setting, undefined, undefined),
         flags: [],
+        ...more,
       };
-    const now = madeIn(last.body);
-    const day = record.dayIn(last);
-    const before = made.slice(0, -1).map((entry) => ({ ...madeIn(entry.body), day: record.dayIn(entry) }));
-    const byPatient = last.body.reported ? patientFault(setting, before.at(-1), { ...now, day }) : undefined;
+    const { made: now, day } = last;
+    const before = made.slice(0, -1);
+    const byPatient = last.reported
+      ? patientFault(
+          withHandedOver(setting, patient),
+          before.at(-1) && { ...before.at(-1)!.made, day: before.at(-1)!.day },
+          { ...now, day },
+        )
+      : undefined;
     // a patient has a limit of its own for one change; the one for all of them holds whoever made it
     const over = changeFault(
-      last.body.reported ? { ...setting, perChange: undefined } : setting,
-      before,
+      last.reported ? withoutStep(setting) : setting,
+      before.map((one) => one.made),
       now,
     );
     // what a patient may change is not as it was chosen any more
-    const isTheirs = last.body.reported && byPatient === undefined;
+    const isTheirs = last.reported && byPatient === undefined;
+    const { order } = grounds;
     return {
       setting,
       chosen: decided,
-      made: { ...now, entry: last.id, day },
+      made: { ...now, entry: last.entry, day },
       judged: judgeSetting(setting, now, wantedOn(setting, grounds, day)),
       flags: [
         ...(choice && !isTheirs && !sameMade(now, madeIn(choice.body))
           ? (['differs-from-chosen'] as const)
           : []),
-        ...(last.body.found ? (['found-so'] as const) : []),
+        ...(last.found ? (['found-so'] as const) : []),
+        ...(isUnderOrder(setting) && (!order || hasEnded(order.order, day))
+          ? (['without-order'] as const)
+          : []),
         ...(over ? [over.why] : []),
         ...(byPatient ? [byPatient] : []),
       ],
+      ...more,
     };
   });
+}
+
+/** What was handed over to the patient stands in the place of what the family lets a patient do. */
+const withHandedOver = (setting: Setting, patient: HandedOver | undefined): Setting =>
+  patient
+    ? { ...setting, patient: { within: asNumber(patient.within), everyDays: patient.everyDays } }
+    : setting;
+
+const withoutStep = (setting: Setting): Setting => ({
+  ...setting,
+  perChange: undefined,
+  ...(setting.kind === 'correction' ? { firstChange: undefined } : {}),
+});
+
+/** Where the hinge stands, as it was read last. */
+export type PlacedHinge = BodyIn<typeof hingePlaced> & { entry: string; day: ClinicDay };
+
+/** Where the hinge stands; undefined before anybody felt for the joint line. */
+export function foldHinge(record: LiveRecord): PlacedHinge | undefined {
+  const last = record.last(hingePlaced);
+  return last && { ...last.body, entry: last.id, day: record.dayIn(last) };
 }
 
 /** The stops of the hinges, as pairs: chosen, in, and whether they agree. */

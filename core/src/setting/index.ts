@@ -30,6 +30,7 @@ export {
   existingAt,
   isChosenFirst,
   isOnHinge,
+  isUnderOrder,
   isWhole,
   judgeSetting,
   madeFromOf,
@@ -38,26 +39,73 @@ export {
   placesOf,
   sameMade,
   settingSchema,
+  statedSchema,
+  withStated,
+  type StatedSettings,
   stopsSettingOf,
   wantedOf,
   type Setting,
   type SettingKind,
   type StopsSetting,
 } from './settings';
-export { settingChosen, settingMade, stopsChosen, stopsFitted } from './entries';
+export {
+  comforts,
+  hingePlaced,
+  settingChosen,
+  settingFelt,
+  settingHandedOver,
+  settingMade,
+  settingTurned,
+  stopsChosen,
+  stopsFitted,
+} from './entries';
+export { madeIn, mostNow, type HandedOver, type LedgerLine } from './ledger';
+export { asNumber, formatTurn, noTurn, opposite, readTurn, sumOfTurns, turnOf, type Turn } from './turns';
+export {
+  bestPlace,
+  centreKnownTo,
+  centreOverJointLine,
+  fromCentre,
+  fromJointLine,
+  hingeTravel,
+  meanTravel,
+  readPath,
+  travelOver,
+  type BestPlace,
+  type Hinge,
+  type HingeType,
+  type PathPoint,
+  type Spot,
+  type Travel,
+} from './hinge-travel';
+export { scheduleOf, type ScheduleStep } from './schedule';
+export { motionCourse, type CoursePoint, type MotionCourse } from './motion-course';
+export { cameWithIt, workingList, wouldGive, type BenchStep } from './working-list';
+export { liftFor, wedgeAngle, wedgeHeight, wedgesFor } from './heel';
+export { turnEffects } from './kinds/correction';
+export { liftNeeded, liftPlaces } from './kinds/lift';
 export {
   bodyOfMade,
   choiceOn,
+  foldHinge,
   foldSettings,
   foldStops,
   groundsOn,
   isSet,
-  madeIn,
   wantedOn,
   type LookAtBrace,
   type MadeSetting,
+  type PlacedHinge,
   type SettingFlag,
   type StopsState,
 } from './fold';
 export { choiceFor, decideSetting, settingDecision } from './decision';
-export { foreignSetting, isForeignMade, settingRoleFaults } from './faults';
+export {
+  foreignCorrection,
+  foreignSetting,
+  foreignTurns,
+  isForeignMade,
+  noHinge,
+  settingRoleFaults,
+  turnRoleFaults,
+} from './faults';

@@ -165,6 +165,8 @@ export interface WantedBy {
   hardware: StopHardware | undefined;
   /** what the joint reached, if tested; a stop never forces a joint */
   joint?: Arc | undefined;
+  /** degrees by which stops stay within the order, where somebody has chosen that */
+  buffer?: Degrees | undefined;
 }
 
 /** What is chosen for a setting from the order, the size and the hardware; or why nothing can be. */
@@ -204,6 +206,8 @@ export interface SettingRule<S> {
   onHinge?: true;
   /** it is chosen before it is made: what the hardware cannot give of the order is seen first */
   chosenFirst?: true;
+  /** it is changed under an order in force alone: what was made without one is taken and looked at */
+  underOrder?: true;
   /** a choice of its own: where it says nothing, what is wanted is chosen when it is one number, open, in or out */
   choose?: (setting: S, by: WantedBy) => SettingChoice | undefined;
 }

@@ -1,4 +1,4 @@
-import type { InferType } from 'yup';
+import { lazy, mixed, object, type InferType } from 'yup';
 import { oneOfKinds } from '../brace';
 import { daysBetween, phaseOn, type ClinicDay } from '../calendar';
 import type {
@@ -17,6 +17,7 @@ import { fill } from './kinds/fill';
 import { fitted } from './kinds/fitted';
 import { height } from './kinds/height';
 import { length } from './kinds/length';
+import { lift } from './kinds/lift';
 import { lock } from './kinds/lock';
 import { mark } from './kinds/mark';
 import { panel } from './kinds/panel';
@@ -24,7 +25,20 @@ import { pieces } from './kinds/pieces';
 import { stops } from './kinds/stops';
 
 /** Every kind of setting, each from its own file: what it states and what is done with it. */
-const settingKinds = { stops, lock, correction, length, mark, angle, height, panel, fill, pieces, fitted };
+const settingKinds = {
+  stops,
+  lock,
+  correction,
+  length,
+  mark,
+  angle,
+  height,
+  panel,
+  fill,
+  pieces,
+  lift,
+  fitted,
+};
 
 type Kinds = typeof settingKinds;
 
@@ -37,6 +51,60 @@ export type SettingKind = Setting['kind'];
 export const settingSchema = oneOfKinds(
   Object.fromEntries(Object.entries(settingKinds).map(([kind, { states }]) => [kind, states])),
 );
+
+/** What a model states of its family's settings, by their ids, in place of what the family states. */
+export type StatedSettings = Readonly<Record<string, object>>;
+
+/** What a model may restate: numbers, not what a setting is or who sets it. */
+const restated = [
+  'least',
+  'most',
+  'step',
+  'perChange',
+  'firstChange',
+  'inAll',
+  'ways',
+  'forces',
+  'patient',
+  'from',
+  'near',
+  'wedge',
+  'sole',
+];
+
+export const statedSchema = lazy((value: unknown) =>
+  object(
+    Object.fromEntries(
+      Object.keys(typeof value === 'object' && value !== null ? value : {}).map((id) => [
+        id,
+        object(Object.fromEntries(restated.map((field) => [field, mixed()])))
+          .noUnknown()
+          .required(),
+      ]),
+    ),
+  ).default(undefined),
+);
+
+/**
+ * The settings of a family as a model has them.
+ * @returns each with what the model states of it; what would be none of its kind any more is left as the family has it, and
+ * told by its id
+ */
+export function withStated(
+  settings: readonly Setting[],
+  stated: StatedSettings = {},
+): { settings: Setting[]; wrong: string[] } {
+  const wrong = Object.keys(stated).filter((id) => !settings.some((one) => one.id === id));
+  const merged = settings.map((setting): Setting => {
+    const own = stated[setting.id];
+    if (!own) return setting;
+    const both = { ...setting, ...own } as Setting;
+    if (settingSchema.isValidSync(both, { strict: true })) return both;
+    wrong.push(setting.id);
+    return setting;
+  });
+  return { settings: merged, wrong };
+}
 
 const ruleOf = ({ kind }: Setting): SettingRule<Setting> => settingKinds[kind].rule as SettingRule<Setting>;
 
@@ -82,6 +150,9 @@ export const mayBeEmpty = (setting: Setting, place: string): boolean =>
 
 /** Whether it is on the hinge that a model states. */
 export const isOnHinge = (setting: Setting): boolean => ruleOf(setting).onHinge === true;
+
+/** Whether it is changed under an order in force alone. */
+export const isUnderOrder = (setting: Setting): boolean => ruleOf(setting).underOrder === true;
 
 /** From what a choice for it is made. */
 export const madeFromOf = (setting: Setting): readonly MadeFrom[] => ruleOf(setting).madeFrom;
@@ -192,10 +263,15 @@ export function changeFault(
   before: readonly SettingMade[],
   made: SettingMade,
 ): { why: 'over-change' | 'over-all'; by: number } | undefined {
-  const { perChange, inAll } = setting;
-  const last = moved(made, (place) => before.at(-1)?.values?.[place]);
-  if (perChange !== undefined && last > perChange + hair) return { why: 'over-change', by: last - perChange };
+  const { inAll } = setting;
   const isFromNeutral = setting.kind === 'correction' && setting.origin === 'neutral';
+  const first = setting.kind === 'correction' ? setting.firstChange : undefined;
+  const stood = before.at(-1);
+  // from its origin the first change has a limit of its own
+  const isAtOrigin = stood === undefined || Object.values(stood.values ?? {}).every((value) => value === 0);
+  const perChange = (isAtOrigin ? first : undefined) ?? setting.perChange;
+  const last = moved(made, (place) => stood?.values?.[place] ?? (first === undefined ? undefined : 0));
+  if (perChange !== undefined && last > perChange + hair) return { why: 'over-change', by: last - perChange };
   const all = moved(made, (place) => (isFromNeutral ? 0 : before[0]?.values?.[place]));
   return inAll !== undefined && all > inAll + hair ? { why: 'over-all', by: all - inAll } : undefined;
 }

@@ -12,6 +12,10 @@ export interface StopHardware {
   flexion: Degrees[];
   /** the angles at which it can be locked, apart from its stops */
   lock?: Degrees[];
+  /** the pieces that are in when it comes; asked about where they are not as ordered */
+  installed?: { extension?: Degrees; flexion?: Degrees };
+  /** degrees that the soft tissue lets the limb go beyond a stop, as the model states it: offered as a buffer */
+  gives?: Degrees;
 }
 
 /** What the family asks of its stops whatever the order says. */

@@ -1,4 +1,4 @@
-import { order } from '../order/test-order';
+import { given } from '../order/test-order';
 import type { Setting } from './settings';
 import { valuesOfStops } from './kinds/stops';
 import type { HingeStops } from './stops';
@@ -45,7 +45,7 @@ export const grounds: SettingGrounds = {
     chart: { version: 1, sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
     readings: {},
   },
-  order: { entry: 'the-order', order },
+  order: given(),
   model: { hinge: { extension: [0, 10, 20], flexion: [60, 90, 120], lock: [0, 15] } },
   motion: undefined,
 };

@@ -1,4 +1,4 @@
-import { madeIn } from '@estribo/core/setting';
+import { formatTurn, madeIn, type Turn } from '@estribo/core/setting';
 import { formatPhase } from '../screening/print-order';
 import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
@@ -169,6 +169,38 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
               : '',
       };
     }
+    case 'order.changed':
+      return {
+        title: t(changeTitles[entry.body.what]),
+        value: formatDay(entry.body.day),
+        rest: listed(entry.body.prescriber, entry.body.reason),
+      };
+    case 'set.turned':
+      return {
+        title: t('entry.turned', { what: settingWords(state.programme, entry.body.setting).name }),
+        value: entry.body.turns.map(({ n, d }) => formatTurn({ n, d })).join(' / '),
+        rest: listed(
+          entry.body.reported && t('setting.byPatient'),
+          entry.body.found && t('entry.found'),
+          entry.body.inSpite,
+        ),
+      };
+    case 'set.felt':
+      return {
+        title: t('entry.felt', { what: settingWords(state.programme, entry.body.setting).name }),
+        value: t(`setting.comfort.${entry.body.comfort}`),
+        rest: entry.body.pain === undefined ? '' : t('entry.pain', { pain: entry.body.pain }),
+      };
+    case 'set.handed-over':
+      return {
+        title: t('entry.handedOver', { what: settingWords(state.programme, entry.body.setting).name }),
+        value: formatTurn(entry.body.within as Turn),
+      };
+    case 'hinge.placed':
+      return {
+        title: t('entry.hinge'),
+        value: t('entry.hingeAt', { above: formatDistance(entry.body.aboveJointLine, unit) }),
+      };
     case 'shape.scar':
       return {
         title: t('entry.scar'),
@@ -233,6 +265,8 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       };
   }
 }
+
+const changeTitles = { held: 'entry.orderHeld', resumed: 'entry.orderResumed', moved: 'entry.orderMoved' } as const;
 
 /** A first reading stays out of sight until the second is in. */
 function isHidden(entry: string, state: CaseState): boolean {

@@ -87,3 +87,28 @@ test('a heading that comes late, or another in its place, has the focus all the 
   rerender(<Late heading="May this be fitted today?" />);
   await waitFor(() => expect(document.activeElement).toBe(screen.getByText('May this be fitted today?')));
 });
+
+test('what has the focus before the stage is watched is known to have had it', async () => {
+  function Begun() {
+    const place = useRef<HTMLElement>(null);
+    const [taken, take] = useState(false);
+    useKeptFocus(place, 'size');
+    return (
+      <main ref={place}>
+        <h1>Size</h1>
+        {taken ? (
+          <button data-look="main">On</button>
+        ) : (
+          // it takes the focus as it appears, and nothing moves the focus after that
+          <button data-look="main" autoFocus onClick={() => take(true)}>
+            Take
+          </button>
+        )}
+      </main>
+    );
+  }
+  render(<Begun />);
+  expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Take' }));
+  await userEvent.setup().keyboard('{Enter}');
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('button', { name: 'On' })));
+});

@@ -49,6 +49,8 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       had = at && part.contains(at) ? (at as HTMLElement) : undefined;
       stood = had && whereItStands(had, part);
     };
+    // on a slow machine something of the stage has the focus before this runs
+    noted();
     // a stage that is opened begins at its heading, unless something has the focus by then; on a slow machine the
     // heading itself comes late
     let begun: 'not-yet' | 'waiting' | 'begun' = 'not-yet';

@@ -7,6 +7,7 @@ import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { BraceShapes } from './brace-shapes';
+import { DraggedHandle } from './dragged-handle';
 import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
 import type { FigureLayer } from './layer';
@@ -60,7 +61,7 @@ export function BodyFigure(shown: Shown) {
   const [turned, turn] = useState(false);
   const now = layer.steps?.find(({ state }) => state === 'now');
   const person = now && personKinds.includes(now.step.kind) ? (now.step.kind as PersonKind) : undefined;
-  const drawn = useDrawn(shown, frame, turned);
+  const { body, drawn } = useDrawn(shown, frame, turned);
   const away = drawn.turnedAway[0];
   return (
     <Place ref={place}>
@@ -74,6 +75,9 @@ export function BodyFigure(shown: Shown) {
           <PersonFigure kind={person} value={now?.value} build={build} frame={frame} />
         ) : (
           <Part shown={shown} frame={frame} drawn={drawn} />
+        )}
+        {layer.handle && !person && (
+          <DraggedHandle handle={layer.handle} body={body} views={drawn.views} frame={frame} />
         )}
       </Drawing>
       {away && !person && (
@@ -89,7 +93,7 @@ export function BodyFigure(shown: Shown) {
 function useDrawn({ region, side, readings, build, layer, selected }: Shown, frame: Frame, turned: boolean) {
   const body = useMemo(() => bodyOf(region, side, readings, build), [region, side, readings, build]);
   const { steps, goniometer, parts, marks, reference } = layer;
-  return useMemo(() => {
+  const drawn = useMemo(() => {
     const whole = wholeBox(frame);
     const turnButton = { left: 0, right: 190, top: 0, bottom: 44 };
     return drawFigure({
@@ -119,6 +123,7 @@ function useDrawn({ region, side, readings, build, layer, selected }: Shown, fra
       },
     });
   }, [body, frame, steps, goniometer, parts, marks, reference, selected, turned]);
+  return { body, drawn };
 }
 
 function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: DrawnFigure }) {

@@ -9,6 +9,19 @@ export interface FigureStep extends StepToDraw {
   value?: number;
 }
 
+/** A place on the figure that can be dragged: seen from the outer side, counted from a level and from the side midline. */
+export interface FigureHandle {
+  from: Level;
+  /** mm in front of the side midline, and over the level */
+  forward: number;
+  proximal: number;
+  /** an estimate that it is held against, with how well it is known, mm */
+  estimate: { forward: number; proximal: number; within: number };
+  label: string;
+  estimateLabel: string;
+  onMove: (to: { forward: number; proximal: number }) => void;
+}
+
 /** What a stage shows on the figure besides the body. */
 export interface FigureLayer {
   /** which side is drawn; the braced one when it is not said */
@@ -23,6 +36,7 @@ export interface FigureLayer {
   reference?: { at: Level; named: boolean };
   /** the goniometer: angle read and angle wanted */
   goniometer?: { angle?: number; wanted?: number };
+  handle?: FigureHandle;
 }
 
 export const bareLimb: FigureLayer = { marks: [] };

@@ -1,5 +1,11 @@
-import { BarChart, LineChart } from 'echarts/charts';
-import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
+import {
+  AriaComponent,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components';
 import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import type { EChartsOption } from 'echarts';
@@ -9,7 +15,9 @@ import { themes, type Token } from '../look/tokens';
 register([
   BarChart,
   LineChart,
+  ScatterChart,
   GridComponent,
+  MarkAreaComponent,
   TooltipComponent,
   MarkLineComponent,
   AriaComponent,

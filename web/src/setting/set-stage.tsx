@@ -1,6 +1,9 @@
 import type { MarkToDraw } from '@estribo/core/drawing';
+import type { CaseState } from '@estribo/core/logbook';
 import { useFigureLayer, useSelection, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
+import { HingeAlignment, hasKneeHinge } from './hinge-alignment';
+import { ScheduleWork } from './schedule-work';
 import { SettingsWork } from './settings-work';
 import { screenOf } from './kinds/all';
 import { t } from '../messages';
@@ -56,6 +59,15 @@ function PlainSettings() {
         <Soft>{t('setting.whatIsSetHow')}</Soft>
       </Stack>
       <SettingsWork />
+      {hasKneeHinge(state) && <HingeAlignment />}
+      {isScheduled(state) && <ScheduleWork order={state.order!} />}
     </>
   );
 }
+
+/** Whether the order or a setting goes by days: more than one phase, an end, or something that goes out by and by. */
+const isScheduled = ({ order, programme }: CaseState): boolean =>
+  order !== undefined &&
+  (order.given.phases.length > 1 ||
+    order.order.until !== undefined ||
+    programme.settings.some(({ schedule }) => schedule !== undefined));

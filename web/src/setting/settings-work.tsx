@@ -29,9 +29,9 @@ import { Moves } from './moves';
 import { formatMade, formatSetting } from './format-setting';
 import { ToldByPatient } from './use-made';
 
-const Line = styled.li<{ $state: 'open' | 'right' | 'wrong'; $now: boolean }>`
+const Line = styled.li<{ $state: 'open' | 'right' | 'wrong'; $now: boolean; $wide: boolean }>`
   display: grid;
-  grid-template-columns: minmax(200px, 1fr) minmax(0, auto);
+  grid-template-columns: ${({ $wide }) => ($wide ? 'minmax(0, 1fr)' : 'minmax(200px, 1fr) minmax(0, auto)')};
   gap: 6px 16px;
   align-items: center;
   padding: 8px 12px;
@@ -85,13 +85,18 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
   const wanted = wantedOn(setting, state, today);
   // by what is wanted today: an order of another phase makes what was right yesterday wrong
   const judged = judgeSetting(setting, made, wanted);
-  const { Piece, note } = screenOf(setting);
+  const { Piece, note, wide } = screenOf(setting);
   const own = setting.by === 'orthotist';
   // at a review the patient tells what was changed at home
   const mayTell = stage === 'review' && setting.patient !== undefined && made !== undefined;
   const [told, tell] = useState(false);
   return (
-    <Line $state={judged.state} $now={selected === setting.id} id={`thing-${setting.id}`}>
+    <Line
+      $state={judged.state}
+      $now={selected === setting.id}
+      $wide={wide === true}
+      id={`thing-${setting.id}`}
+    >
       <div>
         <b>{words.name}</b>
         <Soft style={{ fontSize: size.small }}>

@@ -13,7 +13,8 @@ import { formatAngle, formatDay } from '../parts/format';
 import { Why } from '../parts/why';
 import { Dial } from './dial';
 import { MotionEntry } from './motion-entry';
-import { Schedule } from './schedule';
+import { hasKneeHinge, HingeAlignment } from './hinge-alignment';
+import { ScheduleWork } from './schedule-work';
 import { StopsWork } from './stops-work';
 import { Button } from '../parts/button';
 
@@ -98,7 +99,8 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
           )}
       {chosen && chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
       {(!maySet || reached) && <StopsWork stage="set" setting={setting} />}
-      <Schedule order={order} motion={limited} today={today} fitted={state.setting.fittings} />
+      <ScheduleWork order={state.order!} />
+      {hasKneeHinge(state) && <HingeAlignment />}
       {choice.ok && (
         <Why
           rows={[

@@ -7,8 +7,11 @@ import {
   stopsAt,
   valuesOfStops,
   type HingeStops,
+  cameWithIt,
   decideSetting,
   madeIn,
+  workingList,
+  wouldGive,
   type StopsSetting,
 } from '@estribo/core/setting';
 import { useState } from 'react';
@@ -24,6 +27,7 @@ import { Notice } from '../parts/notice';
 import { degrees, formatAngle, formatStops } from '../parts/format';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
+import { BenchList, installedIn } from './bench-list';
 import type { SettingStage } from './kinds/piece';
 import { useMade } from './use-made';
 
@@ -66,7 +70,10 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
   const [differs, setDiffers] = useDraft(`${state.case}-stops-differ`, false);
   const [saving, save] = useSaving();
   const hardware = state.model.hinge?.kind ?? 'wedges';
-  const offered = decideSetting(state, setting.id, today, acknowledged);
+  // off unless somebody chooses it: soft tissue gives, and the joint goes further than the hinge
+  const [buffered, buffer] = useDraft(`${state.case}-stops-buffer-${phase}`, false);
+  const gives = buffered ? state.model.hinge?.gives : undefined;
+  const offered = decideSetting(state, setting.id, today, acknowledged, gives);
   const isChosen = chosen !== undefined && chosen.decided.phase === phase && stands(chosen);
   const stops: HingeStops | undefined = isChosen
     ? chosen.decided.medial
@@ -96,10 +103,22 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
           ))}
       </Stack>
     );
-  if (!stops) return null;
+  const bufferTick = state.model.hinge?.gives !== undefined && !isChosen && may('setting.write') && (
+    <Tick isSelected={buffered} onChange={buffer}>
+      {t('setting.buffer', { degrees: state.model.hinge.gives })}
+    </Tick>
+  );
+  if (!stops) return bufferTick || null;
   const isFitted =
     isChosen && fitted !== undefined && fitted.phase === phase && state.setting.look.length === 0;
-  const lost = (isChosen ? chosen.decided : offered!).lost;
+  const { lost, ordered = {} } = isChosen ? chosen.decided : offered!;
+  const would = wouldGive(ordered, lost);
+  const came = fitted ? [] : cameWithIt(state.model.hinge ?? {}, stops);
+  const hinges = placesAlong(setting.axes);
+  const inNow = fitted
+    ? { medial: fitted.medial, lateral: fitted.lateral }
+    : installedIn(state.model.hinge, hinges);
+  const bench = workingList(hinges, inNow, stops, state.model.hinge ?? {});
   const loses = lost.extension > 0 || lost.flexion > 0;
 
   const choose = () => {
@@ -135,6 +154,9 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
             <span>
               {lost.extension > 0 && t('setting.lostExtension', { degrees: lost.extension })}{' '}
               {lost.flexion > 0 && t('setting.lostFlexion', { degrees: lost.flexion })}{' '}
+              {would
+                .map(({ end, piece, gains }) => t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece, gains }))
+                .join(' ')}{' '}
               {t('setting.tellPrescriber')}
             </span>
             {!isChosen && (
@@ -151,6 +173,12 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       {stops.extension === stops.flexion && (
         <Notice tone="caution">{t('setting.locked', { degrees: stops.extension })}</Notice>
       )}
+      {came.map(({ end, piece }) => (
+        <Notice key={end} tone="caution">
+          {t('setting.cameWithIt', { end: t(`setting.${end}Stop`).toLowerCase(), piece })}
+        </Notice>
+      ))}
+      {bufferTick}
       {!isChosen && (
         <Row>
           <Button look="main" onPress={choose} isDisabled={saving}>
@@ -164,6 +192,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       {isChosen && !isFitted && !differs && (
         <>
           <Notice tone="caution">{t(`setting.fitHow.${hardware}`)}</Notice>
+          <BenchList steps={bench} />
           <Row>
             <Button look="main" onPress={() => void fit(stops, stops)} isDisabled={saving}>
               {t('setting.fitted', { stops: formatStops(stops) })}

@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { joints, signedAngle } from '../../anatomy';
-import { phaseInForce } from '../../order';
+import { hasEnded, phaseInForce } from '../../order';
 import { axes, common, numbersAt, outside, pairFault, placesAlong, settingKind } from '../kind';
 
 /** A joint locked at an angle that the hardware has, or open, both of a pair alike; never the nearest. */
@@ -13,7 +13,8 @@ export const lock = settingKind(
     inOrOut: [false],
     wanted: ({ joint }, { order, day, hardware }) => {
       const now = order && phaseInForce(order, day);
-      if (!now) return undefined;
+      // an order that has ended orders nothing any more
+      if (!now || hasEnded(order, day)) return undefined;
       const ordered = now.phase.locks?.find((one) => one.joint === joint);
       if (!ordered) return 'open';
       const angle = signedAngle({ joint, plane: 'sagittal' }, ordered.at);
@@ -34,6 +35,7 @@ export const lock = settingKind(
       const off = outside(values[0]!, wanted.from, wanted.to);
       return off > 0 ? { state: 'wrong', why: 'not-as-wanted', by: off } : { state: 'right' };
     },
+    underOrder: true,
     madeFrom: ['order'],
     existing: (_, __, hardware) => hardware?.lock,
   },

@@ -1,6 +1,37 @@
-import { object } from 'yup';
-import { notReversed } from '../../brace';
-import { common, counted, countedOnce, settingKind } from '../kind';
+import { object, string } from 'yup';
+import { joints } from '../../anatomy';
+import { finite, notReversed } from '../../brace';
+import { wedgesFor } from '../heel';
+import { common, counted, countedOnce, judgeNumbers, named, numbersAt, once, settingKind } from '../kind';
+import { orderedAngle } from './angle';
 
-/** So many pieces are in: wedges under a heel, layers of a lift. */
-export const pieces = settingKind(object({ ...common, ...counted }).test(...notReversed), countedOnce);
+/** So many pieces are in: wedges under a heel, layers of a lift. Wedges follow from the angle that is ordered. */
+export const pieces = settingKind(
+  object({
+    ...common,
+    ...counted,
+    /** mm each; the joint that they point, and the reading from heel to ball */
+    wedge: object({
+      joint: string().oneOf(joints).required(),
+      reading: named(),
+      each: finite().positive().required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  }).test(...notReversed),
+  {
+    ...countedOnce,
+    wanted: ({ wedge, most }, by) => {
+      const length = wedge && by.readings[wedge.reading]?.mean;
+      if (!wedge || by.order === undefined) return undefined;
+      const { flexion } = orderedAngle(wedge.joint, by);
+      // nothing is ordered, or a foot that does not point: no wedge; how many for one that does follows from its length
+      if (flexion === undefined || flexion <= 0) return { from: 0, to: 0 };
+      const wanted = length === undefined ? undefined : wedgesFor(flexion, length, wedge.each);
+      return wanted && { from: Math.min(wanted.count, most), to: Math.min(wanted.count, most) };
+    },
+    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
+    madeFrom: ['order', 'readings'],
+  },
+);

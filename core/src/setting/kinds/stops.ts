@@ -1,7 +1,7 @@
 import { boolean, object, string } from 'yup';
 import { joints } from '../../anatomy';
 import { finite } from '../../brace';
-import { hasEnded, windowOn } from '../../order';
+import { hasEnded, windowOn, type MotionWindow } from '../../order';
 import {
   axes,
   common,
@@ -12,7 +12,9 @@ import {
   type SettingMade,
   type WantedBy,
 } from '../kind';
-import { chooseStops, type HingeStops } from '../stops';
+import { chooseStops, type HingeStops, type StopChoice } from '../stops';
+
+type ChosenStops = Extract<StopChoice, { ok: true }>;
 
 /** Each hinge has an end at either side of its motion. */
 const ends = { of: ['extension', 'flexion'], go: 'differ' } as const;
@@ -48,6 +50,18 @@ export const valuesOfStops = (stops: Readonly<Record<string, HingeStops>>): Reco
       [`${hinge}-flexion`, flexion],
     ]),
   );
+
+/** A window made stricter at either end that is limited: what soft tissue gives works toward stricter alone. */
+const within = ({ extension, flexion }: MotionWindow, buffer = 0): MotionWindow => ({
+  ...(extension === undefined ? {} : { extension: extension + buffer }),
+  ...(flexion === undefined ? {} : { flexion: flexion - buffer }),
+});
+
+/** What is lost against the order itself: the buffer is a part of it, where the end is limited. */
+const lostOf = ({ lost }: ChosenStops, { extension, flexion }: MotionWindow, buffer = 0) => ({
+  extension: lost.extension + (extension === undefined ? 0 : buffer),
+  flexion: lost.flexion + (flexion === undefined ? 0 : buffer),
+});
 
 const windowNow = (joint: (typeof joints)[number], { order, day }: WantedBy) =>
   order && windowOn(order, day, { joint, plane: 'sagittal' });
@@ -90,6 +104,7 @@ export const stops = settingKind(states, {
   madeFrom: ['order', 'motion'],
   chosenFirst: true,
   onHinge: true,
+  underOrder: true,
   mayBeEmpty: isFlexion,
   existing: (_, place, hardware) => hardware?.[isFlexion(place) ? 'flexion' : 'extension'],
   choose: (setting, by) => {
@@ -97,7 +112,7 @@ export const stops = settingKind(states, {
     const { order, hardware, day } = by;
     // an order that has ended orders nothing any more
     if (!now || !order || !hardware || hasEnded(order, day)) return undefined;
-    const choice = chooseStops(now.window, hardware, setting, by.joint);
+    const choice = chooseStops(within(now.window, by.buffer), hardware, setting, by.joint);
     if (!choice.ok) return choice;
     const hinges = Object.fromEntries(placesAlong(setting.axes).map((hinge) => [hinge, choice.stops]));
     return {
@@ -105,7 +120,7 @@ export const stops = settingKind(states, {
       made: { values: valuesOfStops(hinges) },
       phase: now.phase,
       ordered: now.window,
-      lost: choice.lost,
+      lost: lostOf(choice, now.window, by.buffer),
     };
   },
 });

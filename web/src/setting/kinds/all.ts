@@ -5,6 +5,7 @@ import { fill } from './fill';
 import { fitted, panel } from './fitted';
 import { height } from './height';
 import { length } from './length';
+import { lift } from './lift';
 import { lock } from './lock';
 import { mark } from './mark';
 import { pieces } from './pieces';
@@ -23,6 +24,7 @@ const screens: { [K in SettingKind]: SettingScreen<Extract<Setting, { kind: K }>
   panel,
   fill,
   pieces,
+  lift,
   fitted,
 };
 

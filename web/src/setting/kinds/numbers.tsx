@@ -1,7 +1,7 @@
 import { endsOf } from '@estribo/core/anatomy';
 import { boundsOf } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
-import { isWhole, placesOf, type Setting, type MadeSetting } from '@estribo/core/setting';
+import { isWhole, placesOf, wantedOn, type Setting, type MadeSetting } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useWork } from '../../case/case-context';
@@ -32,6 +32,7 @@ export function Numbers({
   kind,
   print,
   words,
+  start = {},
 }: {
   setting: Setting;
   made: MadeSetting['made'];
@@ -39,12 +40,13 @@ export function Numbers({
   kind: Quantity;
   print: SettingScreen['print'];
   words: ReturnType<typeof settingWords>;
+  start?: PieceProps<Setting>['start'];
 }) {
-  const { state, unit } = useWork();
+  const { state, today, unit } = useWork();
   const record = useMade(setting, stage);
   const places = placesOf(setting);
   const found = (place: string) => {
-    const value = made?.values?.[place];
+    const value = made === undefined ? start[place] : made.values?.[place];
     return value === undefined || value === null
       ? ''
       : kind === 'length'
@@ -76,11 +78,37 @@ export function Numbers({
     const wrong = read.flatMap((one) => ('problem' in one ? [[one.place, one.problem] as const] : []));
     if (wrong.length > 0) return setProblems(Object.fromEntries(wrong));
     const values = read.flatMap((one) => ('value' in one ? [[one.place, one.value] as const] : []));
-    if (values.every(([place]) => typed[place] === undefined || typed[place] === found(place))) return;
+    if (
+      made !== undefined &&
+      values.every(([place]) => typed[place] === undefined || typed[place] === found(place))
+    )
+      return;
     void save(() => record({ values: Object.fromEntries(values) }).then(() => type({})));
   };
+  const wanted = wantedOn(setting, state, today);
+  // one number is wanted at every place: a touch is enough
+  const asWanted =
+    wanted !== undefined && wanted !== 'open' && wanted.from === wanted.to && setting.kind !== 'lift'
+      ? wanted.from
+      : undefined;
+  const isAsWanted = asWanted !== undefined && places.every((place) => made?.values?.[place] === asWanted);
   return (
     <Row $gap={8} $align="flex-end">
+      {asWanted !== undefined && !isAsWanted && (
+        <Button
+          isDisabled={saving}
+          onPress={() =>
+            void save(() =>
+              record({ values: Object.fromEntries(places.map((place) => [place, asWanted])) }).then(() =>
+                type({}),
+              ),
+            )
+          }
+          aria-label={t('setting.asWanted', { what: words.name, value: print(setting, asWanted, unit) })}
+        >
+          {print(setting, asWanted, unit)}
+        </Button>
+      )}
       {places.map((place, i) => (
         <ReadingField
           key={place}
@@ -116,10 +144,11 @@ export function Numbers({
 
 /** The piece of a kind that is made by numbers of one quantity. */
 export const numbersOf = <S extends Setting>(kind: Quantity, print: SettingScreen<S>['print']) =>
-  function NumbersPiece({ setting, made, words, stage }: PieceProps<S>) {
+  function NumbersPiece({ setting, made, words, stage, start }: PieceProps<S>) {
     return (
       <Numbers
         key={made?.entry ?? 'open'}
+        start={start}
         setting={setting}
         made={made}
         stage={stage}

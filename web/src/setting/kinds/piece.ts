@@ -11,6 +11,8 @@ export interface PieceProps<S> {
   made: MadeSetting['made'];
   words: ReturnType<typeof settingWords>;
   stage: SettingStage;
+  /** numbers by place, mm or as they are counted, that stand there before anything was made */
+  start?: Readonly<Record<string, number>>;
 }
 
 /** What the screen does with a kind of setting: how its number is said, and the piece it is made with. */
@@ -23,6 +25,8 @@ export interface SettingScreen<S = Setting> {
   /** what else is said of how it is made */
   note?: (setting: S) => string;
   Piece: ComponentType<PieceProps<S>>;
+  /** its piece wants the whole width */
+  wide?: true;
   /** in Set it has the whole work to itself, with the joint and the order beside it; elsewhere its piece */
   Whole?: ComponentType<{ setting: S }>;
 }

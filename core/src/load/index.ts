@@ -1,0 +1,1 @@
+export { perForce, threePointLoads, type ThreePoint, type ThreePointLoads } from './three-point';

@@ -1,0 +1,165 @@
+import type { ClinicDay } from '../calendar';
+import type { BodyIn, LiveRecord, Recorded } from '../record';
+import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
+import { placesAlong, type SettingMade } from './kind';
+import { changeFault, type Setting } from './settings';
+import { asNumber, noTurn, sumOfTurns, turnOf, type Turn } from './turns';
+
+/** How a setting stands after an entry: as it was made, or as far as it was turned. */
+export interface Doing {
+  entry: string;
+  day: ClinicDay;
+  made: SettingMade;
+  found: boolean;
+  reported: boolean;
+}
+
+/** One line of a correction's ledger: what was done, where it stands after it, exactly, and how it was felt. */
+export interface LedgerLine {
+  entry: string;
+  day: ClinicDay;
+  by: string;
+  what: 'set' | 'turned';
+  turns: { place: string; by: Turn }[];
+  stands: Record<string, Turn>;
+  reported: boolean;
+  found: boolean;
+  /** more than is allowed at once or in all, and why in spite of it */
+  over?: 'over-change' | 'over-all';
+  inSpite?: string;
+  felt?: { entry: string; comfort: 'none' | 'gentle' | 'too-much'; walked: boolean; pain?: number };
+}
+
+/** What the patient may change alone, as it was handed over. */
+export interface HandedOver {
+  entry: string;
+  day: ClinicDay;
+  within: Turn;
+  everyDays: number;
+  most: Turn;
+}
+
+type Correction = Extract<Setting, { kind: 'correction' }>;
+type Made = Recorded<BodyIn<typeof settingMade>>;
+type Turned = Recorded<BodyIn<typeof settingTurned>>;
+
+const isTurned = (entry: Made | Turned): entry is Turned => entry.kind === settingTurned.kind;
+
+/** Everything that was done to one setting, in the order of the record: turns are added up exactly. */
+function entriesOf(record: LiveRecord, setting: Setting): (Made | Turned)[] {
+  const ofIt = ({ body }: { body: { setting: string } }) => body.setting === setting.id;
+  const made: (Made | Turned)[] = record.of(settingMade).filter(ofIt);
+  if (setting.kind !== 'correction') return made;
+  const turned = record.of(settingTurned).filter(ofIt);
+  return [...made, ...turned].sort((a, b) => (record.isAfter(a, b) ? 1 : -1));
+}
+
+/**
+ * A correction's ledger. What was set anew begins again at what it was set to; where nobody set it before it was turned, it
+ * began at its origin.
+ */
+export function ledgerOf(record: LiveRecord, setting: Correction): LedgerLine[] {
+  const places = placesAlong(setting.axes);
+  const felt = record.of(settingFelt).filter(({ body }) => body.setting === setting.id);
+  let stands: Record<string, Turn> = Object.fromEntries(places.map((place) => [place, noTurn]));
+  const before: SettingMade[] = [];
+  const all = entriesOf(record, setting);
+  return all.map((entry, i): LedgerLine => {
+    const was = stands;
+    const turns = isTurned(entry) ? entry.body.turns.map(({ place, n, d }) => ({ place, by: { n, d } })) : [];
+    stands = isTurned(entry)
+      ? turns.reduce((so, { place, by }) => ({ ...so, [place]: sumOfTurns(so[place] ?? noTurn, by) }), was)
+      : {
+          ...was,
+          ...Object.fromEntries(
+            (entry.body.values ?? []).flatMap(({ place, value }) =>
+              value === null ? [] : [[place, turnOf(value)]],
+            ),
+          ),
+        };
+    const now: SettingMade = { values: asNumbers(stands) };
+    const over = isTurned(entry) ? changeFault(setting, before, now)?.why : undefined;
+    before.push(now);
+    // what was felt before the next change was felt of this one
+    const after = felt.findLast(
+      (one) => record.isAfter(one, entry) && (i + 1 === all.length || !record.isAfter(one, all[i + 1])),
+    );
+    return {
+      entry: entry.id,
+      day: record.dayIn(entry),
+      by: entry.by,
+      what: isTurned(entry) ? 'turned' : 'set',
+      turns,
+      stands,
+      reported: entry.body.reported === true,
+      found: entry.body.found === true,
+      ...(over ? { over } : {}),
+      ...(isTurned(entry) && entry.body.inSpite !== undefined ? { inSpite: entry.body.inSpite } : {}),
+      ...(after
+        ? {
+            felt: {
+              entry: after.id,
+              comfort: after.body.comfort as 'none' | 'gentle' | 'too-much',
+              walked: after.body.walked,
+              ...(after.body.pain === undefined ? {} : { pain: after.body.pain }),
+            },
+          }
+        : {}),
+    };
+  });
+}
+
+const asNumbers = (stands: Record<string, Turn>): Record<string, number> =>
+  Object.fromEntries(Object.entries(stands).map(([place, turn]) => [place, asNumber(turn)]));
+
+/** Everything that was done to a setting, each with how it stood after it. */
+export function doingsOf(record: LiveRecord, setting: Setting): Doing[] {
+  if (setting.kind === 'correction')
+    return ledgerOf(record, setting).map(({ entry, day, stands, found, reported }) => ({
+      entry,
+      day,
+      made: { values: asNumbers(stands) },
+      found,
+      reported,
+    }));
+  return (entriesOf(record, setting) as Made[]).map((entry) => ({
+    entry: entry.id,
+    day: record.dayIn(entry),
+    made: madeIn(entry.body),
+    found: entry.body.found === true,
+    reported: entry.body.reported === true,
+  }));
+}
+
+/** What was handed over last; nothing where it was never. */
+export function handedOver(record: LiveRecord, setting: Setting): HandedOver | undefined {
+  const last = record.of(settingHandedOver).findLast(({ body }) => body.setting === setting.id);
+  return (
+    last && {
+      entry: last.id,
+      day: record.dayIn(last),
+      within: last.body.within as Turn,
+      everyDays: last.body.everyDays,
+      most: last.body.most as Turn,
+    }
+  );
+}
+
+/** How a setting stands in a body: a list of places, as a record by place. */
+export const madeIn = ({
+  values,
+  fitted,
+}: Pick<BodyIn<typeof settingMade>, 'values' | 'fitted'>): SettingMade => ({
+  ...(values ? { values: Object.fromEntries(values.map(({ place, value }) => [place, value])) } : {}),
+  ...(fitted === undefined ? {} : { fitted }),
+});
+
+/** The most that one change may be from where it stands; undefined where none is stated: it is asked for. */
+export function mostNow(
+  { firstChange, perChange }: Correction,
+  stands: Record<string, Turn>,
+): Turn | undefined {
+  const isAtOrigin = Object.values(stands).every(({ n }) => n === 0);
+  const most = (isAtOrigin ? firstChange : undefined) ?? perChange;
+  return most === undefined ? undefined : turnOf(most);
+}

@@ -1,0 +1,59 @@
+import { caseRibbon, staysDue, type Buckle } from '@estribo/core/logbook';
+import { CalendarPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useWork } from '../case/case-context';
+import { named, t } from '../messages';
+import { settingWords } from '../messages/fitting';
+import { Button } from '../parts/button';
+import { formatWindow } from '../parts/format';
+import { Notice } from '../parts/notice';
+
+/** What a due day is about, without anybody's name: it leaves the clinic. */
+const saidOf = (buckle: Buckle, name: (setting: string) => string): string => {
+  if (buckle.kind === 'S')
+    return buckle.window
+      ? t('schedule.icsStops', { window: formatWindow(buckle.window, buckle.motion) })
+      : name(buckle.setting!);
+  return t(
+    buckle.kind === 'R'
+      ? 'schedule.icsReview'
+      : buckle.kind === 'C'
+        ? 'schedule.icsCall'
+        : 'schedule.icsFitting',
+  );
+};
+
+/** The due days of a case as a file that another calendar reads. */
+export function CalendarFile() {
+  const { state } = useWork();
+  const [empty, setEmpty] = useState(false);
+  const part = named('bodyPart', `${state.side}-${state.programme.region}`).toLowerCase();
+  const write = async () => {
+    // what writes calendars is fetched when somebody wants one
+    const { calendarFile } = await import('@estribo/core/exchange');
+    const due = caseRibbon(state).buckles.filter(staysDue);
+    if (due.length === 0) return setEmpty(true);
+    const text = calendarFile(
+      due.map((buckle) => ({
+        id: `${state.case}-${buckle.planned?.entry ?? `${buckle.kind}-${buckle.setting ?? 'stops'}-${buckle.step ?? buckle.day}`}`,
+        day: buckle.day,
+        summary: `${saidOf(buckle, (id) => settingWords(state.programme, id).name)}, ${part}`,
+        ...(buckle.note ? { description: buckle.note } : {}),
+      })),
+      { name: t('schedule.icsName'), sequence: state.seq, written: new Date().toISOString() },
+    );
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'text/calendar;charset=utf-8' }));
+    link.download = `estribo-${state.case.slice(0, 8)}.ics`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  return (
+    <>
+      <Button look="quiet" onPress={() => void write()}>
+        <CalendarPlus size={18} aria-hidden /> {t('schedule.ics')}
+      </Button>
+      {empty && <Notice tone="caution">{t('schedule.icsEmpty')}</Notice>}
+    </>
+  );
+}

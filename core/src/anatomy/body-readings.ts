@@ -18,6 +18,8 @@ export const nothingRead: BodyReadings = { girths: [], lengths: [], widths: [], 
 
 /** Length of the template's foot. */
 export const templateFoot: Millimetres = 258;
+/** From the heel to the ball of the template's foot. */
+const templateBall: Millimetres = 186;
 /** a tape along the back is a little longer than its height */
 export const alongTheBack = 1.03;
 
@@ -38,8 +40,11 @@ export function fitted(
   };
   const level = (landmark: Landmark) => landmarkLevel(region, landmark, build);
   let fit = build;
+  const ball = readings.lengths.find(({ to }) => to === 'ball-of-foot')?.length;
   if (readings.footLength !== undefined)
     fit = { ...fit, foot: build.foot * hold(readings.footLength / (templateFoot * build.foot), 'heel') };
+  else if (ball !== undefined)
+    fit = { ...fit, foot: build.foot * hold(ball / (templateBall * build.foot), 'heel') };
   const factors = readings.lengths.flatMap(({ from, to, length }) => {
     const [a, b] = [level(from), level(to)];
     if (a === undefined || b === undefined || a === b) return [];

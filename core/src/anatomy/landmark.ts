@@ -60,6 +60,7 @@ const levels = {
     'calf-greatest-girth': 0.165,
     malleoli: 0,
     heel: -0.024,
+    'ball-of-foot': -0.0375,
     sole: -0.0385,
   },
 } as const satisfies Record<Region, Record<string, number>>;

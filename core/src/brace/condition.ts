@@ -12,6 +12,7 @@ export const orderedFacts = [
   'relieve',
   'weight',
   'lock',
+  'motion',
   'protective',
 ] as const;
 type OrderedFact = (typeof orderedFacts)[number];

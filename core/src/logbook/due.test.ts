@@ -122,6 +122,7 @@ describe('stops that change with the order', () => {
     expect(of(fitted('2026-11-10'), 'S')).toEqual([
       {
         day: '2026-11-21',
+        step: 1,
         kind: 'S',
         stage: 'review',
         visit: true,
@@ -130,6 +131,7 @@ describe('stops that change with the order', () => {
       },
       {
         day: '2026-12-19',
+        step: 3,
         kind: 'S',
         stage: 'review',
         visit: true,
@@ -155,6 +157,31 @@ describe('stops that change with the order', () => {
     without.order();
     without.stops({ extension: 10, flexion: 90 }, at('2026-11-18'));
     expect(of(without, 'S').map(({ day }) => day)).toEqual(['2026-12-19']);
+  });
+  test('what was put in ahead for the last phase asks nothing of the phases before it', () => {
+    const log = testLogbook();
+    log.order();
+    const chosen = log.write(
+      'set.chosen',
+      decideSetting(state(log), 'hinge-stops', '2026-12-19', true)!,
+      at('2026-11-18'),
+    );
+    log.stops({ extension: 0, flexion: 120 }, { of: chosen, ...at('2026-11-18') });
+    expect(of(log, 'S')).toEqual([]);
+    // the same in the hinges and not as chosen: the next phase asks for narrower ones
+    const other = testLogbook();
+    other.order();
+    other.stops({ extension: 0, flexion: 120 }, at('2026-11-18'));
+    expect(of(other, 'S').map(({ day }) => day)[0]).toBe('2026-11-21');
+  });
+  test('held, no phase ahead is due; resumed, each is due so many days later', () => {
+    const log = fitted('2026-11-10');
+    const change = (what: 'held' | 'resumed', day: string) =>
+      log.write('order.changed', { what, day, prescriber: 'ward 3', reason: 'wound' });
+    change('held', '2026-11-15');
+    expect(of(log, 'S')).toEqual([]);
+    change('resumed', '2026-11-18');
+    expect(of(log, 'S').map(({ day }) => day)).toEqual(['2026-11-24', '2026-12-22']);
   });
   test('a phase that would begin after the order’s last day never does', () => {
     const until = (day: string) => {
@@ -195,7 +222,7 @@ test('another setting that changes is told by its name, and is set where it is s
   const values = ['medial', 'lateral'].map((place) => ({ place, value: 0 }));
   log.write('set.made', { setting: 'knee-lock', values });
   expect(caseRibbon(state(log, dialContext)).buckles).toEqual([
-    { day: '2026-12-05', kind: 'S', stage: 'set', visit: true, setting: 'knee-lock' },
+    { day: '2026-12-05', step: 1, kind: 'S', stage: 'set', visit: true, setting: 'knee-lock' },
   ]);
 });
 

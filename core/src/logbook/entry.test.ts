@@ -243,3 +243,72 @@ test('a size with a side extension of version 1 says so in today’s words; any 
     probability: 1,
   });
 });
+
+/** Every fault of an entry, with what it says. */
+const saidOf = (entry: unknown) => {
+  const read = readEntry(entry);
+  return read.ok ? [] : read.faults.map(({ at, message }) => `${at}: ${message}`);
+};
+
+test('every fault of the envelope is told at once, each with its path, and the body is not looked at then', () => {
+  expect(saidOf({ ...sound(), v: 0, zone: 'Ribanova', body: { nothing: 1 } })).toEqual([
+    expect.stringMatching(/^v: /),
+    'zone: must be a time zone',
+  ]);
+  // one fault alone has a path as well
+  expect(saidOf({ ...sound(), v: 0 })).toEqual([expect.stringMatching(/^v: must be more than 0/)]);
+  expect(saidOf('x')).toHaveLength(1);
+});
+
+test('what is wrong is said in words', () => {
+  expect(saidOf({ ...sound(), kind: 'constructor' })).toEqual(['kind: is not a kind of entry']);
+  expect(saidOf({ ...sound(), stage: 'wear' })).toEqual([
+    'stage: must be one of measure, review for measure.read',
+  ]);
+  expect(saidOf({ ...sound(), v: 9 })).toEqual(['v: is newer than this server knows (1)']);
+  expect(saidOf({ ...sound(), replaces: sound().id })).toEqual([
+    'reason: is required when an entry replaces another',
+  ]);
+  expect(saidOf({ ...sound(), expects: null })).toEqual([
+    'expects: goes with orders, plans and settings only',
+  ]);
+  const { expects: _none, ...order } = { ...orderSent(), expects: undefined };
+  expect(saidOf(order)).toEqual(['expects: is required: the one it follows, or null']);
+});
+
+const orderSent = () => {
+  const log = testLogbook();
+  log.order();
+  const { seq: _seq, receivedAt: _at, ...entry } = log.entries[1]!;
+  return entry as Record<string, unknown>;
+};
+
+test('an entry is withdrawn by naming it', () => {
+  const withdrawn = { ...sound(), kind: 'record.withdrawn', stage: 'measure', body: {} };
+  expect(saidOf(withdrawn)).toEqual(['replaces: is required: which entry is withdrawn']);
+  expect(saidOf({ ...withdrawn, replaces: sound().id, reason: 'wrong person' })).toEqual([]);
+});
+
+test('every fault of a body is told at once, each with its path; numbers as text are none', () => {
+  const body = { step: 'girth-above', side: 'up', value: '450', instrument: 'tape', hue: 1 };
+  expect(
+    saidOf({ ...sound(), body })
+      .map((said) => said.split(':')[0]!)
+      .sort(),
+  ).toEqual(['body', 'body.side', 'body.value']);
+});
+
+test('a body that is none of its version is a fault, where its upcaster cannot read it', () => {
+  expect(saidOf({ ...orderSent(), expects: null, v: 1, body: { phases: 3 } })).toEqual([
+    'body: is no body of version 1',
+  ]);
+  expect(saidOf({ ...orderSent(), expects: null, v: 1, body: {} })).toEqual([
+    'body: is no body of version 1',
+  ]);
+});
+
+test('an entry in today’s version is the same one, not a copy', () => {
+  const log = testLogbook();
+  log.read('girth-above', 'right', 450);
+  expect(current(log.entries[1]!, {})).toBe(log.entries[1]);
+});

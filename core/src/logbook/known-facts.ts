@@ -1,7 +1,7 @@
 import type { KnownFacts } from '../brace';
 import type { ClinicDay } from '../calendar';
 import { checkRecorded } from '../checking';
-import { phaseInForce, type Order } from '../order';
+import { phaseInForce, type Order, type OrderPhase } from '../order';
 import type { BraceModel } from '../programmes';
 import type { LiveRecord } from '../record';
 import { screenLooked } from '../screening';
@@ -57,9 +57,8 @@ function orderedOnce({ height, panels, posture, roll, relieve, protective }: Ord
   };
 }
 
-const orderedInPhase = (
-  phase: { weight?: string | undefined; locks?: readonly { when: string }[] | undefined } | undefined,
-): KnownFacts['ordered'] => ({
+const orderedInPhase = (phase: OrderPhase | undefined): KnownFacts['ordered'] => ({
+  ...(phase ? { motion: [phase.limits.length > 0 ? 'limited' : 'free'] } : {}),
   ...(phase?.weight ? { weight: [phase.weight] } : {}),
   ...(phase?.locks?.length ? { lock: phase.locks.map(({ when }) => when) } : {}),
 });

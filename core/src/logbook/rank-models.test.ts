@@ -1,3 +1,5 @@
+import { buildOf, legGirth } from '../anatomy';
+import jstat from 'jstat';
 import { decideSize } from '../sizing';
 import type { BraceModel } from '../programmes';
 import { foldCase } from './fold-case';
@@ -86,4 +88,64 @@ test('models that read alike are ranked by what they read, each with its own cha
     ['two', false],
   ]);
   expect(rankModels(state, [], 1700)).toEqual([]);
+});
+
+const testModelBands = model.chart.axes[0]!.bands;
+const meanOf = (found: ReturnType<typeof state_>, model: BraceModel, by = programme, stature = 1700) => {
+  const [fit] = rankModels(found, [{ programme: by, model }], stature);
+  return fit!;
+};
+const state_ = (...readings: [step: string, side: 'left' | 'right', value: number][]) => {
+  const made = testLogbook();
+  for (const [step, side, value] of readings) made.read(step, side, value, value);
+  return foldCase(made.entries, testContext)!;
+};
+
+/** A model with one axis, read so far above the knee. */
+const oneAxis = (above: number): BraceModel => {
+  const { model: whole } = at(above, 'one axis');
+  return { ...whole, chart: { ...whole.chart, axes: [whole.chart.axes[0]!] } };
+};
+
+test.each([190, 151, 140])(
+  'a girth of a leg %d mm up is estimated from the leg’s own form, with half of what it changes by, three at the least',
+  (above) => {
+    const read = [
+      { from: 'mid-kneecap' as const, distance: 150, girth: 445 },
+      { from: 'mid-kneecap' as const, distance: -150, girth: 348 },
+    ];
+    // by another road: the leg's profile asked for itself, the band's probability by a library
+    const expected = legGirth({ girths: read }, buildOf(1700))(above);
+    const { repeatPart, sharedPart } = state.sizing.readings['girth-above']!;
+    const u = Math.hypot(repeatPart, sharedPart, Math.max(3, Math.abs(expected - 445) / 2));
+    const { match } = meanOf(state, oneAxis(above));
+    if (match.outcome === 'incomplete') throw new Error('not read');
+    const { from, to } = testModelBands.find(
+      ({ from: low, to: high }) => expected >= low && expected < high,
+    )!;
+    expect(match.probability).toBeCloseTo(
+      jstat.normal.cdf(to, expected, u) - jstat.normal.cdf(from, expected, u),
+      6,
+    );
+    expect(match.margin).toBeCloseTo(Math.min(expected - from, to - expected), 6);
+  },
+);
+
+test('a place is the same only with every one of its words: a girth by another name at the same place is read', () => {
+  const renamed = {
+    ...programme,
+    measuring: programme.measuring.map((step) =>
+      step.id === 'girth-above' ? { ...step, id: 'thigh' } : step,
+    ),
+    axes: ['thigh', 'girth-below'],
+  };
+  const model_ = at(150, 'renamed').model;
+  const chart = {
+    ...model_.chart,
+    axes: model_.chart.axes.map((axis) =>
+      axis.reading === 'girth-above' ? { ...axis, reading: 'thigh' } : axis,
+    ),
+  };
+  const fit = meanOf(state, { ...model_, chart, distances: { thigh: 150, 'girth-below': -150 } }, renamed);
+  expect(fit).toMatchObject({ estimated: false, match: { size: 'M' } });
 });

@@ -3,7 +3,7 @@ import type { AnyRecordedEntry } from './entry';
 import { caseRibbon } from './due';
 import { foldCase } from './fold-case';
 import { kinds } from './kinds';
-import { firstFailing } from './readable';
+import { firstFailing, isReadable } from './readable';
 import { testContext, testLogbook } from './test-case';
 
 test('the first one at which it fails is found, wherever it stands', () => {
@@ -95,4 +95,49 @@ test('a plan that grows by next to nothing is cut off, whoever wrote it; so is a
   for (let i = 0; i < 1000; i += 1) log.write('visit.planned', { day: '2026-12-01', purpose: 'review' });
   expect(ribbon().buckles).toHaveLength(400);
   expect(JSON.stringify(ribbon()).length).toBeLessThan(100_000);
+});
+
+test('an entry at which the fold fails is set aside, and the rest works', () => {
+  const log = testLogbook();
+  log.read('girth-above', 'right', 444, 446);
+  log.read('girth-below', 'right', 347, 349);
+  // found readable before, and spoilt behind the back of whoever looked
+  const spoilt = log.entries[2]!;
+  expect(isReadable(spoilt)).toBe(true);
+  (spoilt as { observedAt: string }).observedAt = 'never';
+  const state = foldCase(log.entries, testContext)!;
+  expect(state.lines.map(({ status }) => status)).toEqual(['live', 'live', 'unreadable', 'live', 'live']);
+  expect(state.measuring.states.filter(({ assessed }) => assessed).map(({ step }) => step.id)).toEqual([
+    'girth-above',
+    'girth-below',
+  ]);
+  // what was found out about an entry is found out once
+  expect(isReadable(spoilt)).toBe(true);
+  // where nothing can be made of a family there is no case, and nothing is thrown
+  const broken = { ...testContext, programme: { ...testContext.programme, measuring: undefined as never } };
+  expect(foldCase(testLogbook().entries, broken)).toBeUndefined();
+});
+
+test.each([
+  ['a kind that is none', { kind: 'nothing' }, false],
+  ['no instant', { observedAt: '2026-02-30T09:00:00.000Z' }, false],
+  ['version 0', { v: 0 }, false],
+  ['version 1.5', { v: 1.5 }, false],
+  ['a version of tomorrow', { v: 9 }, false],
+  [
+    'a number as text',
+    { body: { step: 'girth-above', side: 'right', value: '450', instrument: 'tape' } },
+    false,
+  ],
+  ['nothing wrong', {}, true],
+])('%s: readable is told', (_, more, readable) => {
+  const log = testLogbook();
+  log.read('girth-above', 'right', 450);
+  expect(isReadable({ ...log.entries[1]!, ...more } as never)).toBe(readable);
+});
+
+test('a body that an upcaster cannot read is not readable', () => {
+  const log = testLogbook();
+  log.order();
+  expect(isReadable({ ...log.entries[1]!, v: 1, body: { phases: 3 } } as never)).toBe(false);
 });

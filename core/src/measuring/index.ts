@@ -42,5 +42,12 @@ export {
   formatNeutralZero,
   type NeutralZero,
 } from './neutral-zero';
-export { foldMeasuring, foldMotions, lastMotion, limitedSteps, type MeasuringState, type TestedMotion } from './fold';
+export {
+  foldMeasuring,
+  foldMotions,
+  lastMotion,
+  limitedSteps,
+  type MeasuringState,
+  type TestedMotion,
+} from './fold';
 export { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from './faults';

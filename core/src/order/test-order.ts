@@ -18,4 +18,9 @@ export const order: Order = {
 };
 
 /** An order as the record has it, nothing changed since. */
-export const given = (of: Order = order, entry = 'the-order') => ({ entry, order: of, given: of, changes: [] });
+export const given = (of: Order = order, entry = 'the-order') => ({
+  entry,
+  order: of,
+  given: of,
+  changes: [],
+});

@@ -1,3 +1,4 @@
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
 
@@ -7,7 +8,7 @@ import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 4,
+  version: 5,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],
@@ -24,8 +25,45 @@ export const ankleStabiliser: Programme = {
     motion('ankle-motion', 'ankle', 'sagittal', ['active']),
   ],
   axes: ['heel-width', 'malleoli-width', 'girth-malleoli'],
-  settings: [],
-  parts: [],
+  settings: [
+    {
+      kind: 'fitted',
+      id: 'side-sign',
+      made: 'before-donning',
+      part: 'shell-outer',
+      at: { from: 'malleoli', face: 'lateral' },
+      must: true,
+    },
+  ],
+  parts: [
+    ...(['medial', 'lateral'] as const).map((face): Part => ({
+      kind: 'shell',
+      id: face === 'lateral' ? 'shell-outer' : 'shell-inner',
+      from: { from: 'heel', offset: -4 },
+      to: { from: 'malleoli', offset: 120 },
+      faces: [face],
+    })),
+    {
+      kind: 'strap',
+      id: 'strap-round',
+      width: 28,
+      course: (['medial', 'front', 'lateral'] as const).map((face) => ({
+        from: 'malleoli',
+        offset: 84,
+        face,
+      })),
+    },
+    {
+      kind: 'strap',
+      id: 'strap-eight',
+      width: 28,
+      course: [
+        { from: 'malleoli', offset: 40, face: 'medial' },
+        { from: 'malleoli', offset: 10, face: 'front' },
+        { from: 'heel', offset: -2, face: 'lateral' },
+      ],
+    },
+  ],
   sequences: [],
   checks: [],
 };

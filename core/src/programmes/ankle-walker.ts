@@ -1,7 +1,7 @@
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
 import type { Programme } from './programme';
-import { anklePosture, girth, legFindings, modelsOwn, motion, stance } from './steps';
+import { anklePosture, girth, legFindings, length, modelsOwn, motion, stance } from './steps';
 
 const all = ['medial', 'front', 'lateral', 'back'] as const satisfies readonly Face[];
 const calf = (share: number): Level => ({ from: 'malleoli', to: 'calf-greatest-girth', share });
@@ -33,7 +33,7 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 6,
+  version: 7,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -53,6 +53,11 @@ export const ankleWalker: Programme = {
       ofStature: 0.152,
     }),
     modelsOwn(girth('girth-calf', 'calf-greatest-girth', 0, [180, 650], { ofStature: 0.216 })),
+    // what wedges under the heel are worked out from: to the ball of the foot, not the foot's length
+    length('distance', 'heel-to-ball', 'heel', 'ball-of-foot', [70, 260], {
+      ofStature: 0.108,
+      optional: true,
+    }),
     motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
   ],
   axes: ['foot-length', 'girth-calf'],
@@ -77,6 +82,25 @@ export const ankleWalker: Programme = {
       least: 4,
       most: 5,
       everyDays: 2,
+    },
+    {
+      // wedges for a pointed foot, out by the phases of the order; how thick one is, the model says
+      kind: 'pieces',
+      id: 'heel-wedges',
+      made: 'before-donning',
+      parts: ['boot-shell'],
+      at: { from: 'heel', face: 'back' },
+      least: 0,
+      most: 8,
+      wedge: { joint: 'ankle', reading: 'heel-to-ball', each: 10 },
+    },
+    {
+      kind: 'lift',
+      id: 'lift-other-shoe',
+      made: 'after-settling',
+      at: { from: 'sole', face: 'lateral' },
+      least: 0,
+      most: 60,
     },
   ],
   parts: [

@@ -32,7 +32,9 @@ const readingOf = (step: MeasuringStep, by: number, body: Body): BodyReadings | 
     case 'distance':
     case 'curve':
     case 'height': {
-      const length = Math.abs(level(step.from) - level(step.to)) * by;
+      // along the sole of a foot two places differ in no level
+      const length =
+        by * (step.to === 'ball-of-foot' ? usual(step) : Math.abs(level(step.from) - level(step.to)));
       return { ...nothingRead, lengths: [{ from: step.from, to: step.to, length }] };
     }
     case 'width':

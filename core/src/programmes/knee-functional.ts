@@ -1,4 +1,7 @@
+import { rigidFrame } from './knee-ligament-frame';
+import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
+import { sixStraps, sixStrapsAgain, sixStrapsOn } from './six-straps';
 import {
   calfSign,
   kneePosture,
@@ -17,7 +20,7 @@ import {
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -39,8 +42,18 @@ export const kneeFunctional: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width', 'knee-depth'],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [kneeStops('kneecap-upper-edge', { checked: false })],
+  parts: [...rigidFrame.parts, ...sixStraps],
+  sequences: [
+    {
+      id: 'general',
+      purpose: 'first-donning',
+      // a rear-cruciate injury has a list of its own from the maker: this one is never taken for it
+      when: { kind: 'not', of: { kind: 'injury', is: 'rear-cruciate' } },
+      people: ['patient', 'orthotist'],
+      steps: sixStrapsOn,
+      passes: [sixStrapsAgain],
+    },
+  ],
   checks: [],
 };

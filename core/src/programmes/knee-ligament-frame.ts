@@ -1,5 +1,6 @@
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
+import type { SequenceStep } from '../strapping';
 import { shin, thigh } from './knee-levels';
 import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
@@ -122,6 +123,31 @@ export const rigidFrame = {
   ],
 } satisfies Pick<Programme, 'parts' | 'checks'>;
 
+/** Where the six straps of a frame lie, where its model does not say. The drawing's own: an estimate. */
+export const frameStraps: Part[] = [
+  kneeStrap(1, -118, 'back'),
+  kneeStrap(2, 96, 'back'),
+  kneeStrap(3, 142, 'back'),
+  kneeStrap(4, -142, 'front'),
+  kneeStrap(5, -78, 'back'),
+  kneeStrap(6, 118, 'front'),
+];
+
+/** A frame drawn on and strapped: 1 and 2 with the knee bent, both hinges pressed back, then 3 to 6. */
+export const frameOn: SequenceStep[] = [
+  { kind: 'act', id: 'open-all', on: 'brace' },
+  { kind: 'act', id: 'draw-on', on: 'brace', posture: bent },
+  { kind: 'act', id: 'level-hinges', on: 'brace', posture: bent },
+  { kind: 'strap', id: 'strap-1', part: 'strap-1', posture: bent },
+  { kind: 'strap', id: 'strap-2', part: 'strap-2', posture: bent },
+  { kind: 'act', id: 'press-hinges', on: 'brace', posture: bent },
+  { kind: 'strap', id: 'strap-3', part: 'strap-3' },
+  { kind: 'strap', id: 'strap-4', part: 'strap-4' },
+  { kind: 'strap', id: 'strap-5', part: 'strap-5' },
+  { kind: 'strap', id: 'strap-6', part: 'strap-6' },
+  { kind: 'settle', id: 'settling-walk', how: 'walk', minutes: 5 },
+];
+
 /**
  * Rigid-frame ligament brace: four points, wedge stops, six straps. On the skin, the hinge's middle level
  * with the upper edge of the kneecap and behind the side midline. Common practice, no source. Practice names no
@@ -151,19 +177,7 @@ export const kneeLigamentFrame: Programme = {
       id: 'putting-on',
       purpose: 'first-donning',
       people: ['patient', 'orthotist'],
-      steps: [
-        { kind: 'act', id: 'open-all', on: 'brace' },
-        { kind: 'act', id: 'draw-on', on: 'brace', posture: bent },
-        { kind: 'act', id: 'level-hinges', on: 'brace', posture: bent },
-        { kind: 'strap', id: 'strap-1', part: 'strap-1', posture: bent },
-        { kind: 'strap', id: 'strap-2', part: 'strap-2', posture: bent },
-        { kind: 'act', id: 'press-hinges', on: 'brace', posture: bent },
-        { kind: 'strap', id: 'strap-3', part: 'strap-3' },
-        { kind: 'strap', id: 'strap-4', part: 'strap-4' },
-        { kind: 'strap', id: 'strap-5', part: 'strap-5' },
-        { kind: 'strap', id: 'strap-6', part: 'strap-6' },
-        { kind: 'settle', id: 'settling-walk', how: 'walk', minutes: 5 },
-      ],
+      steps: frameOn,
       passes: [{ after: 'settling-walk' }],
     },
     {

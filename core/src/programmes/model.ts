@@ -3,7 +3,14 @@ import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
 import type { FrameLimits, Operation } from '../shaping';
-import { stopsSettingOf, withStated, type StatedSettings, type StopHardware } from '../setting';
+import {
+  isOnHinge,
+  stopsSettingOf,
+  withStated,
+  type Setting,
+  type StatedSettings,
+  type StopHardware,
+} from '../setting';
 import { partsOfStep } from '../strapping';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
 import type { Programme } from './programme';
@@ -73,7 +80,10 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
       problem: 'no-setting' as const,
       setting,
     })),
-    ...(stopsSettingOf(programme) && !model.hinge ? [{ problem: 'no-hinge' as const }] : []),
+    // stops that are fitted on order alone are none of a model without a hinge for them
+    ...(stopsSettingOf(programme) && stopsSettingOf(programme)!.when === undefined && !model.hinge
+      ? [{ problem: 'no-hinge' as const }]
+      : []),
   ];
 }
 
@@ -91,9 +101,19 @@ export const partsOf = (programme: Programme, model: BraceModel): Part[] => [
   ...model.parts.filter(({ id }) => !programme.parts.some((part) => part.id === id)),
 ];
 
-/** A family as a model has it: its settings with what the model states of them. */
-export const programmeOf = (programme: Programme, { settings }: Pick<BraceModel, 'settings'>): Programme =>
-  settings ? { ...programme, settings: withStated(programme.settings, settings).settings } : programme;
+/**
+ * A family as a model has it: its settings with what the model states of them; what is fitted on order alone is none of a model
+ * without a hinge for it.
+ */
+export function programmeOf(
+  programme: Programme,
+  { settings, hinge }: Pick<BraceModel, 'settings' | 'hinge'>,
+): Programme {
+  const has = (setting: Setting) => hinge !== undefined || !isOnHinge(setting) || setting.when === undefined;
+  return settings || !programme.settings.every(has)
+    ? { ...programme, settings: withStated(programme.settings, settings).settings.filter(has) }
+    : programme;
+}
 
 /**
  * The measuring steps of a family with a model's distances: what its chart asks for is not optional, what

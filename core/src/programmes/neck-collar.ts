@@ -7,7 +7,7 @@ import { girth, length, modelsOwn, neckFindings, stance } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 4,
+  version: 5,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'cervical-sprain'],
@@ -55,8 +55,35 @@ export const neckCollar: Programme = {
     modelsOwn(girth('girth-neck', 'neck-middle', 0, [180, 650], { ofStature: 0.215 })),
   ],
   axes: ['trapezius-to-chin', 'age', 'weight', 'stature'],
-  settings: [],
-  parts: [],
+  settings: [
+    {
+      // its height is its size: what is looked at is the neck that it gives
+      kind: 'angle',
+      id: 'neck-neutral',
+      made: 'after-settling',
+      joint: 'neck',
+      at: { from: 'chin-line', face: 'front' },
+      unlessOrdered: 0,
+      least: -20,
+      most: 20,
+    },
+  ],
+  parts: [
+    {
+      kind: 'shell',
+      id: 'collar-rear',
+      from: { from: 'trapezius-top', offset: -14 },
+      to: { from: 'occiput', offset: -34 },
+      faces: ['back'],
+    },
+    {
+      kind: 'shell',
+      id: 'collar-front',
+      from: { from: 'trapezius-top', offset: -22 },
+      to: { from: 'chin-line', offset: -8 },
+      faces: ['front'],
+    },
+  ],
   sequences: [],
   checks: [],
 };

@@ -46,6 +46,9 @@ export interface FamilyWords {
       caution?: string;
       places?: Record<string, string>;
       unit?: string;
+      /** what in and out are called, where that is its own */
+      in?: string;
+      out?: string;
       /** what is observed, by its id, in `until …` */
       observed?: Record<string, string>;
     }

@@ -119,6 +119,8 @@ const words = object({
     caution: said(),
     places: saidById,
     unit: said(),
+    in: said(),
+    out: said(),
     observed: saidById,
   }),
   steps: wordsById({

@@ -1,3 +1,4 @@
+import type { Part } from '../brace';
 import type { ProtocolStep } from '../measuring';
 import type { Programme } from './programme';
 import { length, mark, stance, trunkFindings } from './steps';
@@ -8,7 +9,7 @@ import { length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 4,
+  version: 5,
   region: 'trunk',
   ordered: [],
   injuries: ['vertebral-fracture-osteoporotic'],
@@ -36,8 +37,63 @@ export const spineBackBar: Programme = {
     })),
   ],
   axes: ['c7-to-sacrum'],
-  settings: [],
-  parts: [],
+  settings: [
+    {
+      // the bar's lower edge sits on the sacrum's mark every time; how near is an estimate
+      kind: 'height',
+      id: 'bar-on-mark',
+      made: 'before-donning',
+      parts: ['back-bar'],
+      at: { from: 'sacrum', face: 'back' },
+      unit: 'mm',
+      least: -40,
+      most: 40,
+      target: 0,
+      near: 3,
+    },
+    {
+      // about three fingers are left at the top, so that the patient can straighten into it
+      kind: 'height',
+      id: 'room-at-the-top',
+      made: 'before-donning',
+      parts: ['back-bar'],
+      at: { from: 'c7', face: 'back' },
+      unit: 'mm',
+      least: 0,
+      most: 120,
+      target: 52,
+      near: 10,
+    },
+  ],
+  parts: [
+    {
+      kind: 'bar',
+      id: 'back-bar',
+      course: [
+        { from: 'c7', face: 'back' },
+        { from: 't9', face: 'back' },
+        { from: 'sacrum', face: 'back' },
+      ],
+    },
+    {
+      kind: 'panel',
+      id: 'front-pad',
+      from: { from: 'pubic-symphysis' },
+      to: { from: 'waist', offset: 30 },
+      face: 'front',
+      width: 150,
+    },
+    ...(['right', 'left'] as const).map((face): Part => ({
+      kind: 'strap',
+      id: `waist-strap-${face}`,
+      width: 40,
+      course: [
+        { from: 'waist', offset: -24, face: 'back' },
+        { from: 'waist', offset: -24, face },
+        { from: 'waist', offset: -24, face: 'front' },
+      ],
+    })),
+  ],
   sequences: [],
   checks: [],
 };

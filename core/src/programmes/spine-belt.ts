@@ -1,4 +1,5 @@
 import type { Part } from '../brace';
+import type { Setting } from '../setting';
 import type { Programme } from './programme';
 import { girth, length, mark, stance, trunkFindings } from './steps';
 
@@ -9,7 +10,7 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 5,
+  version: 6,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['disc', 'other'],
@@ -55,12 +56,35 @@ export const spineBelt: Programme = {
       least: 1,
       most: 60,
     },
+    ...(
+      [
+        ['low-panel-in', 'low', 'panel-of-the-back'],
+        ['tall-panel-in', 'tall', 'panel-of-the-back'],
+        ['side-panels-in', 'side', 'panel-of-the-back'],
+        ['front-panel-in', 'front', 'panel-of-the-front'],
+      ] as const
+    ).map(([id, panel, part]): Setting => ({ kind: 'panel', id, made: 'before-donning', panel, part })),
     {
-      kind: 'panel',
-      id: 'front-panel-in',
+      // pulls to the wing centres, wings out fully, laces even: even on both sides
+      kind: 'length',
+      id: 'laces',
       made: 'before-donning',
-      panel: 'front',
-      part: 'panel-of-the-front',
+      parts: ['pull-right', 'pull-left'],
+      at: { from: 'waist', face: 'back' },
+      axes: [{ of: ['right', 'left'], go: 'alike', within: 5 }],
+      least: 0,
+      most: 600,
+    },
+    {
+      // looser to sit: where the pulls end standing, and where seated
+      kind: 'mark',
+      id: 'pull-marks',
+      made: 'each-donning',
+      parts: ['pull-right', 'pull-left'],
+      at: { from: 'waist', face: 'front' },
+      axes: [{ of: ['standing', 'seated'], go: 'differ' }],
+      least: 0,
+      most: 40,
     },
   ],
   parts: [

@@ -1,3 +1,4 @@
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './steps';
 
@@ -8,7 +9,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 5,
+  version: 6,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [
@@ -65,8 +66,45 @@ export const spineBivalve: Programme = {
   ],
   axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
   wear: [{ id: 'out-of-bed' }],
-  settings: [],
-  parts: [],
+  settings: [
+    {
+      // left and right level, in mm over the iliac crests; how near is an estimate
+      kind: 'length',
+      id: 'level-over-the-crests',
+      made: 'after-settling',
+      parts: ['shell-back'],
+      at: { from: 'iliac-crest', face: 'back' },
+      axes: [{ of: ['right', 'left'], go: 'alike', within: 4 }],
+      least: -40,
+      most: 60,
+    },
+  ],
+  parts: [
+    {
+      kind: 'shell',
+      id: 'shell-back',
+      from: { from: 'hips-greatest-girth', offset: 20 },
+      to: { from: 'scapula-lower-angle', offset: 70 },
+      faces: ['right', 'back', 'left'],
+    },
+    {
+      kind: 'shell',
+      id: 'shell-front',
+      from: { from: 'pubic-symphysis', offset: 20 },
+      to: { from: 'sternal-notch', offset: -40 },
+      faces: ['right', 'front', 'left'],
+    },
+    ...(['bottom', 'middle', 'top'] as const).map((which, i): Part => ({
+      kind: 'strap',
+      id: `strap-${which}`,
+      width: 34,
+      course: (['back', 'right', 'front'] as const).map((face) => ({
+        from: 'waist',
+        offset: [-60, 10, 110][i]!,
+        face,
+      })),
+    })),
+  ],
   sequences: [],
   checks: [],
 };

@@ -1,3 +1,4 @@
+import type { Setting } from '../setting';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
 
@@ -7,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 4,
+  version: 5,
   region: 'trunk',
   ordered: ['panels'],
   injuries: ['disc', 'fusion', 'vertebral-fracture-stable'],
@@ -28,8 +29,99 @@ export const spinePullTab: Programme = {
     ),
   ],
   axes: ['girth-waist', 'c7-to-sacrum'],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [
+    {
+      kind: 'mark',
+      id: 'belt-ends',
+      made: 'before-donning',
+      parts: ['belt-wings'],
+      at: { from: 'waist', face: 'front' },
+      axes: [{ of: ['right', 'left'], go: 'alike' }],
+      least: 1,
+      most: 60,
+    },
+    ...(['low', 'tall'] as const).map((panel): Setting => ({
+      kind: 'panel',
+      id: `${panel}-panel-in`,
+      made: 'before-donning',
+      panel,
+      part: 'panel-of-the-back',
+    })),
+    {
+      // just below C7: how far is looked at, and noted
+      kind: 'height',
+      id: 'fork-below-c7',
+      made: 'at-step',
+      parts: ['panel-of-the-back'],
+      at: { from: 'c7', face: 'back' },
+      unit: 'mm',
+      least: 0,
+      most: 80,
+    },
+    { kind: 'fitted', id: 'chest-strap-in', made: 'before-donning', part: 'chest-strap' },
+  ],
+  parts: [
+    {
+      kind: 'wing',
+      id: 'belt-wings',
+      from: { from: 'sacrum', offset: 10 },
+      to: { from: 'lower-ribs', offset: 14 },
+      faces: ['right', 'front', 'left', 'back'],
+    },
+    {
+      kind: 'panel',
+      id: 'panel-of-the-back',
+      from: { from: 'sacrum' },
+      to: { from: 'c7', offset: -24 },
+      face: 'back',
+      width: 130,
+    },
+    {
+      kind: 'strap',
+      id: 'shoulder-straps',
+      width: 36,
+      course: [
+        { from: 'c7', offset: -30, face: 'back' },
+        { from: 'axilla', offset: 30, face: 'right' },
+        { from: 'waist', offset: 10, face: 'front' },
+      ],
+    },
+    {
+      kind: 'strap',
+      id: 'belt-pulls',
+      width: 34,
+      course: [
+        { from: 'waist', offset: -10, face: 'back' },
+        { from: 'waist', offset: -10, face: 'right' },
+        { from: 'waist', offset: -10, face: 'front' },
+      ],
+    },
+    {
+      kind: 'strap',
+      id: 'chest-strap',
+      width: 26,
+      course: [
+        { from: 'chest', face: 'right' },
+        { from: 'chest', face: 'front' },
+        { from: 'chest', face: 'left' },
+      ],
+    },
+  ],
+  sequences: [
+    {
+      id: 'belt-and-shoulders',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'pulls-to-the-back', on: 'brace' },
+        { kind: 'strap', id: 'belt-on', part: 'belt-wings', pull: 'provisional' },
+        { kind: 'set', id: 'set-the-fork', setting: 'fork-below-c7' },
+        { kind: 'strap', id: 'tension', part: 'belt-pulls', pull: 'snug' },
+        { kind: 'strap', id: 'shoulders', part: 'shoulder-straps', pull: 'snug' },
+        { kind: 'act', id: 'chest-strap-last', on: 'brace', part: 'chest-strap' },
+        { kind: 'look', id: 'does-not-shift' },
+      ],
+    },
+  ],
   checks: [],
 };

@@ -1,3 +1,4 @@
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
 
@@ -7,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 4,
+  version: 5,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
@@ -30,9 +31,129 @@ export const spineSternalPad: Programme = {
     ),
   ],
   axes: ['girth-hips', 'notch-to-symphysis'],
-  settings: [],
+  settings: [
+    {
+      // re-sized when swelling falls or weight drops: what hangs on it is made again
+      kind: 'mark',
+      id: 'two-belts',
+      made: 'before-donning',
+      parts: ['belt-upper', 'belt-lower'],
+      at: { from: 'waist', face: 'right' },
+      axes: [{ of: ['upper', 'lower'], go: 'alike' }],
+      least: 1,
+      most: 40,
+    },
+    {
+      kind: 'length',
+      id: 'lace-spools',
+      made: 'before-donning',
+      parts: ['belt-upper', 'belt-lower'],
+      at: { from: 'waist', face: 'back' },
+      axes: [{ of: ['right', 'left'], go: 'alike', within: 5 }],
+      least: 0,
+      most: 600,
+    },
+    {
+      kind: 'height',
+      id: 'sternal-pad-below-notch',
+      made: 'at-step',
+      parts: ['sternal-pad'],
+      at: { from: 'sternal-notch', face: 'front' },
+      unit: 'mm',
+      least: 0,
+      most: 80,
+      target: 13,
+      near: 4,
+    },
+    { kind: 'fitted', id: 'under-arm-option', made: 'before-donning', part: 'under-arm-straps' },
+    { kind: 'fitted', id: 'front-stiffener-in', made: 'before-donning', part: 'front-stiffener' },
+  ],
   between: 'larger',
-  parts: [],
-  sequences: [],
+  parts: [
+    {
+      kind: 'panel',
+      id: 'panel-of-the-back',
+      from: { from: 'sacrum', offset: -10 },
+      to: { from: 'scapula-lower-angle', offset: 40 },
+      face: 'back',
+      width: 150,
+    },
+    ...(['upper', 'lower'] as const).map((which): Part => ({
+      kind: 'wing',
+      id: `belt-${which}`,
+      from: { from: 'waist', offset: which === 'upper' ? 2 : -84 },
+      to: { from: 'waist', offset: which === 'upper' ? 62 : -12 },
+      faces: ['right', 'front', 'left', 'back'],
+    })),
+    {
+      kind: 'bar',
+      id: 'sternal-bar',
+      course: [
+        { from: 'sternal-notch', offset: -34, face: 'front' },
+        { from: 'waist', face: 'front' },
+        { from: 'pubic-symphysis', offset: 10, face: 'front' },
+      ],
+    },
+    {
+      kind: 'pad',
+      id: 'sternal-pad',
+      from: { from: 'sternal-notch', offset: -62 },
+      to: { from: 'sternal-notch', offset: -13 },
+      face: 'front',
+      width: 90,
+    },
+    {
+      kind: 'strap',
+      id: 'shoulder-straps',
+      width: 36,
+      course: [
+        { from: 'scapula-lower-angle', offset: 50, face: 'back' },
+        { from: 'axilla', offset: 40, face: 'right' },
+        { from: 'sternal-notch', offset: -40, face: 'front' },
+      ],
+    },
+  ],
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'over-the-head', on: 'brace', posture: { stance: 'standing' } },
+        {
+          kind: 'act',
+          id: 'side-panels-even',
+          on: 'brace',
+          part: 'belt-upper',
+          posture: { stance: 'standing' },
+        },
+        { kind: 'act', id: 'sit-as-ordered', on: 'patient', posture: { stance: 'seated' } },
+        {
+          kind: 'set',
+          id: 'set-the-sternal-pad',
+          setting: 'sternal-pad-below-notch',
+          posture: { stance: 'seated' },
+        },
+        { kind: 'look', id: 'front-edge-at-symphysis', posture: { stance: 'seated' } },
+        {
+          kind: 'strap',
+          id: 'rear-strap-ends',
+          part: 'shoulder-straps',
+          pull: 'snug',
+          posture: { stance: 'seated' },
+        },
+        { kind: 'look', id: 'back-panel-between', part: 'panel-of-the-back', posture: { stance: 'seated' } },
+        {
+          kind: 'strap',
+          id: 'compress',
+          over: { parts: ['belt-upper', 'belt-lower'], how: 'together' },
+          pull: 'snug',
+          posture: { stance: 'seated' },
+        },
+        { kind: 'settle', id: 'again-after-five', how: 'sit', minutes: 5 },
+      ],
+      passes: [{ after: 'again-after-five', steps: ['compress'] }],
+    },
+  ],
   checks: [],
 };

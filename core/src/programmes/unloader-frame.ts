@@ -1,5 +1,8 @@
+import { frameOn, frameStraps, rigidFrame } from './knee-ligament-frame';
+import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } from './steps';
+import { correction } from './unloader';
 
 /**
  * Rigid-frame unloader with two coronal hinges: girth 15 cm above the middle of the knee, measured from its
@@ -7,7 +10,7 @@ import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } fr
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -36,8 +39,52 @@ export const unloaderFrame: Programme = {
     },
     { id: 'whenever-bearing-weight', when: { kind: 'ordered', what: 'protective', is: 'yes' } },
   ],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [
+    kneeStops('kneecap-upper-edge', { always: true, checked: false }),
+    correction('coronal-screws', {
+      parts: ['hinge-medial'],
+      at: { from: 'kneecap-upper-edge', face: 'medial' },
+      // both coronal hinges as one: a pair stays a pair
+      axes: [{ of: ['upper', 'lower'], go: 'alike' }],
+      unit: 'turns',
+      origin: 'neutral',
+      least: -2,
+      most: 2,
+      firstChange: 0.25,
+      moves: [
+        { goal: { kind: 'neutral' }, posture: { stance: 'seated' } },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: { stance: 'standing' },
+          amount: 0.25,
+          then: 'walk',
+        },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: { stance: 'standing' },
+          amount: 'not-stated',
+          then: 'ask',
+        },
+      ],
+    }),
+  ],
+  parts: [...rigidFrame.parts, ...frameStraps],
+  followed: {
+    motions: [{ step: 'knee-motion' }],
+    readings: ['girth-above', 'girth-below'],
+    settings: ['coronal-screws'],
+  },
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        ...frameOn,
+        { kind: 'set', id: 'correct', setting: 'coronal-screws', posture: { stance: 'standing' } },
+      ],
+      passes: [{ after: 'settling-walk' }],
+    },
+  ],
   checks: [],
 };

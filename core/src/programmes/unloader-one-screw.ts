@@ -1,5 +1,8 @@
+import { shin, thigh } from './knee-levels';
+import { kneeStops, onlyIfOrdered } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
+import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, singleUpright } from './unloader';
 
 /**
  * Single-upright unloader with one correction screw: one size, outer side, left or right; hinge level with the
@@ -8,7 +11,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -19,8 +22,70 @@ export const unloaderOneScrew: Programme = {
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
   wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [
+    kneeStops('kneecap-upper-edge', { hinges: ['lateral'], checked: false, when: onlyIfOrdered }),
+    correction('screw', {
+      parts: ['hinge-lateral'],
+      axes: [{ of: ['screw'], go: 'alike' }],
+      unit: 'turns',
+      // made to measure it comes preset: its model says so
+      origin: 'neutral',
+      least: -2,
+      most: 2,
+      firstChange: 0.25,
+      perChange: 0.125,
+      ways: { clockwise: 'relieves-lateral', anticlockwise: 'relieves-medial' },
+      moves: [
+        { goal: { kind: 'neutral' } },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: seatedAtNinety,
+          amount: 0.25,
+          then: 'walk',
+        },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: seatedAtNinety,
+          amount: 0.125,
+          then: 'walk',
+        },
+      ],
+    }),
+    leftOutOrIn('condyle-pad-in', 'condyle-pad'),
+    leftOutOrIn('suspension-wrap-in', 'suspension-wrap'),
+    leftOutOrIn('strap-extender-in', 'strap-extender'),
+  ],
+  parts: [
+    ...singleUpright,
+    legStrap('strap-1', '1', shin(0.28), 'back'),
+    legStrap('strap-2', '2', shin(0.46), 'back'),
+    legStrap('strap-3', '3', thigh(0.32), 'back'),
+    legStrap('strap-4', '4', thigh(0.43), 'back'),
+  ],
+  followed: {
+    motions: [],
+    readings: ['girth-above', 'girth-below'],
+    settings: ['screw'],
+  },
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'hinge-level', on: 'brace', part: 'hinge-lateral' },
+        {
+          kind: 'strap',
+          id: 'straps-in-order',
+          over: { parts: ['strap-1', 'strap-2', 'strap-3', 'strap-4'], how: 'in-turn' },
+          holds: { parts: ['hinge-lateral'], by: 'orthotist' },
+          pull: 'snug',
+        },
+        settlingWalk,
+        { kind: 'act', id: 'straps-stay', on: 'brace' },
+        { kind: 'set', id: 'correct', setting: 'screw', posture: seatedAtNinety },
+      ],
+    },
+  ],
   checks: [],
 };

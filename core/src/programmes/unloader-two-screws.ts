@@ -1,5 +1,9 @@
+import type { SequenceStep } from '../strapping';
+import { shin, thigh } from './knee-levels';
+import { kneeStops, onlyIfOrdered } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, width } from './steps';
+import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, singleUpright } from './unloader';
 
 /**
  * Single-upright unloader with two correction screws and a mouldable tibial cuff. Sizing readings are the
@@ -7,7 +11,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths, modelsOwn, 
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -24,8 +28,61 @@ export const unloaderTwoScrews: Programme = {
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],
   wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [
+    kneeStops('kneecap-upper-edge', { hinges: ['lateral'], checked: false, when: onlyIfOrdered }),
+    correction('screws', {
+      parts: ['hinge-lateral'],
+      axes: [{ of: ['upper', 'lower'], go: 'differ' }],
+      unit: 'turns',
+      origin: 'neutral',
+      least: -2,
+      most: 2,
+      firstChange: 0.125,
+      perChange: 0.125,
+      moves: [
+        { goal: { kind: 'neutral' }, order: ['upper', 'lower'] },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: seatedAtNinety,
+          order: ['upper', 'lower'],
+          amount: 0.125,
+          then: 'walk',
+        },
+      ],
+    }),
+    leftOutOrIn('condyle-pad-in', 'condyle-pad'),
+  ],
+  parts: [
+    ...singleUpright,
+    legStrap('strap-1', '1', shin(0.24), 'back'),
+    legStrap('strap-2', '2', shin(0.42), 'back'),
+    legStrap('strap-3', '3', thigh(0.32), 'back'),
+    legStrap('strap-4', '4', thigh(0.43), 'back'),
+  ],
+  followed: {
+    motions: [],
+    readings: ['girth-above', 'girth-below'],
+    settings: ['screws'],
+  },
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'hinge-level', on: 'brace', part: 'hinge-lateral' },
+        ...['1', '2', '3', '4'].map((strap): SequenceStep => ({
+          kind: 'strap',
+          id: `strap-${strap}`,
+          part: `strap-${strap}`,
+          holds: { parts: ['hinge-lateral'], by: 'orthotist' },
+          pull: 'snug',
+        })),
+        settlingWalk,
+        { kind: 'act', id: 'straps-stay', on: 'brace' },
+        { kind: 'set', id: 'correct', setting: 'screws', posture: seatedAtNinety },
+      ],
+    },
+  ],
   checks: [],
 };

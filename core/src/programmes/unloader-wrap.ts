@@ -1,5 +1,25 @@
+import type { Level, Part } from '../brace';
+import type { SequenceStep } from '../strapping';
+import { shin, thigh } from './knee-levels';
+import { kneeStops, onlyIfOrdered } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
+import { correction, legStrap } from './unloader';
+
+const wrapped = { stance: 'seated', joints: { knee: 30 } } as const;
+
+/** Through the ring at the dial, from one side of the knee to the other. */
+const diagonal = (id: string, mark: string, from: Level, to: Level): Part => ({
+  kind: 'strap',
+  id,
+  mark,
+  width: 24,
+  course: [
+    { ...from, face: 'medial' },
+    { from: 'mid-kneecap', offset: from.share === undefined ? 0 : 34, face: 'front' },
+    { ...to, face: 'lateral' },
+  ],
+});
 
 /**
  * Wrap-type unloader with a dial. Donned with the knee at 30 degrees, foot flat. Practice names no sizing reading
@@ -7,7 +27,7 @@ import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './st
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 4,
+  version: 5,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -16,8 +36,76 @@ export const unloaderWrap: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  settings: [],
-  parts: [],
-  sequences: [],
+  settings: [
+    kneeStops('kneecap-upper-edge', { checked: false, when: onlyIfOrdered }),
+    correction('wrap-dial', {
+      parts: ['wrap-dial'],
+      axes: [{ of: ['wrap-dial'], go: 'alike' }],
+      unit: 'steps',
+      origin: 'neutral',
+      least: 0,
+      most: 20,
+      step: 1,
+      ways: { clockwise: 'presses', anticlockwise: 'eases' },
+      moves: [
+        { goal: { kind: 'neutral' } },
+        {
+          goal: { kind: 'until', observed: 'gentle-pressure' },
+          posture: wrapped,
+          amount: 'not-stated',
+          then: 'walk',
+        },
+      ],
+    }),
+  ],
+  parts: [
+    {
+      kind: 'wing',
+      id: 'wrap',
+      from: shin(0.5),
+      to: thigh(0.45),
+      faces: ['medial', 'front', 'lateral', 'back'],
+    },
+    { kind: 'dial', id: 'wrap-dial', at: { from: 'mid-kneecap', face: 'lateral' } },
+    legStrap('strap-1', '1', thigh(0.2), 'back'),
+    legStrap('strap-2', '2', shin(0.18), 'back'),
+    legStrap('strap-3', '3', shin(0.42), 'back'),
+    legStrap('strap-4', '4', thigh(0.4), 'back'),
+    diagonal('strap-5', '5', thigh(0.3), shin(0.24)),
+    diagonal('strap-6', '6', shin(0.34), thigh(0.16)),
+  ],
+  followed: {
+    motions: [],
+    readings: ['girth-above', 'girth-below'],
+    settings: ['wrap-dial'],
+  },
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'dial-to-zero', on: 'brace', part: 'wrap-dial' },
+        ...['1', '2', '3', '4'].map((strap): SequenceStep => ({
+          kind: 'strap',
+          id: `strap-${strap}`,
+          part: `strap-${strap}`,
+          posture: wrapped,
+          pull: 'snug',
+        })),
+        ...['5', '6'].map((strap): SequenceStep => ({
+          kind: 'strap',
+          id: `strap-${strap}`,
+          part: `strap-${strap}`,
+          posture: wrapped,
+          holds: { parts: ['wrap-dial'], by: 'orthotist' },
+          pull: 'snug',
+        })),
+        { kind: 'settle', id: 'settling-walk', how: 'walk', minutes: 5 },
+        { kind: 'set', id: 'correct', setting: 'wrap-dial', posture: wrapped },
+      ],
+      passes: [{ after: 'settling-walk' }],
+    },
+  ],
   checks: [],
 };

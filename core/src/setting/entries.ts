@@ -66,10 +66,14 @@ export const settingMade = {
       found: yes(),
       /** the patient changed it alone since the last time, and tells it now */
       reported: yes(),
+      /** left over, it was given to the patient */
+      given: yes(),
+      /** why: the panel is stepped down, a part is left out */
+      because: text(400),
     }).test(...made, isMade),
   }),
-  v: 2,
-  upcasters: [(older: object) => older],
+  v: 3,
+  upcasters: [(older: object) => older, (older: object) => older],
 };
 
 /** A rational, as it is written: a quarter is 1 and 4. */
@@ -183,7 +187,7 @@ export const stopsFitted = former('set.stops-fitted', {
   body: body({ medial: stops(), lateral: stops(), of: entryId(), moved: yes().required() }),
   now: {
     kind: 'set.made',
-    v: 2,
+    v: 3,
     body: ({ medial, lateral, ...rest }) => ({ ...ofHinges({ medial, lateral }), ...rest }),
   },
 });

@@ -55,7 +55,7 @@ const lookedAt: readonly SettingFlag[] = [
 export interface MadeSetting {
   setting: Setting;
   chosen: Decided<Chosen> | undefined;
-  made: (SettingMade & { entry: string; day: ClinicDay }) | undefined;
+  made: (SettingMade & { entry: string; day: ClinicDay; given?: true; because?: string }) | undefined;
   judged: JudgedSetting;
   flags: SettingFlag[];
   /** of a correction: how it came to where it stands */
@@ -185,7 +185,13 @@ export function foldSettings(
     return {
       setting,
       chosen: decided,
-      made: { ...now, entry: last.entry, day },
+      made: {
+        ...now,
+        entry: last.entry,
+        day,
+        ...(last.given ? { given: true as const } : {}),
+        ...(last.because === undefined ? {} : { because: last.because }),
+      },
       judged: judgeSetting(setting, now, wantedOn(setting, grounds, day)),
       flags: [
         ...(choice && !isTheirs && !sameMade(now, madeIn(choice.body))

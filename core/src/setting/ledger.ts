@@ -12,6 +12,8 @@ export interface Doing {
   made: SettingMade;
   found: boolean;
   reported: boolean;
+  given: boolean;
+  because?: string;
 }
 
 /** One line of a correction's ledger: what was done, where it stands after it, exactly, and how it was felt. */
@@ -121,6 +123,7 @@ export function doingsOf(record: LiveRecord, setting: Setting): Doing[] {
       made: { values: asNumbers(stands) },
       found,
       reported,
+      given: false,
     }));
   return (entriesOf(record, setting) as Made[]).map((entry) => ({
     entry: entry.id,
@@ -128,6 +131,8 @@ export function doingsOf(record: LiveRecord, setting: Setting): Doing[] {
     made: madeIn(entry.body),
     found: entry.body.found === true,
     reported: entry.body.reported === true,
+    given: entry.body.given === true,
+    ...(entry.body.because === undefined ? {} : { because: entry.body.because }),
   }));
 }
 

@@ -64,6 +64,7 @@ const restated = [
   'firstChange',
   'inAll',
   'ways',
+  'origin',
   'forces',
   'patient',
   'from',

@@ -11,23 +11,29 @@ export const scarSeen = kind('shape.scar', {
 });
 
 /** Work on the brace, one time: what, on which part, where, how much. */
-export const workDone = kind('work.done', {
-  nature: 'fact',
-  stages: ['shape', 'strap', 'review'],
-  permission: 'shaping.write',
-  body: body({
-    operation: name().required(),
-    part: name(),
-    /** mm from the region's mark, proximal positive */
-    at: finite().min(-600).max(600),
-    direction: name(),
-    amount: finite().positive().max(600),
-    /** of several ways in which it may be done */
-    way: name(),
-    /** why it was done in spite of what the maker allows, or of what it requires first */
-    inSpite: text(400).min(3),
+export const workDone = {
+  ...kind('work.done', {
+    nature: 'fact',
+    stages: ['shape', 'strap', 'review'],
+    permission: 'shaping.write',
+    body: body({
+      operation: name().required(),
+      part: name(),
+      /** mm from the region's mark, proximal positive */
+      at: finite().min(-600).max(600),
+      direction: name(),
+      amount: finite().positive().max(600),
+      /** of several ways in which it may be done */
+      way: name(),
+      /** why it was done in spite of what the maker allows, or of what it requires first */
+      inSpite: text(400).min(3),
+      /** why: a panel is stepped down, a part worn out */
+      because: text(400),
+    }),
   }),
-});
+  v: 2,
+  upcasters: [(withoutReason: object) => withoutReason],
+};
 
 /** Pads were placed apart from other work on the brace. */
 export const padPlaced = former('shape.pad', {
@@ -37,7 +43,7 @@ export const padPlaced = former('shape.pad', {
   body: body({ pad: name().required(), done: oneOf('placed', 'split', 'left-out').required() }),
   now: {
     kind: 'work.done',
-    v: 1,
+    v: 2,
     body: ({ pad, done }) => ({ operation: 'place-pads', part: pad, way: done }),
   },
 });
@@ -56,7 +62,7 @@ export const barBent = former('shape.bent', {
   }),
   now: {
     kind: 'work.done',
-    v: 1,
+    v: 2,
     body: ({ upright, place, ...rest }) => ({
       operation: 'bend-uprights',
       part: `upright-${upright}`,

@@ -33,6 +33,29 @@ const dialled: StopHardware = {
   lock: [0, 15, 30],
 };
 
+/** Pieces screwed in; an extension piece of ten degrees is in when it comes. */
+const screwedIn: StopHardware = {
+  kind: 'screwed',
+  extension: [0, 10, 20, 30, 40],
+  flexion: [45, 60, 75, 90],
+  installed: { extension: 10 },
+};
+/** Pieces screwed in on order alone: none is in when it comes but the one that keeps the knee from going beyond straight. */
+const screwedOnOrder: StopHardware = {
+  kind: 'screwed',
+  extension: [0, 10, 20, 30],
+  flexion: [60, 75, 90],
+  installed: { extension: 0 },
+};
+const wedged: StopHardware = {
+  kind: 'wedges',
+  extension: [0, 10, 20, 30],
+  flexion: [45, 60, 75, 90],
+  installed: { extension: 0 },
+};
+/** Where the forces of an unloader act, mm from its pad, and the area of the pad: invented. */
+const forces = { upper: 150, lower: 160, padArea: 2400 };
+
 const nothingSet = {
   version: 2,
   invented: true,
@@ -139,8 +162,10 @@ export const otherFamilies: readonly BraceModel[] = [
     {
       ...legs,
       sided: false,
-      version: 4,
+      version: 5,
       hinge: dialled,
+      // how long by the leg: invented
+      settings: { 'upright-length': { from: { reading: 'knee-to-malleoli', plus: 150 }, near: 10 } },
       frame: {
         bendable: true,
         hingeZone: 50,
@@ -166,7 +191,7 @@ export const otherFamilies: readonly BraceModel[] = [
       disagree: 'larger',
       supply: 'both',
     },
-    { ...legs, sided: true },
+    { ...legs, version: 3, sided: true, hinge: screwedIn },
   ),
   model(
     'ponla-unha',
@@ -180,7 +205,35 @@ export const otherFamilies: readonly BraceModel[] = [
       disagree: 'larger',
       supply: 'both',
     },
-    { ...legs, sided: true, wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 480 } },
+    {
+      ...legs,
+      version: 3,
+      sided: true,
+      hinge: screwedOnOrder,
+      settings: { screw: { inAll: 1, forces } },
+      wear: { firstDay: 30, grow: 30, everyDays: 1, ceiling: 480 },
+    },
+  ),
+  // made to measure: it comes preset, and is not set to neutral
+  model(
+    'ponla-a-medida',
+    'Ponla a Medida',
+    'Taller Pontevella',
+    'unloader-one-screw',
+    {
+      sizes: ['made'],
+      axes: [axis('girth-above', ['made'], [300, 750]), axis('girth-below', ['made'], [220, 600])],
+      between: 'larger',
+      disagree: 'larger',
+      supply: 'made-to-measure',
+    },
+    {
+      ...legs,
+      version: 1,
+      sided: true,
+      hinge: screwedOnOrder,
+      settings: { screw: { origin: 'as-supplied', inAll: 0.5, forces } },
+    },
   ),
   model(
     'ponla-duas',
@@ -196,7 +249,19 @@ export const otherFamilies: readonly BraceModel[] = [
       between: 'larger',
       disagree: 'primary',
     },
-    { ...legs, sided: true },
+    {
+      ...legs,
+      version: 3,
+      sided: true,
+      hinge: screwedOnOrder,
+      settings: {
+        screws: {
+          inAll: 0.5,
+          ways: { clockwise: 'relieves-medial', anticlockwise: 'relieves-lateral' },
+          forces,
+        },
+      },
+    },
   ),
   model(
     'muino-roda',
@@ -224,7 +289,24 @@ export const otherFamilies: readonly BraceModel[] = [
       between: 'ask',
       disagree: 'larger',
     },
-    { ...legs, sided: true },
+    { ...legs, version: 3, sided: true, settings: { wheel: { forces } } },
+  ),
+  // the lateral version's wheel reaches further
+  model(
+    'muino-roda-lateral',
+    'Muíño Roda Lateral',
+    'Ortesis do Vao',
+    'unloader-thumbwheel',
+    {
+      sizes: five,
+      axes: [
+        axis('girth-above', five, [365, 415, 455, 495, 545, 605]),
+        axis('girth-below', five, [285, 325, 355, 385, 425, 465]),
+      ],
+      between: 'ask',
+      disagree: 'larger',
+    },
+    { ...legs, version: 1, sided: true, variant: 'lateral', settings: { wheel: { most: 10, forces } } },
   ),
   model(
     'lazo-dial',
@@ -240,7 +322,12 @@ export const otherFamilies: readonly BraceModel[] = [
       between: 'larger',
       disagree: 'larger',
     },
-    { distances: { 'girth-above': 160, 'girth-below': -140 }, sided: true },
+    {
+      version: 3,
+      distances: { 'girth-above': 160, 'girth-below': -140 },
+      sided: true,
+      settings: { 'wrap-dial': { most: 8, perChange: 1, patient: { within: 1, everyDays: 2 } } },
+    },
   ),
   model(
     'remo-coronal',
@@ -254,7 +341,19 @@ export const otherFamilies: readonly BraceModel[] = [
       disagree: 'primary',
       supply: 'both',
     },
-    { sided: true },
+    {
+      version: 3,
+      sided: true,
+      variant: 'bow-leg',
+      hinge: wedged,
+      settings: {
+        'coronal-screws': {
+          inAll: 0.5,
+          ways: { clockwise: 'relieves-medial', anticlockwise: 'relieves-lateral' },
+          forces,
+        },
+      },
+    },
   ),
   model('espiga-dorsal', 'Espiga Dorsal', 'Costureiras do Río', 'spine-back-bar', {
     sizes: ['38', '41', '44', '47', '50', '53'],

@@ -10,7 +10,7 @@ const sizes = ['XS', 'S', 'M', 'L', 'XL', 'XXL'];
 export const demoModels: readonly BraceModel[] = [
   {
     id: 'caneiro-4p',
-    version: 2,
+    version: 3,
     name: 'Caneiro 4P',
     maker: 'Taller Pontevella',
     programme: 'knee-ligament-frame',
@@ -26,7 +26,12 @@ export const demoModels: readonly BraceModel[] = [
       between: 'larger',
       disagree: 'larger',
     },
-    hinge: { extension: [0, 10, 20, 30], flexion: [45, 60, 75, 90, 105, 120] },
+    hinge: {
+      extension: [0, 10, 20, 30],
+      flexion: [45, 60, 75, 90, 105, 120],
+      installed: { extension: 0 },
+      gives: 5,
+    },
     frame: { bendable: true, hingeZone: 45, reach: { proximal: 185, distal: 180 }, increment: 5, total: 15 },
     parts: [
       kneePad('thigh-front', 120, 175, 'front'),
@@ -45,7 +50,7 @@ export const demoModels: readonly BraceModel[] = [
   },
   {
     id: 'lousa-ligamento',
-    version: 2,
+    version: 3,
     name: 'Lousa Ligamento',
     maker: 'Ortesis do Vao',
     programme: 'knee-ligament-frame',
@@ -79,7 +84,11 @@ export const demoModels: readonly BraceModel[] = [
       between: 'ask',
       disagree: 'made-to-measure',
     },
-    hinge: { extension: [0, 5, 10, 15, 20, 30], flexion: [60, 90, 120] },
+    hinge: {
+      extension: [0, 5, 10, 15, 20, 30],
+      flexion: [60, 90, 120],
+      installed: { extension: 0 },
+    },
     frame: { bendable: false, hingeZone: 60, reach: { proximal: 170, distal: 160 }, increment: 5, total: 5 },
     parts: [
       kneePad('thigh-front', 110, 165, 'front'),

@@ -266,7 +266,11 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
   }
 }
 
-const changeTitles = { held: 'entry.orderHeld', resumed: 'entry.orderResumed', moved: 'entry.orderMoved' } as const;
+const changeTitles = {
+  held: 'entry.orderHeld',
+  resumed: 'entry.orderResumed',
+  moved: 'entry.orderMoved',
+} as const;
 
 /** A first reading stays out of sight until the second is in. */
 function isHidden(entry: string, state: CaseState): boolean {

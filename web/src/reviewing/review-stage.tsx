@@ -21,6 +21,7 @@ import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
 import { formatDay, formatReading, formatWindow } from '../parts/format';
 import { Course } from './course';
+import { ReliefTable } from './relief-table';
 import { NextVisit } from './next-visit';
 import { TakeReview } from './take-review';
 import { saidEnds } from '../measuring/step-words';
@@ -144,6 +145,7 @@ export default function ReviewStage() {
         </Notice>
       )}
       <Course />
+      <ReliefTable />
       {ended && <Notice tone="stop">{t('order.ended', { day: formatDay(order.until!) })}</Notice>}
       {adjustment && <Rule />}
       {adjustment?.kind === 'refer' && (

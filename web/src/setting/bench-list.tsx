@@ -35,7 +35,11 @@ const said = (step: BenchStep): string => {
   const hinge = named('settingPlace', step.hinge);
   const end = t(`setting.${step.end}Stop`).toLowerCase();
   if (step.do === 'set')
-    return t('benchList.set', { hinge, end, piece: step.piece === null ? t('setting.none') : degrees(step.piece) });
+    return t('benchList.set', {
+      hinge,
+      end,
+      piece: step.piece === null ? t('setting.none') : degrees(step.piece),
+    });
   return t(`benchList.${step.do}.${step.how === 'wedges' ? step.end : 'screwed'}`, {
     hinge,
     end,

@@ -19,7 +19,7 @@ import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useMay, useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
-import { t } from '../messages';
+import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Sheet, Stack } from '../parts/layout';
@@ -78,10 +78,13 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
   const stops: HingeStops | undefined = isChosen
     ? chosen.decided.medial
     : offered && stopsAt(madeIn(offered), placesAlong(setting.axes)[0]!);
-  const fit = (medial: HingeStops, lateral: HingeStops) =>
-    save(() =>
-      record({ values: valuesOfStops({ medial, lateral }) }, { moved: true }).then(() => setDiffers(false)),
-    );
+  const fit = (inHinges: Record<string, HingeStops>) =>
+    save(() => record({ values: valuesOfStops(inHinges) }, { moved: true }).then(() => setDiffers(false)));
+  const hinges = placesAlong(setting.axes);
+  const alike = (one: HingeStops) => Object.fromEntries(hinges.map((hinge) => [hinge, one]));
+  // what is in, hinge by hinge: of one hinge alone the other half of a pair is not asked for
+  const fittedIn =
+    fitted && Object.fromEntries(hinges.map((hinge, i) => [hinge, i === 0 ? fitted.medial : fitted.lateral]));
   if (!may('setting.write'))
     return (
       <Stack $gap={12}>
@@ -89,9 +92,10 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
         {may('strapping.write') &&
           (differs ? (
             <FoundStops
+              hinges={hinges}
               start={fitted?.medial ?? stops ?? { extension: setting.leastExtension, flexion: null }}
               saving={saving}
-              onTake={(medial, lateral) => void fit(medial, lateral)}
+              onTake={(found) => void fit(found)}
               onCancel={() => setDiffers(false)}
             />
           ) : (
@@ -114,10 +118,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
   const { lost, ordered = {} } = isChosen ? chosen.decided : offered!;
   const would = wouldGive(ordered, lost);
   const came = fitted ? [] : cameWithIt(state.model.hinge ?? {}, stops);
-  const hinges = placesAlong(setting.axes);
-  const inNow = fitted
-    ? { medial: fitted.medial, lateral: fitted.lateral }
-    : installedIn(state.model.hinge, hinges);
+  const inNow = fittedIn ?? installedIn(state.model.hinge, hinges);
   const bench = workingList(hinges, inNow, stops, state.model.hinge ?? {});
   const loses = lost.extension > 0 || lost.flexion > 0;
 
@@ -133,14 +134,14 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
           <Sheet key={end} $pad={12}>
             <p style={{ color: color('soft'), fontSize: size.small }}>{t(`setting.${end}Stop`)}</p>
             <Value>
-              {(['medial', 'lateral'] as const).map((hinge) => {
-                const value = (isFitted ? fitted[hinge] : stops)[end];
+              {hinges.map((hinge) => {
+                const value = (isFitted ? fittedIn![hinge]! : stops)[end];
                 return (
                   <span key={hinge} style={{ display: 'inline-flex', gap: 6, alignItems: 'baseline' }}>
                     <b style={{ color: color('ink') }}>
                       {value === null ? t('setting.none') : degrees(value)}
                     </b>{' '}
-                    {t(`setting.${hinge}`)}
+                    {named('settingPlace', hinge)}
                   </span>
                 );
               })}
@@ -155,7 +156,9 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
               {lost.extension > 0 && t('setting.lostExtension', { degrees: lost.extension })}{' '}
               {lost.flexion > 0 && t('setting.lostFlexion', { degrees: lost.flexion })}{' '}
               {would
-                .map(({ end, piece, gains }) => t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece, gains }))
+                .map(({ end, piece, gains }) =>
+                  t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece, gains }),
+                )
                 .join(' ')}{' '}
               {t('setting.tellPrescriber')}
             </span>
@@ -194,7 +197,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
           <Notice tone="caution">{t(`setting.fitHow.${hardware}`)}</Notice>
           <BenchList steps={bench} />
           <Row>
-            <Button look="main" onPress={() => void fit(stops, stops)} isDisabled={saving}>
+            <Button look="main" onPress={() => void fit(alike(stops))} isDisabled={saving}>
               {t('setting.fitted', { stops: formatStops(stops) })}
             </Button>
             <Button onPress={() => setDiffers(true)}>{t('setting.somethingElse')}</Button>
@@ -203,9 +206,10 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       )}
       {isChosen && !isFitted && differs && (
         <FoundStops
+          hinges={hinges}
           start={stops}
           saving={saving}
-          onTake={(medial, lateral) => void fit(medial, lateral)}
+          onTake={(found) => void fit(found)}
           onCancel={() => setDiffers(false)}
         />
       )}
@@ -219,9 +223,10 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       )}
       {isFitted && differs && (
         <FoundStops
+          hinges={hinges}
           start={fitted.medial}
           saving={saving}
-          onTake={(medial, lateral) => void fit(medial, lateral)}
+          onTake={(found) => void fit(found)}
           onCancel={() => setDiffers(false)}
         />
       )}
@@ -231,18 +236,21 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
 
 /** What is really in the hinges, piece by piece: a fact, taken even when it is wrong. */
 function FoundStops({
+  hinges,
   start,
   saving,
   onTake,
   onCancel,
 }: {
+  hinges: readonly string[];
   start: HingeStops;
   saving: boolean;
-  onTake: (medial: HingeStops, lateral: HingeStops) => void;
+  onTake: (found: Record<string, HingeStops>) => void;
   onCancel: () => void;
 }) {
   const { state } = useWork();
-  const [found, setFound] = useDraft(`${state.case}-found-stops`, { medial: start, lateral: start });
+  const alike = Object.fromEntries(hinges.map((hinge) => [hinge, start]));
+  const [found, setFound] = useDraft<Record<string, HingeStops>>(`${state.case}-found-stops`, alike);
   const { hinge } = state.model;
   if (!hinge) return null;
   // beyond straight has its name, and no bare sign
@@ -252,27 +260,27 @@ function FoundStops({
     <Sheet>
       <Stack $gap={10}>
         <h3>{t('setting.whatIsIn')}</h3>
-        {(['medial', 'lateral'] as const).map((side) => (
+        {hinges.map((side) => (
           <Row key={side} $align="flex-end">
             <Choice
-              label={`${t('setting.extensionStop')}, ${t(`setting.${side}`)}`}
+              label={`${t('setting.extensionStop')}, ${named('settingPlace', side)}`}
               options={hinge.extension.map((piece) => ({ value: String(piece), label: said(piece) }))}
-              value={String(found[side].extension)}
+              value={String(found[side]!.extension)}
               onChange={(value) =>
-                setFound({ ...found, [side]: { ...found[side], extension: Number(value) } })
+                setFound({ ...found, [side]: { ...found[side]!, extension: Number(value) } })
               }
             />
             <Choice
-              label={`${t('setting.flexionStop')}, ${t(`setting.${side}`)}`}
+              label={`${t('setting.flexionStop')}, ${named('settingPlace', side)}`}
               options={[
                 ...hinge.flexion.map((piece) => ({ value: String(piece), label: said(piece) })),
                 { value: 'none', label: t('setting.none') },
               ]}
-              value={found[side].flexion === null ? 'none' : String(found[side].flexion)}
+              value={found[side]!.flexion === null ? 'none' : String(found[side]!.flexion)}
               onChange={(value) =>
                 setFound({
                   ...found,
-                  [side]: { ...found[side], flexion: value === 'none' ? null : Number(value) },
+                  [side]: { ...found[side]!, flexion: value === 'none' ? null : Number(value) },
                 })
               }
             />
@@ -283,8 +291,8 @@ function FoundStops({
             look="main"
             isDisabled={saving}
             onPress={() => {
-              setFound({ medial: start, lateral: start });
-              onTake(found.medial, found.lateral);
+              setFound(alike);
+              onTake(found);
             }}
           >
             {t('setting.takeFound')}

@@ -15,7 +15,7 @@ export const ToldByPatient = createContext(false);
 export function useMade(
   setting: Setting,
   stage: SettingStage,
-): (made: SettingMade, more?: Pick<BodyOf<'set.made'>, 'moved'>) => Promise<string> {
+): (made: SettingMade, more?: Pick<BodyOf<'set.made'>, 'moved' | 'given' | 'because'>) => Promise<string> {
   const { state, write } = useWork();
   const may = useMay(stage);
   const told = useContext(ToldByPatient);

@@ -1,12 +1,12 @@
-import { object } from 'yup';
-import { common, judgeInOrOut, named, nothingWanted, settingKind } from '../kind';
+import { boolean, object } from 'yup';
+import { common, judgeInOrOut, named, settingKind } from '../kind';
 
-/** A part that may be in or left out. */
-export const fitted = settingKind(object({ ...common, part: named() }), {
+/** A part that may be in or left out; one that must be in says so. */
+export const fitted = settingKind(object({ ...common, part: named(), must: boolean().strict() }), {
   places: () => [],
   whole: false,
   inOrOut: [true, false],
-  wanted: nothingWanted,
+  wanted: ({ must }) => (must ? { from: 1, to: 1 } : undefined),
   judge: (_, made, wanted) => judgeInOrOut(made, wanted),
   madeFrom: [],
 });

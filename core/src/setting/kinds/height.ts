@@ -9,6 +9,9 @@ export const height = settingKind(
     ...common,
     unit: string().oneOf(['mm', 'steps']).required(),
     ...limits,
+    /** where it is to stand, and how near it comes to that */
+    target: finite(),
+    near: finite().min(0),
     /** what an ordered height is on it */
     ordered: object(Object.fromEntries(heightNames.map((name) => [name, finite()])))
       .noUnknown()
@@ -20,11 +23,12 @@ export const height = settingKind(
     whole: false,
     inOrOut: [],
     // nothing is ordered, or not by a name it has: what is observed decides
-    wanted: ({ ordered }, { order }) => {
-      const at = order?.height && (ordered as Partial<Record<string, number>> | undefined)?.[order.height];
+    wanted: ({ ordered, target }, { order }) => {
+      const named = order?.height && (ordered as Partial<Record<string, number>> | undefined)?.[order.height];
+      const at = named ?? target;
       return at === undefined ? undefined : { from: at, to: at };
     },
-    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
+    judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted, setting.near),
     madeFrom: ['order'],
   },
 );

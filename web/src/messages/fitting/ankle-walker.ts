@@ -9,6 +9,16 @@ export const ankleWalker: FamilyWords = {
       how: 'Neutral, 90 as it is printed, unless the order wants it pointed: then by wedges, out by schedule.',
       caution: 'A pointed foot shortens the Achilles tendon.',
     },
+    'heel-wedges': {
+      name: 'Heel wedges',
+      how: 'Only for an ordered equinus, as many as give the ordered angle; out by the phases of the order.',
+      caution: 'Pointed feet shorten the Achilles tendon: only as ordered, and out on time.',
+      unit: 'wedges',
+    },
+    'lift-other-shoe': {
+      name: 'Lift for the other shoe',
+      how: 'A high sole tilts the pelvis: a flat, ordinary shoe on the other foot; a lift only if worked out and tried.',
+    },
     'strokes-of-air': {
       name: 'Strokes of air',
       how: 'After the straps, until it is snug all round; sooner again if very active.',

@@ -14,6 +14,19 @@ export const spineBelt: FamilyWords = {
       how: 'Folded to the same mark, by the girth of the waist.',
       unit: 'mark',
     },
+    'low-panel-in': { name: 'Low panel', how: 'As ordered; stepped down to with its date and reason.' },
+    'tall-panel-in': { name: 'Tall panel', how: 'As ordered.' },
+    'side-panels-in': { name: 'Side panels', how: 'The long edge to the centre.' },
+    laces: {
+      name: 'Laces',
+      how: 'Pulls to the wing centres, wings out fully: even on both sides.',
+      places: { right: 'right', left: 'left' },
+    },
+    'pull-marks': {
+      name: 'Where the pulls end',
+      how: 'Snug standing, looser to sit.',
+      unit: 'mark',
+    },
     'front-panel-in': { name: 'Front panel', how: 'May be left out.' },
   },
   parts: {

@@ -9,6 +9,16 @@ export const ankleWalker: FamilyWords = {
       how: 'Neutro, 90 como viene impreso, salvo que se prescriba en punta: entonces con cuñas, que salen según el plan.',
       caution: 'Un pie en punta acorta el tendón de Aquiles.',
     },
+    'heel-wedges': {
+      name: 'Cuñas de talón',
+      how: 'Solo para un equino prescrito, tantas como den el ángulo prescrito; salen según las fases de la orden.',
+      caution: 'Un pie en punta acorta el tendón de Aquiles: solo como se ordenó, y fuera a tiempo.',
+      unit: 'cuñas',
+    },
+    'lift-other-shoe': {
+      name: 'Alza para el otro zapato',
+      how: 'Una suela alta inclina la pelvis: un zapato plano y normal en el otro pie; alza solo si se calcula y se prueba.',
+    },
     'strokes-of-air': {
       name: 'Bombeos de aire',
       how: 'Después de las cinchas, hasta que ajuste todo alrededor; antes de nuevo si es muy activo.',

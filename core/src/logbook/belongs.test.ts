@@ -119,7 +119,7 @@ test('what lies outside the model has happened all the same: taken and marked', 
 });
 
 test('a brace that states no list is put on by none; one that does, by its own', () => {
-  const pullTab = contextOf('spine-pull-tab', {
+  const pullTab = contextOf('spine-back-bar', {
     sizes: ['S'],
     axes: [{ reading: 'girth-waist', resolution: 0, bands: [{ size: 'S', from: 600, to: 1200 }] }],
     between: 'larger',

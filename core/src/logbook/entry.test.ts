@@ -9,14 +9,17 @@ import frozen3 from './frozen/version-3.json';
 import frozen5 from './frozen/version-5.json';
 import frozen6 from './frozen/version-6.json';
 import frozen7 from './frozen/version-7.json';
+import frozen8 from './frozen/version-8.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
 import spineBelt3 from './frozen/spine-belt-3.json';
+import spineBelt5 from './frozen/spine-belt-5.json';
 import { formerKinds, kinds } from './kinds';
 import { stepAt } from '../measuring';
 import {
   dialContext,
+  foldedLedgers,
   foldedOrders,
   foldedReviews,
   foldedWork,
@@ -27,6 +30,7 @@ import {
   stopsMade,
   testContext,
   testLogbook,
+  unloaderContext,
 } from './test-case';
 import type { AnyRecordedEntry } from './entry';
 
@@ -101,7 +105,7 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7].flatMap(({ entries }) =>
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8].flatMap(({ entries }) =>
     kindsOf(entries),
   );
   // those that are written no more too
@@ -173,8 +177,23 @@ test('the frozen entries of version 6, any setting chosen and made, work on the 
 
 test('the frozen entries of version 7, a belt with extensions that its patient changed, still read and fold as they did', () => {
   for (const { seq: _seq, receivedAt: _at, ...entry } of frozen7.entries) expect(faultsOf(entry)).toEqual([]);
-  const state = foldCase(frozen7.entries as unknown as AnyRecordedEntry[], beltContext)!;
+  const state = foldCase(frozen7.entries as unknown as AnyRecordedEntry[], {
+    ...beltContext,
+    programme: spineBelt5 as never,
+  })!;
   expect(foldedReviews(state)).toEqual(frozen7.folded);
+});
+
+test('the frozen entries of version 8, orders that were held, a ledger of turns, a hinge’s place, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen8.entries)
+    expect(
+      faultsOf({
+        ...entry,
+        ...(entry.kind.startsWith('order') || entry.kind === 'set.chosen' ? { expects: null } : {}),
+      }),
+    ).toEqual([]);
+  const state = foldCase(frozen8.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
+  expect(foldedLedgers(state)).toEqual(frozen8.folded);
 });
 
 // an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed

@@ -43,7 +43,10 @@ test('without an order nothing is known of it; the variant is the model’s', ()
   }));
 
 test('what an order says, whatever the phase; what it leaves out is not known', () => {
-  expect(facts({ ...order, phases: [{ fromDay: 0, limits: [] }] }).ordered).toEqual({ protective: ['yes'] });
+  expect(facts({ ...order, phases: [{ fromDay: 0, limits: [] }] }).ordered).toEqual({
+    motion: ['free'],
+    protective: ['yes'],
+  });
   expect(facts({ ...order, protective: false, phases: [] }).ordered).toEqual({ protective: ['no'] });
   expect(
     facts({
@@ -71,9 +74,14 @@ test('what an order says, whatever the phase; what it leaves out is not known', 
 
 test('weight and lock are those of the phase of the day', () => {
   // day zero is the 7th: the second phase begins on the 21st
-  expect(facts(order, { day: '2026-11-20' }).ordered).toEqual({ weight: ['none'], protective: ['yes'] });
+  expect(facts(order, { day: '2026-11-20' }).ordered).toEqual({
+    weight: ['none'],
+    motion: ['free'],
+    protective: ['yes'],
+  });
   expect(facts(order, { day: '2026-11-21' }).ordered).toEqual({
     weight: ['full'],
+    motion: ['free'],
     lock: ['walking'],
     protective: ['yes'],
   });

@@ -336,3 +336,35 @@ export const foldedReviews = ({ sizing, setting, reviewing, wearing, stages }: C
     set: stages.set.status,
     review: stages.review.status,
   });
+
+/** An unloader with two screws for tests: one hinge, screwed stops, an order that limits the motion. */
+export const unloaderContext: FoldContext = contextOf(
+  'unloader-two-screws',
+  { sizes: ['M'], axes: [], between: 'larger', disagree: 'larger' },
+  {
+    hinge: {
+      kind: 'screwed',
+      extension: [0, 10, 20],
+      flexion: [60, 90],
+      installed: { extension: 0 },
+      gives: 5,
+    },
+    settings: { screws: { inAll: 0.5 } },
+  },
+);
+
+/** What version 8 brought: orders that are held and moved, corrections as ledgers, where the hinge stands, parts left over. */
+export const foldedLedgers = ({ order, setting, shaping }: CaseState) =>
+  rounded({
+    order: order && { order: order.order, changes: order.changes, heldSince: order.heldSince ?? null },
+    settings: setting.made.map(({ setting: { id }, chosen, made, flags, ledger, patient }) => ({
+      id,
+      chosen: chosen ? [chosen.decided.buffer ?? null, chosen.wouldDiffer] : null,
+      made: made ?? null,
+      flags,
+      ledger: ledger ?? null,
+      patient: patient ?? null,
+    })),
+    hinge: setting.hinge,
+    work: shaping.work.map(({ operation: { id }, done }) => [id, done.length]),
+  });

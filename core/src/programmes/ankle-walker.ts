@@ -87,6 +87,7 @@ export const ankleWalker: Programme = {
       // wedges for a pointed foot, out by the phases of the order; how thick one is, the model says
       kind: 'pieces',
       id: 'heel-wedges',
+      optional: true,
       made: 'before-donning',
       parts: ['boot-shell'],
       at: { from: 'heel', face: 'back' },
@@ -97,6 +98,7 @@ export const ankleWalker: Programme = {
     {
       kind: 'lift',
       id: 'lift-other-shoe',
+      optional: true,
       made: 'after-settling',
       at: { from: 'sole', face: 'lateral' },
       least: 0,

@@ -68,6 +68,7 @@ export const spineBelt: Programme = {
       // pulls to the wing centres, wings out fully, laces even: even on both sides
       kind: 'length',
       id: 'laces',
+      optional: true,
       made: 'before-donning',
       parts: ['pull-right', 'pull-left'],
       at: { from: 'waist', face: 'back' },
@@ -77,14 +78,15 @@ export const spineBelt: Programme = {
     },
     {
       // looser to sit: where the pulls end standing, and where seated
-      kind: 'mark',
+      kind: 'length',
       id: 'pull-marks',
+      optional: true,
       made: 'each-donning',
       parts: ['pull-right', 'pull-left'],
       at: { from: 'waist', face: 'front' },
       axes: [{ of: ['standing', 'seated'], go: 'differ' }],
       least: 0,
-      most: 40,
+      most: 400,
     },
   ],
   parts: [

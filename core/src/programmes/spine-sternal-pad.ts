@@ -46,6 +46,7 @@ export const spineSternalPad: Programme = {
     {
       kind: 'length',
       id: 'lace-spools',
+      optional: true,
       made: 'before-donning',
       parts: ['belt-upper', 'belt-lower'],
       at: { from: 'waist', face: 'back' },

@@ -109,6 +109,7 @@ describe('whose work it is', () => {
       setting,
       chosen: setting === hinges ? chosen : undefined,
       made: undefined,
+      needed: true,
       judged: { state: 'open' },
       flags: [],
     }));

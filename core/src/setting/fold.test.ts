@@ -37,12 +37,14 @@ test('how it was made goes into a body and out of it', () => {
   expect(bodyOfMade({ values: { one: 4 } })).toEqual({ values: [{ place: 'one', value: 4 }] });
 });
 
-test('before anything was made it is open; what is set while it goes on belongs to that step', () => {
+test('before anything was made it is open; what is set while it goes on belongs to that step, a part that nobody asks for may stay unsaid', () => {
   const states = folded([]);
   expect(states.map(({ setting: { id }, judged, made: now, flags }) => [id, judged, now, flags])).toEqual(
     settings.map(({ id }) => [id, { state: 'open' }, undefined, []]),
   );
-  expect(states.map(isSet)).toEqual([false, false, false, false, true]);
+  expect(states.map(isSet)).toEqual([false, false, false, true, true]);
+  // one that must be in is asked for
+  expect(folded([], [{ ...panel, must: true } as never]).map(isSet)).toEqual([false]);
 });
 
 test('the last time counts, judged by the day it was made on', () => {

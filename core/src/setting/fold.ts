@@ -57,6 +57,8 @@ export interface MadeSetting {
   chosen: Decided<Chosen> | undefined;
   made: (SettingMade & { entry: string; day: ClinicDay; given?: true; because?: string }) | undefined;
   judged: JudgedSetting;
+  /** it has to be made before everything is set: nobody has to say of what may stay unsaid while nothing wants it */
+  needed: boolean;
   flags: SettingFlag[];
   /** of a correction: how it came to where it stands */
   ledger?: LedgerLine[];
@@ -138,6 +140,9 @@ export function foldSettings(
   grounds: SettingGrounds,
 ): MadeSetting[] {
   const chosen = record.of(settingChosen);
+  // the day of what was written last: the same entries always give the same state
+  const written = record.all.at(-1);
+  const today = written && record.dayIn(written);
   return settings.map((setting): MadeSetting => {
     const ofIt = ({ body }: { body: { setting: string } }) => body.setting === setting.id;
     const made = doingsOf(record, setting);
@@ -161,6 +166,7 @@ export function foldSettings(
         chosen: decided,
         made: undefined,
         judged: judgeSetting(setting, undefined, undefined),
+        needed: isNeeded(setting, today === undefined ? undefined : wantedOn(setting, grounds, today)),
         flags: [],
         ...more,
       };
@@ -193,6 +199,7 @@ export function foldSettings(
         ...(last.because === undefined ? {} : { because: last.because }),
       },
       judged: judgeSetting(setting, now, wantedOn(setting, grounds, day)),
+      needed: true,
       flags: [
         ...(choice && !isTheirs && !sameMade(now, madeIn(choice.body))
           ? (['differs-from-chosen'] as const)
@@ -207,6 +214,14 @@ export function foldSettings(
       ...more,
     };
   });
+}
+
+/** Whether a setting that nobody has made yet has to be made. */
+function isNeeded(setting: Setting, wanted: Wanted | undefined): boolean {
+  const mayStay =
+    setting.optional === true || setting.kind === 'panel' || (setting.kind === 'fitted' && !setting.must);
+  const isNothing = wanted === undefined || (wanted !== 'open' && wanted.from === 0 && wanted.to === 0);
+  return !(mayStay && isNothing);
 }
 
 /** What was handed over to the patient stands in the place of what the family lets a patient do. */
@@ -286,9 +301,10 @@ function lookAtBrace(
  * It is right, as chosen where a choice is to be made, and nothing about it is to be looked at. More than is allowed at once
  * has happened and is said; it is not undone by doing it again.
  */
-export const isSet = ({ setting, chosen, judged, flags }: MadeSetting): boolean =>
+export const isSet = ({ setting, chosen, judged, needed, flags }: MadeSetting): boolean =>
   // what is set while it goes on belongs to that step
   setting.made === 'at-step' ||
+  !needed ||
   (judged.state === 'right' &&
     !flags.some((flag) => lookedAt.includes(flag)) &&
     (chosen ? stands(chosen) : !isChosenFirst(setting)));

@@ -1,4 +1,4 @@
-import { array, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
+import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
 import {
   finite,
   oneOfKinds,
@@ -77,6 +77,8 @@ export const common = {
           i === 0 || !(Number(step?.fromDay) <= Number((steps[i - 1] as typeof step)?.fromDay)),
       ),
     ),
+  /** it may stay unsaid while nothing wants it: a part that came with it, a mark of one's own */
+  optional: boolean().strict(),
   /** whose work it is: an orthotist's where it says so; air and belts are anybody's */
   by: string().oneOf(['orthotist']),
   /** how it is made, one move after the other */

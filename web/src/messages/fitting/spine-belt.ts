@@ -24,8 +24,7 @@ export const spineBelt: FamilyWords = {
     },
     'pull-marks': {
       name: 'Where the pulls end',
-      how: 'Snug standing, looser to sit.',
-      unit: 'mark',
+      how: 'From the wing’s centre: snug standing, looser to sit.',
     },
     'front-panel-in': { name: 'Front panel', how: 'May be left out.' },
   },

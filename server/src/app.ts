@@ -14,6 +14,7 @@ import { peopleRoutes } from './clinic/people-routes';
 import { setUpRoutes } from './clinic/set-up-routes';
 import { sessionRoutes, signInThrottle } from './clinic/session-routes';
 import { lastsFor, type DatabaseSessionStore } from './clinic/session-store';
+import { templateRoutes } from './clinic/template-routes';
 import { userRoutes } from './clinic/user-routes';
 import { deadline } from './deadline';
 import { healthRoutes } from './health';
@@ -44,6 +45,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...sessionRoutes(context),
   ...peopleRoutes(context),
   ...userRoutes(context),
+  ...templateRoutes(context),
   ...catalogueRoutes(context),
   ...instrumentRoutes(context),
   ...fitRoutes(context),

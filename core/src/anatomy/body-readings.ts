@@ -45,6 +45,8 @@ export function fitted(
     fit = { ...fit, foot: build.foot * hold(readings.footLength / (templateFoot * build.foot), 'heel') };
   else if (ball !== undefined)
     fit = { ...fit, foot: build.foot * hold(ball / (templateBall * build.foot), 'heel') };
+  // what is read along a foot is no height
+  if (region === 'ankle') return { build: fit, held };
   const factors = readings.lengths.flatMap(({ from, to, length }) => {
     const [a, b] = [level(from), level(to)];
     if (a === undefined || b === undefined || a === b) return [];

@@ -126,6 +126,13 @@ export const versions = object({
     .required(),
 });
 
+/** The clinic's own schedules. */
+export const phaseTemplates = object({
+  templates: array()
+    .of(object({ id: text(), name: text(), text: text(), invented: yes() }))
+    .required(),
+});
+
 const fit = object({
   model: object({ ...pin, name: text(), maker: text(), invented: yes() }).required(),
   family: object({ id: text(), title: string().strict() }).required(),

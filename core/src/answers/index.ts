@@ -9,6 +9,7 @@ export {
   modelsPage,
   peoplePage,
   person,
+  phaseTemplates,
   provenCase,
   session,
   staff,

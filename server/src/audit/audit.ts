@@ -19,6 +19,8 @@ export const auditedActions = [
   'programme.changed',
   'record.taken-over',
   'clinic.set-up',
+  'template.kept',
+  'template.removed',
 ] as const;
 export type AuditedAction = (typeof auditedActions)[number];
 

@@ -5,7 +5,7 @@ import { pairsOf } from '@estribo/core/measuring';
 import { pairEntity, summaryEntity, type PairRow, type Summary } from '../database/entities';
 
 /** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
-export const summaryVersion = 5;
+export const summaryVersion = 6;
 
 /** The row that lists show of a case, computed from its state. */
 export function summaryOf(state: CaseState, personKey: string): Summary {

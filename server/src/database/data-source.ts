@@ -5,12 +5,14 @@ import { TheRecord1764000000001 } from './migrations/0001-the-record';
 import { CatalogueAndInstruments1764000000002 } from './migrations/0002-catalogue-and-instruments';
 import { ProofAndAudit1764000000003 } from './migrations/0003-proof-and-audit';
 import { Language1764000000004 } from './migrations/0004-language';
+import { PhaseTemplates1764000000005 } from './migrations/0005-phase-templates';
 
 const migrations = [
   TheRecord1764000000001,
   CatalogueAndInstruments1764000000002,
   ProofAndAudit1764000000003,
   Language1764000000004,
+  PhaseTemplates1764000000005,
 ];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */

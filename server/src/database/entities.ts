@@ -413,6 +413,25 @@ export const auditEntity = new EntitySchema<AuditRow>({
   ],
 });
 
+/** A schedule of the clinic's own, as it was written. */
+export interface PhaseTemplateRow {
+  id: string;
+  name: string;
+  text: string;
+  /** it came with the demonstration */
+  invented: boolean;
+}
+export const phaseTemplateEntity = new EntitySchema<PhaseTemplateRow>({
+  name: 'phase_template',
+  columns: {
+    id: { ...uuid, primary: true },
+    name: { type: 'varchar', length: 80 },
+    text: { type: 'varchar', length: 2000 },
+    invented: { type: 'boolean' },
+  },
+  indices: [{ name: 'phase_template_name', columns: ['name'], unique: true }],
+});
+
 export const entities = [
   clinicEntity,
   userEntity,
@@ -429,4 +448,5 @@ export const entities = [
   sealEntity,
   sealHeadEntity,
   auditEntity,
+  phaseTemplateEntity,
 ];

@@ -280,6 +280,12 @@ export const demoCases: readonly DemoCase[] = [
         instrument: 'tape',
       });
       await kit.stops(now, 'review');
+      await kit.writer.write('hinge.placed', 'review', {
+        aboveJointLine: 31,
+        forwardOfMidline: -4,
+        knee: 45,
+        donned: 45,
+      });
       await kit.check();
       await visit(kit, 4, 'review');
     },
@@ -601,6 +607,92 @@ export const demoCases: readonly DemoCase[] = [
         trouble: 'keep-on',
       });
       await kit.measureAs({ 'foot-length': 268 });
+    },
+  },
+  {
+    // an unloader corrected over three visits: a ledger, with pain and hours beside it
+    who: 'Pilar',
+    side: 'right',
+    model: 'ponla-duas',
+    write: async (kit) => {
+      kit.writer.at(-28, '10:30');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(-33), {
+        diagnosis: 'Osteoarthritis of the inner side, worse on long walks',
+        injuries: [{ code: 'osteoarthritis-inner', side: 'right' }],
+        phases: [{ fromDay: 0, limits: [] }],
+        relieve: 'medial',
+        protective: false,
+        wearing: 'For walks and work, growing',
+        trouble: 'take-off',
+      });
+      await kit.measureAs({ 'girth-above': 472, 'girth-below': 366 });
+      await kit.size();
+      const screws = { setting: 'screws' };
+      const turn = (place: 'upper' | 'lower', n: number, stage: 'strap' | 'review') =>
+        kit.writer.write('set.turned', stage, { ...screws, turns: [{ place, n, d: 8 }] });
+      const felt = (comfort: 'gentle' | 'too-much', pain: number, stage: 'strap' | 'review') =>
+        kit.writer.write('set.felt', stage, { ...screws, comfort, walked: true, pain });
+      await kit.writer.write('set.made', 'set', {
+        ...screws,
+        values: ['upper', 'lower'].map((place) => ({ place, value: 0 })),
+      });
+      await kit.writer.write('set.made', 'set', { setting: 'condyle-pad-in', fitted: false, given: true });
+      await kit.strap();
+      await turn('upper', 1, 'strap');
+      await turn('lower', 1, 'strap');
+      await felt('gentle', 5, 'strap');
+      await kit.writer.write('wear.planned', 'wear', {
+        kind: 'growing',
+        from: kit.day(-28),
+        firstDay: 30,
+        grow: 30,
+        everyDays: 1,
+        ceiling: 360,
+      });
+      await kit.teach();
+      kit.writer.at(-18, '11:00');
+      await review(kit, 'clear', 5, 3);
+      await turn('upper', 1, 'review');
+      await felt('too-much', 6, 'review');
+      await turn('upper', -1, 'review');
+      kit.writer.at(-7, '11:10');
+      await review(kit, 'clear', 3, 5);
+      await visit(kit, 6, 'review');
+    },
+  },
+  {
+    // a boot in equinus: wedges under the heel, out by the phases of the order
+    who: 'Breixo',
+    side: 'left',
+    model: 'bota-balsa',
+    write: async (kit) => {
+      kit.writer.at(-6, '12:00');
+      await kit.open();
+      await kit.screen(['not-weight-bearing']);
+      const pointed = (degrees: number) =>
+        limitsOf({ joint: 'ankle', plane: 'sagittal' }, { extension: degrees, flexion: degrees });
+      await kit.order(kit.day(-12), {
+        diagnosis: 'Achilles tendon rupture, sewn',
+        height: 'tall',
+        injuries: [{ code: 'achilles', side: 'left' }],
+        phases: [
+          { fromDay: 0, limits: pointed(20), weight: 'touch' },
+          { fromDay: 14, limits: pointed(10), weight: 'partial' },
+          { fromDay: 28, limits: pointed(0), weight: 'full' },
+        ],
+        protective: true,
+        wearing: 'Day and night, off to wash',
+        trouble: 'keep-on',
+      });
+      await kit.measureAs({ 'foot-length': 262, 'heel-to-ball': 181 });
+      await kit.size({ height: 'tall', reason: 'ordered' });
+      const one = (setting: string, value: number) =>
+        kit.writer.write('set.made', 'set', { setting, values: [{ place: 'one', value }] });
+      await one('ankle-angle', 20);
+      await one('heel-wedges', 6);
+      await visit(kit, 2, 'review');
     },
   },
 ];

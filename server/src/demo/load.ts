@@ -3,13 +3,13 @@ import type { DataSource, EntitySchema } from 'typeorm';
 import { v7 } from 'uuid';
 import { register } from '../catalogue/registry';
 import { hashPassword } from '../clinic/password';
-import { clinicEntity, entities, personEntity, userEntity } from '../database/entities';
+import { clinicEntity, entities, personEntity, phaseTemplateEntity, userEntity } from '../database/entities';
 import { Pulse } from '../health';
 import { InstrumentHub } from '../instruments/hub';
 import type { Context } from '../route';
 import { demoCases, fittingKit } from './cases';
 import { demoModels } from './models';
-import { demoClinic, demoPassword, demoPeople, demoStaff, type DemoName } from './people';
+import { demoClinic, demoPassword, demoPeople, demoStaff, demoTemplates, type DemoName } from './people';
 import { caseWriter } from './writer';
 
 /**
@@ -69,5 +69,8 @@ export async function loadDemo(
       ),
     );
   }
+  await db
+    .getRepository(phaseTemplateEntity)
+    .insert(demoTemplates.map((one) => ({ id: v7(), ...one, invented: true })));
   await db.getRepository(clinicEntity).insert({ id: 1, ...demoClinic });
 }

@@ -32,6 +32,17 @@ export const demoPeople = [
   ['Xián', 'Pereiro', '2022-03-11'],
   ['Dores', 'Amil', '1982-10-24'],
   ['Lois', 'Taboada', '1999-06-15'],
+  ['Pilar', 'Fontán', '1957-05-21'],
+  ['Breixo', 'Salgado', '1987-02-03'],
 ] as const;
 
 export type DemoName = (typeof demoPeople)[number][0];
+
+/** Schedules that are invented for the demonstration, and recommend nothing. */
+export const demoTemplates = [
+  {
+    name: 'Ribanova, four steps',
+    text: 'wk 0-1 0-30 locked 0 walking; wk 2-3 0-60; wk 4-5 0-90; wk 6+ 0-120',
+  },
+  { name: 'Ribanova, slow start', text: 'wk 0-2 10-40 NWB; wk 3-5 10-70 PWB; wk 6+ 0-110 WBAT' },
+] as const;

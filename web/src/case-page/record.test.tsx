@@ -7,8 +7,15 @@ import frozenBelt from '../../../core/src/logbook/frozen/version-2.json';
 import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenWork from '../../../core/src/logbook/frozen/version-6.json';
+import frozenLedgers from '../../../core/src/logbook/frozen/version-8.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
-import { beltContext, dialContext, stopsMade, testContext } from '../../../core/src/logbook/test-case';
+import {
+  beltContext,
+  dialContext,
+  stopsMade,
+  testContext,
+  unloaderContext,
+} from '../../../core/src/logbook/test-case';
 import { useWork } from '../case/case-context';
 import { describeEntry } from './describe-entry';
 import { Rail } from './rail';
@@ -30,14 +37,16 @@ const newState = foldCase(newEntries, beltContext)!;
 const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
 const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
+const ledgerState = foldCase(frozenLedgers.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = [state, beltState, newState, listState, orderState, workState].flatMap((of) =>
-    of.lines.map(({ entry, status }) => ({
-      kind: entry.kind,
-      ...describeEntry({ entry, status }, of, 'mm'),
-    })),
+  const described = [state, beltState, newState, listState, orderState, workState, ledgerState].flatMap(
+    (of) =>
+      of.lines.map(({ entry, status }) => ({
+        kind: entry.kind,
+        ...describeEntry({ entry, status }, of, 'mm'),
+      })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
   for (const { title, value, rest } of described) {

@@ -26,7 +26,8 @@ function placed({ from }: FigureHandle, body: Body, views: Views) {
     ],
     inMm: (dx: number, dy: number) => ({ forward: (ahead * dx) / perMm, proximal: -dy / perMm }),
     perMm,
-    ahead,
+    /** px of the skin behind (0) and in front (1) at the level */
+    edge: (which: 0 | 1) => outer.project([edges[which], level])[0],
   };
 }
 
@@ -69,48 +70,36 @@ export function DraggedHandle({
   const release = () => {
     held.current = undefined;
   };
-  // words stand on the side that the frame has room on
-  const side = ex > frame.width / 2 ? -1 : 1;
+  // words stand in front of the leg or behind it, where the frame has more room, line by line
+  const [back, front] = [at.edge(0), at.edge(1)];
+  const side = frame.width - Math.max(back, front) >= Math.min(back, front) - frame.width / 2 ? 1 : -1;
+  const from = side === 1 ? Math.max(back, front) + 10 : Math.min(back, front) - 10;
+  const lines = (text: string, x0: number, y0: number) =>
+    text.split(', ').map((line, i, all) => (
+      <tspan key={line} x={x0} y={y0 + 16 * i}>
+        {i < all.length - 1 ? `${line},` : line}
+      </tspan>
+    ));
   const anchor = side === 1 ? 'start' : 'end';
   return (
     <g>
-      <circle
-        cx={ex}
-        cy={ey}
-        r={handle.estimate.within * at.perMm}
-        fill={color('river')}
-        opacity={0.16}
-        aria-hidden
-      />
       <path
-        d={`M${ex - 7} ${ey}H${ex + 7}M${ex} ${ey - 7}V${ey + 7}`}
-        stroke={color('river')}
-        strokeWidth={2.4}
-        aria-hidden
-      />
-      <path
-        d={`M${ex + side * 8} ${ey + 8}L${ex + side * 36} ${ey + 52}`}
-        className="extension"
-        stroke={color('river')}
-        aria-hidden
-      />
-      <text x={ex + side * 40} y={ey + 64} textAnchor={anchor} style={{ fill: color('river') }} aria-hidden>
-        {handle.estimateLabel}
-      </text>
-      <path
-        d={`M${x + side * 14} ${y - 12}L${x + side * 36} ${y - 40}`}
+        d={`M${x + side * 12} ${y - 8}L${from - side * 4} ${y - 34}`}
         className="extension"
         stroke={color('soft')}
         aria-hidden
       />
-      <text
-        x={x + side * 40}
-        y={y - 44}
-        textAnchor={anchor}
-        style={{ fill: color('ink'), fontWeight: 700 }}
+      <text textAnchor={anchor} style={{ fill: color('ink'), fontWeight: 700 }} aria-hidden>
+        {lines(handle.label, from, y - 40)}
+      </text>
+      <path
+        d={`M${ex + side * 6} ${ey + 6}L${from - side * 4} ${ey + 44}`}
+        className="extension"
+        stroke={color('river')}
         aria-hidden
-      >
-        {handle.label}
+      />
+      <text textAnchor={anchor} style={{ fill: color('river') }} aria-hidden>
+        {lines(handle.estimateLabel, from, ey + 52)}
       </text>
       <g
         data-touch
@@ -124,6 +113,14 @@ export function DraggedHandle({
         <circle cx={x} cy={y} r={24} fill="transparent" />
         <circle cx={x} cy={y} r={12} fill={color('sheet')} stroke={color('saddle')} strokeWidth={5} />
         <circle cx={x} cy={y} r={3} fill={color('ink')} />
+      </g>
+      <g aria-hidden style={{ pointerEvents: 'none' }}>
+        <circle cx={ex} cy={ey} r={handle.estimate.within * at.perMm} fill={color('river')} opacity={0.22} />
+        <path
+          d={`M${ex - 9} ${ey}H${ex + 9}M${ex} ${ey - 9}V${ey + 9}`}
+          stroke={color('river')}
+          strokeWidth={2.6}
+        />
       </g>
     </g>
   );

@@ -129,6 +129,8 @@ export const en = {
     'model.retired': 'took a model out or back',
     'programme.changed': 'changed a family',
     'record.taken-over': 'record sealed with a new secret',
+    'template.kept': 'kept a template',
+    'template.removed': 'took a template away',
     'clinic.set-up': 'set up the clinic',
   },
   /** fields of what is written, as the screens name them */
@@ -1312,9 +1314,9 @@ export const en = {
       'statics of a beam on two supports, any handbook of mechanics; places of the forces by the model.',
     buffer:
       'Stay {{degrees}}° within the order: soft tissue gives, and the joint goes further than the hinge',
-    wouldGive: 'A {{end}} of {{piece}}° would give {{gains}}° more.',
+    wouldGive: 'With {{piece}}° as its {{end}} nothing of it would be lost.',
     cameWithIt:
-      'It comes with a {{end}} of {{piece}}° in it, and that is not what is chosen: it comes out, or the prescriber is asked.',
+      'It comes with {{piece}}° as its {{end}}, and that is not what is chosen: it comes out, or the prescriber is asked.',
     wanted: 'Wanted: {{value}}.',
     range: '{{from}} to {{to}}',
     everyDays_one: 'Again every day.',
@@ -1362,7 +1364,7 @@ export const en = {
       'The patient may change it alone by {{within}}, not sooner than after a day, and tells it at the review.',
     patientMay_other:
       'The patient may change it alone by {{within}}, not sooner than after {{count}} days, and tells it at the review.',
-    unit: { turns: 'turns', steps: 'steps', degrees: '°', mm: 'mm' },
+    unit: { turns: 'turn', steps: 'steps', degrees: '°', mm: 'mm' },
     origin: { neutral: 'Counted from neutral.', 'as-supplied': 'Counted from how it was supplied.' },
     thenPlace: ', then ',
     goal: {

@@ -132,6 +132,8 @@ export const es: SameShape<typeof en> = {
     'model.retired': 'retiró o devolvió un modelo',
     'programme.changed': 'cambió una familia',
     'record.taken-over': 'registro sellado con un secreto nuevo',
+    'template.kept': 'guardó una plantilla',
+    'template.removed': 'quitó una plantilla',
     'clinic.set-up': 'creó la clínica',
   },
   fieldNames: {
@@ -1325,7 +1327,7 @@ export const es: SameShape<typeof en> = {
       'estática de una viga en dos apoyos, cualquier manual de mecánica; los puntos de las fuerzas según el modelo.',
     buffer:
       'Quedarse {{degrees}}° dentro de la orden: el tejido blando cede, y la articulación llega más lejos que la bisagra',
-    wouldGive: 'Un {{end}} de {{piece}}° daría {{gains}}° más.',
+    wouldGive: 'Con {{piece}}° como {{end}} no se perdería nada.',
     cameWithIt:
       'Viene con un {{end}} de {{piece}}° puesto, y no es lo elegido: se quita, o se pregunta al prescriptor.',
     wanted: 'Se quiere: {{value}}.',
@@ -1377,7 +1379,7 @@ export const es: SameShape<typeof en> = {
       'El paciente puede cambiarlo solo en {{within}}, no antes de un día, y lo dice en la revisión.',
     patientMay_other:
       'El paciente puede cambiarlo solo en {{within}}, no antes de {{count}} días, y lo dice en la revisión.',
-    unit: { turns: 'vueltas', steps: 'pasos', degrees: '°', mm: 'mm' },
+    unit: { turns: 'vuelta', steps: 'pasos', degrees: '°', mm: 'mm' },
     origin: { neutral: 'Se cuenta desde neutro.', 'as-supplied': 'Se cuenta desde como vino.' },
     thenPlace: ', luego ',
     goal: {

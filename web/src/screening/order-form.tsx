@@ -19,6 +19,7 @@ import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { InjuryFields, OrderMore } from './order-more';
 import { OrderPhases } from './order-phases';
+import { PastePhases } from './paste-phases';
 import { orderRules } from './order-rules';
 import { emptyOrder, filledOrder, orderOf, formatNotCarriedOut, type OrderValues } from './order-values';
 
@@ -41,8 +42,8 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
   const begun = { values: start, follows: intentInForce(state, 'order.given', {}) };
-  // of the second form of an order: what was typed for the first has other fields
-  const [draft, setDraft] = useDraft(`${state.case}-order-2`, begun);
+  // of the third form of an order: what was typed for one before has other fields
+  const [draft, setDraft] = useDraft(`${state.case}-order-3`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
     resolver: yupResolver(orderRules()) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
@@ -64,6 +65,8 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
   const [trouble, isProtective] = useWatch({ control, name: ['trouble', 'protective'] });
 
   const submit = handleSubmit((values) => {
+    if (values.fromText && !values.confirmed)
+      return setError('confirmed', { message: t('paste.confirmFirst') });
     const order = orderOf(values, state.side, state.programme);
     const left = notCarriedOut(order, state.programme, state.model);
     if (left.some((name) => !values.acknowledged.includes(name)))
@@ -132,7 +135,17 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         )}
       />
       <InjuryFields control={control} />
+      {(phased || all) && (
+        <PastePhases
+          onTake={(phases) => {
+            setValue('phases', phases);
+            setValue('fromText', true);
+            setValue('confirmed', false);
+          }}
+        />
+      )}
       {(phased || all) && <OrderPhases control={control} />}
+      <Confirmed control={control} />
       <OrderMore control={control} all={all} onAll={() => showAll(true)} />
       <Row $align="flex-start" $gap={24}>
         <Controller
@@ -199,6 +212,32 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         )}
       </Row>
     </Fill>
+  );
+}
+
+/** Phases that were read out of text count when somebody has held them against the order. */
+function Confirmed({ control }: { control: Control<OrderValues> }) {
+  const fromText = useWatch({ control, name: 'fromText' });
+  if (!fromText) return null;
+  return (
+    <Controller
+      control={control}
+      name="confirmed"
+      render={({ field, fieldState }) => (
+        <Notice tone="caution">
+          <Stack $gap={4}>
+            <Tick
+              isSelected={field.value}
+              isInvalid={fieldState.error !== undefined}
+              onChange={field.onChange}
+            >
+              {t('paste.confirm')}
+            </Tick>
+            {fieldState.error && <b>{fieldState.error.message}</b>}
+          </Stack>
+        </Notice>
+      )}
+    />
   );
 }
 

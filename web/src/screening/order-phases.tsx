@@ -17,7 +17,7 @@ import { emptyPhase, heldJoint, limitLabel, saidAngle, typedAngle, type OrderVal
 
 const Line = styled.div`
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr 44px;
+  grid-template-columns: 1fr 1fr 1fr 1fr 44px;
   gap: 10px;
   align-items: start;
   & > button {
@@ -91,6 +91,21 @@ function PhaseFields({
       )}
     />
   );
+  const last = (
+    <Controller
+      control={control}
+      name={`${at}.lastDay`}
+      render={({ field: { ref: _ref, ...field }, fieldState }) => (
+        <Field
+          {...field}
+          label={t('paste.lastDay')}
+          placeholder={t('paste.openEnd')}
+          problem={fieldState.error?.message}
+          inputMode="numeric"
+        />
+      )}
+    />
+  );
   const away = isFirst ? (
     <span />
   ) : (
@@ -103,6 +118,7 @@ function PhaseFields({
       {fields.length === 0 && (
         <Line>
           {day}
+          {last}
           <span />
           <span />
           {away}
@@ -111,6 +127,7 @@ function PhaseFields({
       {fields.map((limit, i) => (
         <Line key={limit.id}>
           {i === 0 ? day : <p style={{ paddingTop: 32 }}>{motionName(limit)}</p>}
+          {i === 0 ? last : <span />}
           <LimitField control={control} name={`${at}.limits.${i}.from`} motion={limit} end="from" />
           <LimitField control={control} name={`${at}.limits.${i}.to`} motion={limit} end="to" />
           {i === 0 ? (

@@ -38,6 +38,11 @@ export const orderRules = () =>
             const problem = numberProblem(t('order.fromDay'), text ?? '', 'phases.fromDay');
             return problem === true || createError({ message: problem });
           }),
+          lastDay: string().test('last-day', (text, { createError }) => {
+            if (text === undefined || text.trim() === '') return true;
+            const problem = numberProblem(t('paste.lastDay'), text, 'phases.lastDay');
+            return problem === true || createError({ message: problem });
+          }),
           limits: array().of(limitRules),
           lock: numberOrNothing(t('order.lock'), 'phases.locks.at.degrees'),
         }),

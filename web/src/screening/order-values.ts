@@ -8,6 +8,7 @@ import {
   type Order,
   type OrderedLock,
   type OrderPhase,
+  type ReadSchedule,
 } from '@estribo/core/order';
 import { limitedMotion, type Programme } from '@estribo/core/programmes';
 import { named, t } from '../messages';
@@ -23,6 +24,8 @@ export interface TypedLimit extends JointPlane {
 
 export interface TypedPhase {
   fromDay: string;
+  /** the last day; empty where it lasts until the next begins */
+  lastDay: string;
   limits: TypedLimit[];
   /** an angle; empty where no lock is ordered */
   lock: string;
@@ -49,6 +52,9 @@ export interface OrderValues {
   wearing: string;
   trouble: Order['trouble'] | undefined;
   acknowledged: string[];
+  /** phases were taken over from text or a template, and have been held against the order */
+  fromText: boolean;
+  confirmed: boolean;
 }
 
 /** The motion whose limits a phase asks for first: the family's joint's. */
@@ -59,6 +65,7 @@ const firstMotion = (programme: Programme): JointPlane[] => {
 
 export const emptyPhase = (programme: Programme, fromDay: string): TypedPhase => ({
   fromDay,
+  lastDay: '',
   limits: firstMotion(programme).map((motion) => ({ ...motion, from: '', to: '' })),
   lock: '',
   lockWhen: 'always',
@@ -83,6 +90,8 @@ export const emptyOrder = (programme: Programme): OrderValues => ({
   wearing: '',
   trouble: undefined,
   acknowledged: [],
+  fromText: false,
+  confirmed: false,
 });
 
 /** The joint that a lock or an angle is ordered for here. */
@@ -145,7 +154,7 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
     prescriber: order.prescriber,
     dayZero: order.dayZero,
     until: order.until,
-    phases: order.phases.map(({ fromDay, limits, locks, weight }) => {
+    phases: order.phases.map(({ fromDay, lastDay, limits, locks, weight }) => {
       const motions = [...firstMotion(programme), ...limits].filter(
         (one, i, all) =>
           all.findIndex(({ joint, plane }) => joint === one.joint && plane === one.plane) === i,
@@ -153,6 +162,7 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
       const lock = locks?.[0];
       return {
         fromDay: String(fromDay),
+        lastDay: lastDay === undefined ? '' : String(lastDay),
         limits: motions.map(({ joint, plane }) => {
           const motion = { joint, plane };
           const { extension, flexion } = windowOf(limits, motion);
@@ -177,12 +187,39 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
     wearing: order.wearing,
     trouble: order.trouble,
     acknowledged: order.acknowledged ?? [],
+    fromText: false,
+    confirmed: false,
   };
 }
 
-function phaseOf({ fromDay, limits, lock, lockWhen, weight }: TypedPhase, held: JointPlane): OrderPhase {
+/** What is left unsaid and has to be typed: no number, so that the form asks for it. */
+const asked = '?';
+
+/** A phase that was read out of text, as it is typed: what the text does not say stands as a question. */
+export function typedPhase(
+  { fromDay, lastDay, window, free, lock, weight, asks }: ReadSchedule['phases'][number],
+  programme: Programme,
+): TypedPhase {
+  const [motion] = firstMotion(programme);
+  const end = (of: 'extension' | 'flexion', field: 'from' | 'to') =>
+    asks.includes(`${of}-limit`) ? asked : free ? '' : shownAngle(motion!, field, window[of]);
+  return {
+    fromDay: String(fromDay),
+    lastDay: lastDay === undefined ? '' : String(lastDay),
+    limits: motion ? [{ ...motion, from: end('extension', 'from'), to: end('flexion', 'to') }] : [],
+    lock: lock ? (lock.at === undefined ? asked : String(lock.at)) : '',
+    lockWhen: lock?.when ?? 'always',
+    weight: weight ?? 'unsaid',
+  };
+}
+
+function phaseOf(
+  { fromDay, lastDay, limits, lock, lockWhen, weight }: TypedPhase,
+  held: JointPlane,
+): OrderPhase {
   return {
     fromDay: typedNumber(fromDay),
+    ...(lastDay.trim() === '' ? {} : { lastDay: typedNumber(lastDay) }),
     limits: limits.flatMap(({ from, to, joint, plane }) => {
       const motion = { joint, plane };
       return limitsOf(motion, {

@@ -88,7 +88,12 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
     );
   const limit = setting.inAll ?? Math.max(Math.abs(setting.least), Math.abs(setting.most));
   const way = towards(setting, state.order?.order.relieve);
-  const asks = setting.felt === true && last?.what === 'turned' && !last.felt && !told;
+  // places that are turned one after the other are all turned before the walk
+  const turned = turnedSinceFelt(ledger);
+  const asks = setting.felt === true && turned.size > 0 && !told;
+  // a step back is felt at once; the next screw is turned before that
+  const isNextToTurn =
+    asks && last!.what === 'turned' && !isBack(last!) && places.some((place) => !turned.has(place));
   return (
     <Stack $gap={10}>
       <Row $gap={16} $align="flex-start">
@@ -150,19 +155,23 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
               </Button>
               <Soft style={{ flex: 1, minWidth: 200 }}>{t(`setting.beginHow.${setting.origin}`)}</Soft>
             </Row>
-          ) : asks ? (
-            <Felt setting={setting} stage={stage} />
           ) : (
-            <Steps
-              setting={setting}
-              places={places}
-              most={most}
-              way={way}
-              stands={stands}
-              saving={saving}
-              placeName={placeName}
-              onTurn={turn}
-            />
+            <>
+              {asks && <Felt setting={setting} stage={stage} isMain={!isNextToTurn} />}
+              {(!asks || isNextToTurn) && (
+                <Steps
+                  setting={setting}
+                  places={places}
+                  turned={turned}
+                  most={most}
+                  way={way}
+                  stands={stands}
+                  saving={saving}
+                  placeName={placeName}
+                  onTurn={turn}
+                />
+              )}
+            </>
           )}
           <Notice tone="caution">{t('setting.tooMuchDoes')}</Notice>
         </>
@@ -185,6 +194,21 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
     </Stack>
   );
 }
+
+/** The places that were turned since it was last said how it feels. */
+function turnedSinceFelt(ledger: readonly LedgerLine[]): Set<string> {
+  const since = ledger.slice(
+    ledger.findLastIndex(({ what, felt }) => what === 'set' || felt !== undefined) + 1,
+  );
+  return new Set(since.flatMap(({ turns }) => turns.map(({ place }) => place)));
+}
+
+/** Whether a line goes back towards the origin. */
+const isBack = ({ turns, stands }: LedgerLine): boolean =>
+  turns.every(
+    ({ place, by }) =>
+      Math.abs(asNumber(stands[place]!)) < Math.abs(asNumber(sumOfTurns(stands[place]!, opposite(by)))),
+  );
 
 /** Degrees of a dial as a part of its turn. */
 const asTurn = ({ n, d }: Turn): Turn => sumOfTurns({ n, d: d * 360 });
@@ -248,7 +272,15 @@ const saidMore = ({ felt, over, inSpite, reported, found }: LedgerLine): string[
 ];
 
 /** After the walk: how it feels. */
-function Felt({ setting, stage }: { setting: Correction; stage: PieceProps<Correction>['stage'] }) {
+function Felt({
+  setting,
+  stage,
+  isMain,
+}: {
+  setting: Correction;
+  stage: PieceProps<Correction>['stage'];
+  isMain: boolean;
+}) {
   const { state, write } = useWork();
   const [pain, setPain] = useDraft(`${state.case}-felt-${setting.id}`);
   const [saving, save] = useSaving();
@@ -268,7 +300,7 @@ function Felt({ setting, stage }: { setting: Correction; stage: PieceProps<Corre
         {comforts.map((comfort) => (
           <Button
             key={comfort}
-            look={comfort === 'gentle' ? 'main' : 'second'}
+            look={comfort === 'gentle' && isMain ? 'main' : 'second'}
             isDisabled={saving || !isSound}
             onPress={() =>
               void save(() =>
@@ -293,6 +325,7 @@ function Felt({ setting, stage }: { setting: Correction; stage: PieceProps<Corre
 function Steps({
   setting,
   places,
+  turned,
   most,
   way,
   stands,
@@ -302,6 +335,7 @@ function Steps({
 }: {
   setting: Correction;
   places: readonly string[];
+  turned: ReadonlySet<string>;
   most: Turn | undefined;
   way: 1 | -1 | undefined;
   stands: Record<string, Turn>;
@@ -315,6 +349,10 @@ function Steps({
   // screws that go alike are turned together, others one after the other
   const alike = setting.axes.every(({ go }) => go === 'alike') && !isOne;
   const groups: readonly (readonly string[])[] = alike ? [places] : places.map((place) => [place]);
+  const nextGroup = Math.max(
+    0,
+    groups.findIndex((group) => group.some((place) => !turned.has(place))),
+  );
   const name = (group: readonly string[]) =>
     isOne ? '' : alike ? t('setting.bothScrews') : placeName(group[0]!);
   const signedBy = (by: Turn, sign: 1 | -1): Turn => (sign === 1 ? by : opposite(by));
@@ -346,7 +384,7 @@ function Steps({
               return (
                 <Button
                   key={`${group.join()}-${sign}`}
-                  look={at === 0 && sign === ways[0] ? 'main' : 'second'}
+                  look={at === nextGroup && sign === ways[0] ? 'main' : 'second'}
                   isDisabled={saving || !isInside(group, by)}
                   onPress={() => void onTurn(group.map((place) => ({ place, by })))}
                 >

@@ -7,8 +7,20 @@ import { t } from '../messages';
 import Chart from '../parts/chart';
 import { formatDay, formatWindow } from '../parts/format';
 
-/** degrees drawn beyond a window that has no end */
-const open = { extension: -15, flexion: 140 };
+/** degrees drawn where a window has no end */
+const wide = { extension: -30, flexion: 150 };
+
+/** The angles that are drawn: as far as windows and tests reach, and to the whole motion where an end is open. */
+function reachOf(steps: readonly ScheduleStep[], points: readonly CoursePoint[]): typeof wide {
+  const ends = (end: 'extension' | 'flexion') => [
+    ...steps.map(({ window }) => window[end] ?? wide[end]),
+    ...points.map((point) => point[end]),
+  ];
+  return {
+    extension: Math.floor((Math.min(0, ...ends('extension')) - 1) / 30) * 30,
+    flexion: Math.ceil((Math.max(30, ...ends('flexion')) + 1) / 30) * 30,
+  };
+}
 
 export interface ScheduleShown {
   dayZero: ClinicDay;
@@ -29,6 +41,7 @@ export default function ScheduleChart({ shown }: { shown: ScheduleShown }) {
       const { dayZero, steps, points, today, stops, motion } = shown;
       const at = (day: ClinicDay) => daysBetween(dayZero, day);
       const begun = steps.filter(({ never }) => !never);
+      const open = reachOf(begun, points);
       const end = Math.max(
         ...begun.map(({ from, until }) => (until ? at(until) : at(from) + 14)),
         at(today) + 3,

@@ -6,6 +6,8 @@ import { stopsMade, testContext, testLogbook } from '../../../core/src/logbook/t
 import { measuredLogbook, showStage } from '../case/test-stage';
 import SetStage from './set-stage';
 
+jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
+
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 const enter = async (user: { type: (element: Element, text: string) => Promise<void> }, text: string) =>

@@ -3,6 +3,8 @@ import { beltContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { showStage } from '../case/test-stage';
 import SetStage from './set-stage';
 
+jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
+
 function beltLog() {
   const log = testLogbook(beltContext, 'midline');
   log.looked();

@@ -156,8 +156,8 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
               {lost.extension > 0 && t('setting.lostExtension', { degrees: lost.extension })}{' '}
               {lost.flexion > 0 && t('setting.lostFlexion', { degrees: lost.flexion })}{' '}
               {would
-                .map(({ end, piece, gains }) =>
-                  t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece, gains }),
+                .map(({ end, piece }) =>
+                  t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece }),
                 )
                 .join(' ')}{' '}
               {t('setting.tellPrescriber')}

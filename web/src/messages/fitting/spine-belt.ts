@@ -20,7 +20,7 @@ export const spineBelt: FamilyWords = {
     laces: {
       name: 'Laces',
       how: 'Pulls to the wing centres, wings out fully: even on both sides.',
-      places: { right: 'right', left: 'left' },
+      places: { right: 'right lace', left: 'left lace' },
     },
     'pull-marks': {
       name: 'Where the pulls end',

@@ -106,7 +106,7 @@ export function Numbers({
           }
           aria-label={t('setting.asWanted', { what: words.name, value: print(setting, asWanted, unit) })}
         >
-          {print(setting, asWanted, unit)}
+          {[words.unit, print(setting, asWanted, unit)].filter(Boolean).join(' ')}
         </Button>
       )}
       {places.map((place, i) => (

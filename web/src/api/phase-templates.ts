@@ -1,0 +1,19 @@
+import { phaseTemplates } from '@estribo/core/answers';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { v7 } from 'uuid';
+import { ask, call } from './http';
+import { queries } from './queries';
+
+const key = ['phase-templates'];
+
+/** The clinic's own schedules by name; none while the server does not answer. */
+export const usePhaseTemplates = () =>
+  useQuery({ queryKey: key, queryFn: () => ask(phaseTemplates, '/phase-templates') }).data?.templates ?? [];
+
+/** Keeps a text as a template of the clinic's own. */
+export const useKeepTemplate = () =>
+  useMutation({
+    mutationFn: (template: { name: string; text: string }) =>
+      call('PUT', `/phase-templates/${v7()}`, template),
+    onSuccess: () => queries.invalidateQueries({ queryKey: key }),
+  });

@@ -2,6 +2,9 @@ import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import { foldCase, type AnyRecordedEntry } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
+import { daysFrom } from '@estribo/core/calendar';
+import { limitsOf, type Order } from '@estribo/core/order';
+import { bestPlace, chooseSetting, meanTravel, scheduleOf, travelOver } from '@estribo/core/setting';
 import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
 import { v7 } from 'uuid';
@@ -218,6 +221,67 @@ say(
   'ms',
   'parsing their charts as JSON',
   parsed,
+);
+
+// the best place of a hinge over an arc, with a centre that moves, against trying places on a grid of half a millimetre
+const centrePath = [0, 30, 60, 90, 120].map((angle) => ({
+  angle,
+  forward: -angle / 12,
+  proximal: angle / 20,
+}));
+const hingeNow = { type: 'single-axis' as const, at: { forward: 9, proximal: 11 } };
+const arc = { from: 0, to: 90 };
+const placed = await timed(50, () => bestPlace(hingeNow, centrePath, 45, arc));
+const onGrid = await timed(1, () => {
+  let best = Infinity;
+  for (let forward = -10; forward <= 10; forward += 2)
+    for (let proximal = -10; proximal <= 10; proximal += 2)
+      best = Math.min(
+        best,
+        meanTravel(travelOver({ ...hingeNow, at: { forward, proximal } }, centrePath, 45, arc)),
+      );
+  return best;
+});
+say('best place of a hinge, exact', placed, 'ms', 'trying 121 places two millimetres apart', onGrid);
+
+// a year's schedule for 10 000 cases, phase by phase, against asking every day of the year
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
+const yearOf = (i: number): Order => ({
+  diagnosis: 'x',
+  prescriber: 'x',
+  side: 'right',
+  dayZero: '2026-01-01',
+  phases: Array.from({ length: 6 }, (_, step) => ({
+    fromDay: step * (20 + (i % 40)),
+    limits: limitsOf(knee, { extension: 0, flexion: 30 + step * 15 }),
+  })),
+  protective: true,
+  wearing: 'x',
+  trouble: 'keep-on',
+});
+const stops = programme.settings.filter(({ kind }) => kind === 'stops');
+const byOn = (order: Order) => (day: string) => ({
+  day,
+  order,
+  chart: model.chart,
+  readings: {},
+  hardware: model.hinge,
+});
+const scheduled = await timed(3, () => {
+  for (let i = 0; i < 10_000; i += 1) scheduleOf(yearOf(i), stops, knee, byOn(yearOf(i)));
+});
+const everyDay = await timed(1, () => {
+  for (let i = 0; i < 100; i += 1) {
+    const order = yearOf(i);
+    for (const day of daysFrom(order.dayZero, 365)) chooseSetting(stops[0]!, byOn(order)(day));
+  }
+});
+say(
+  'a year’s schedule for 10 000 cases',
+  scheduled,
+  'ms',
+  'asking every day of the year, from 100 cases',
+  everyDay * 100,
 );
 
 // first load: JavaScript over the wire and time to the Bench, against a page without any

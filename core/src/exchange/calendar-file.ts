@@ -10,11 +10,8 @@ export interface DueDay {
   description?: string;
 }
 
-/** Local midnight of a day, for a writer that takes what a clock shows and no zone. */
-const asShown = (day: ClinicDay): Date => {
-  const [year, month, date] = day.split('-').map(Number);
-  return new Date(year!, month! - 1, date!);
-};
+/** A day for a writer that reads the date of an instant in UTC, wherever this runs. */
+const asShown = (day: ClinicDay): Date => new Date(`${day}T00:00:00Z`);
 
 /**
  * Days as an iCalendar file (RFC 5545): all-day events on local dates of the clinic, without a zone; the same id for the same

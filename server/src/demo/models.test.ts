@@ -114,4 +114,7 @@ test('the demo models of these families have what the trade says their hardware 
     const pads = parts.filter(({ kind, id }) => kind === 'pad' && id.includes('strap-4'));
     expect(pads.every((pad) => pad.kind === 'pad' && pad.splits)).toBe(true);
   }
+  for (const { hinge } of of('knee-functional')) expect(hinge!.installed).toEqual({ extension: 10 });
+  for (const { settings, variant } of of('unloader-thumbwheel'))
+    if (variant === 'lateral') expect(settings!.wheel).toMatchObject({ most: 10 });
 });

@@ -219,3 +219,124 @@ test('every line is about a row, and what stands elsewhere is one as well', () =
     .map(({ family, stage, fact }) => `${family} ${stage} ${fact.replaceAll("'", '’')}`);
   expect([...Object.keys(stated), ...Object.keys(elsewhere)].sort()).toEqual(all.sort());
 });
+
+/* What the other families set, and the order in which the lists stand that a setting is made in. */
+const setFamilies: Record<string, string> = {
+  K4: 'knee-functional',
+  K5: 'unloader-one-screw',
+  K6: 'unloader-two-screws',
+  K7: 'unloader-thumbwheel',
+  K8: 'unloader-wrap',
+  K9: 'unloader-frame',
+  S3: 'spine-pull-tab',
+  S4: 'spine-sternal-pad',
+  C2: 'neck-two-post',
+};
+const correctionOf = (programme: Programme) => {
+  const found = programme.settings.find((one) => one.kind === 'correction');
+  if (found?.kind !== 'correction') throw new Error('no correction');
+  return found;
+};
+const movesOf = (programme: Programme) => correctionOf(programme).moves!;
+const sets = (programme: Programme, id: string) => {
+  const { name, how } = settingWords(programme, id);
+  return `${name}. ${how}`;
+};
+const kneeAt = (programme: Programme, move: number, angle: number) =>
+  movesOf(programme)[move]!.posture?.joints?.knee === angle;
+
+const setStated: Record<string, (programme: Programme) => boolean> = {
+  'K4 set medial and lateral': (k4) =>
+    stopsSettingOf(k4)!.axes[0]!.go === 'alike' && /identical/.test(sets(k4, 'hinge-stops')),
+  'K5 set stock brace first': (k5) =>
+    correctionOf(k5).origin === 'neutral' && movesOf(k5)[0]!.goal.kind === 'neutral',
+  'K5 set made to measure': (k5) => /comes preset and is not set to neutral/.test(sets(k5, 'screw')),
+  'K5 set knee angle while correcting': (k5) => kneeAt(k5, 1, 90) && kneeAt(k5, 2, 90),
+  'K5 set posture while correcting': (k5) => movesOf(k5)[1]!.posture?.stance === 'seated',
+  'K5 set first step turns': (k5) => correctionOf(k5).firstChange === 1 / 4,
+  'K5 set further step at most turns': (k5) => correctionOf(k5).perChange === 1 / 8,
+  'K5 set clockwise relieves': (k5) => correctionOf(k5).ways!.clockwise === 'relieves-lateral',
+  'K5 set anticlockwise relieves': (k5) => correctionOf(k5).ways!.anticlockwise === 'relieves-medial',
+  'K5 set after each step': (k5) =>
+    correctionOf(k5).felt === true &&
+    movesOf(k5)
+      .slice(1)
+      .every(({ then }) => then === 'walk'),
+  'K5 set at discomfort': () => /go back a little/.test(en.setting.tooMuchDoes),
+  'K5 set stops': (k5) =>
+    JSON.stringify(stopsSettingOf(k5)!.when) ===
+    JSON.stringify({ kind: 'ordered', what: 'motion', is: 'limited' }),
+  'K6 set first step turns on each screw': (k6) => correctionOf(k6).firstChange === 1 / 8,
+  'K6 set order of screws': (k6) => movesOf(k6)[1]!.order!.join('|') === 'upper|lower',
+  'K6 set further step at most turns on each screw': (k6) => correctionOf(k6).perChange === 1 / 8,
+  'K6 set knee angle while correcting': (k6) => kneeAt(k6, 1, 90),
+  'K7 set wheel range mm': (k7) =>
+    correctionOf(k7).unit === 'mm' && correctionOf(k7).least === 0 && correctionOf(k7).most === 8,
+  'K7 set wheel step mm': (k7) => correctionOf(k7).step === 0.5,
+  'K7 set clockwise': (k7) => correctionOf(k7).ways!.clockwise === 'pad-inward',
+  'K7 set knee while set': (k7) => Number(movesOf(k7)[1]!.posture?.joints?.knee) > 0,
+  'K7 set large gel pad': (k7) => /On the wheel’s side/.test(sets(k7, 'gel-pad-side')),
+  'K8 set dial before the first donning': (k8) =>
+    movesOf(k8)[0]!.goal.kind === 'neutral' && order(k8)[0] === 'dial-to-zero',
+  'K8 set clockwise': (k8) => correctionOf(k8).ways!.clockwise === 'presses',
+  'K9 set extension piece may be left out': (k9) => stopsSettingOf(k9)!.always === true,
+  'K9 set neutral posture': (k9) => movesOf(k9)[0]!.posture?.stance === 'seated',
+  'K9 set first step posture': (k9) => movesOf(k9)[1]!.posture?.stance === 'standing',
+  'K9 set first step turns on both screws': (k9) =>
+    correctionOf(k9).firstChange === 1 / 4 && correctionOf(k9).axes[0]!.go === 'alike',
+  'K9 set further step': (k9) =>
+    correctionOf(k9).perChange === undefined && movesOf(k9)[2]!.amount === 'not-stated',
+  'S3 set pulls before donning': (s3) =>
+    order(s3)[0] === 'pulls-to-the-back' && /toward the back panel/i.test(step(s3, 'pulls-to-the-back')),
+  'S3 set fork of the back panel': (s3) =>
+    /shoulder level, just below C7/.test(step(s3, 'set-the-fork')) &&
+    setting(s3, 'fork-below-c7')?.made === 'at-step',
+  'S4 set sternal pad below the notch mm': (s4) => {
+    const pad = setting(s4, 'sternal-pad-below-notch');
+    return pad?.kind === 'height' && pad.target === 13;
+  },
+  'S4 set posture of the sternal bar’s setting': (s4) =>
+    inOrder(s4, ['sit-as-ordered', 'set-the-sternal-pad']) &&
+    /In the ordered posture/.test(step(s4, 'sit-as-ordered')),
+  'C2 set dial in line with': (c2) => /sternal notch/.test(sets(c2, 'chin-dial')),
+  'C2 set dial until': (c2) => /until the pad touches, neck neutral/.test(sets(c2, 'chin-dial')),
+  'K4 strap order of straps': (k4) =>
+    inOrder(k4, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']),
+  'K6 strap order of straps': (k6) =>
+    inOrder(k6, ['strap-1', 'strap-2', 'strap-3', 'strap-4']) && /above the calf/.test(step(k6, 'strap-1')),
+  'K8 strap order of straps': (k8) =>
+    inOrder(k8, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']) &&
+    /through the ring/.test(step(k8, 'strap-6')),
+  'C2 strap order': (c2) =>
+    inOrder(c2, [
+      'slide-the-rear-panel',
+      'belt-and-flanks',
+      'front-panel-on',
+      'collar-on',
+      'set-the-dial',
+      'tuck-under-each-ear',
+      'set-the-front-height',
+      'clip-and-tighten',
+      'trim-the-ends',
+      'free-the-occipital-plates',
+    ]),
+};
+/** Rows that a model states (server/src/demo/models.test.ts). */
+const setByModel = ['K4 set extension piece installed', 'K7 set wheel range of the lateral version mm'];
+
+const setRows = facts
+  .filter(({ family, stage }) => family in setFamilies && stage === 'set')
+  .map(({ family, stage, fact }) => `${family} ${stage} ${fact.replaceAll("'", '’')}`);
+
+test.each(Object.keys(setStated))('%s', (row) => {
+  const found = facts.find(
+    ({ family, stage, fact }) => `${family} ${stage} ${fact.replaceAll("'", '’')}` === row,
+  );
+  expect(found).toBeDefined();
+  expect(setStated[row]!(programmes.find(({ id }) => id === setFamilies[row.split(' ')[0]!])!)).toBe(true);
+});
+
+test('every row of what is set has a line, or its model', () =>
+  expect([...Object.keys(setStated).filter((row) => / set /.test(row)), ...setByModel].sort()).toEqual(
+    setRows.sort(),
+  ));

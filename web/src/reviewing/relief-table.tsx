@@ -53,17 +53,15 @@ export function ReliefTable() {
           ))}
         </tbody>
       </Table>
-      {relief.compared > 0 && (
-        <Soft>
-          {t('relief.counts', {
-            less: relief.less,
-            same: relief.same,
-            more: relief.more,
-            compared: relief.compared,
-          })}{' '}
-          {relief.verdict ? t(`relief.verdict.${relief.verdict}`) : t('relief.tooFew')} {t('relief.notCause')}
-        </Soft>
-      )}
+      <Soft>
+        {t('relief.counts', {
+          less: relief.less,
+          same: relief.same,
+          more: relief.more,
+          compared: relief.compared,
+        })}{' '}
+        {relief.verdict ? t(`relief.verdict.${relief.verdict}`) : t('relief.tooFew')} {t('relief.notCause')}
+      </Soft>
     </Stack>
   );
 }

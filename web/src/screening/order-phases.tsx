@@ -75,6 +75,8 @@ function PhaseFields({
   const { fields, append, remove } = useFieldArray({ control, name: `${at}.limits` });
   const does = programme.ordered ?? [];
   const [more, showMore] = useState(false);
+  // a lock that was read out of text is shown, whether or not this brace has one
+  const locked = useWatch({ control, name: `${at}.lock` }).trim() !== '';
   const phase = Number(at.split('.')[1]) + 1;
   const day = (
     <Controller
@@ -142,9 +144,9 @@ function PhaseFields({
           )}
         </Line>
       ))}
-      {(does.includes('lock') || does.includes('weight') || more) && (
+      {(does.includes('lock') || does.includes('weight') || more || locked) && (
         <Row $align="flex-start" $gap={12}>
-          {(does.includes('lock') || more) && <LockFields control={control} at={at} />}
+          {(does.includes('lock') || more || locked) && <LockFields control={control} at={at} />}
           {(does.includes('weight') || more) && (
             <Controller
               control={control}

@@ -34,8 +34,6 @@ await page.getByText('Marta Quintela').first().waitFor();
 await shoot(page, 'bench');
 await page.goto(`${address}/cases`);
 await shoot(page, 'cases');
-await page.goto(`${address}/cases/new`);
-await shoot(page, 'new-case');
 
 for (const [name, stage, file] of [
   ['Antón Freire', 'screen', 'screen'],
@@ -51,17 +49,23 @@ for (const [name, stage, file] of [
   await shoot(page, file);
 }
 
+// the hinge against the estimated centre of the knee
+await openStage(page, clinic, 'Iria Castrelo', 'set');
+await page.getByRole('button', { name: 'Is the hinge on the knee?' }).click();
+await page
+  .getByRole('group', { name: /Arrow keys/ })
+  .evaluate((group) => group.scrollIntoView({ block: 'start' }));
+await shoot(page, 'align');
+
 for (const [name, stage, file] of [
   ['Elvira Rego', 'measure', 'measure-trunk'],
-  ['Xián Pereiro', 'measure', 'measure-neck'],
+  ['Pilar Fontán', 'set', 'ledger'],
+  ['Moncho Vilar', 'set', 'belt'],
 ] as const) {
   await openStage(page, clinic, name, stage);
   await shoot(page, file);
 }
-for (const [path, file] of [
-  ['catalogue', 'catalogue'],
-  ['catalogue/veiga-suave', 'catalogue-model'],
-] as const) {
+for (const [path, file] of [['catalogue', 'catalogue']] as const) {
   await page.goto(`${clinic.address}/${path}`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, file);

@@ -270,3 +270,38 @@ describe('since when it is worn', () => {
     expect(worn.at(-1)).toEqual({ from: '2021-03-16', stops: { extension: 10, flexion: 90 } });
   });
 });
+
+test('what goes out by its own days is due on each of them, named by the day it was stated for', () => {
+  const scheduled = {
+    ...dialContext,
+    programme: {
+      ...dialContext.programme,
+      settings: [
+        {
+          kind: 'pieces' as const,
+          id: 'wedges',
+          made: 'before-donning' as const,
+          least: 0,
+          most: 8,
+          schedule: [
+            { fromDay: 0, value: 4 },
+            { fromDay: 14, value: 2 },
+            { fromDay: 28, value: 0 },
+          ],
+        },
+      ],
+    },
+  };
+  const log = testLogbook(scheduled);
+  log.order({
+    phases: [
+      { fromDay: 0, limits: [] },
+      { fromDay: 21, limits: [] },
+    ],
+  });
+  log.write('set.made', { setting: 'wedges', values: [{ place: 'one', value: 4 }] }, at('2026-11-08'));
+  expect(caseRibbon(state(log, scheduled)).buckles).toEqual([
+    { day: '2026-11-21', step: 14, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
+    { day: '2026-12-05', step: 28, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
+  ]);
+});

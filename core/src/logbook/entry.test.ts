@@ -331,3 +331,82 @@ test('an entry in today’s version is the same one, not a copy', () => {
   log.read('girth-above', 'right', 450);
   expect(current(log.entries[1]!, {})).toBe(log.entries[1]);
 });
+
+/** The faults of a body of a kind, by where they are. */
+const bodyFaults = (kind: string, stage: string, body: object, v = kinds[kind as keyof typeof kinds].v) =>
+  faultsOf({
+    ...sound(),
+    kind,
+    stage,
+    v,
+    body,
+    ...(kinds[kind as keyof typeof kinds].nature === 'intent' ? { expects: null } : {}),
+  });
+
+test('a plan that grows says all of its growth, one as ordered how it is worn', () => {
+  const growing = { kind: 'growing', from: '2026-11-24', firstDay: 30, grow: 30, everyDays: 1, ceiling: 90 };
+  expect(bodyFaults('wear.planned', 'wear', growing)).toEqual([]);
+  for (const field of ['firstDay', 'grow', 'everyDays', 'ceiling'])
+    expect([field, bodyFaults('wear.planned', 'wear', { ...growing, [field]: undefined })]).toEqual([
+      field,
+      ['body'],
+    ]);
+  const asOrdered = { kind: 'as-ordered', from: '2026-11-24', wearing: 'by day' };
+  expect(bodyFaults('wear.planned', 'wear', asOrdered)).toEqual([]);
+  expect(bodyFaults('wear.planned', 'wear', { ...asOrdered, wearing: undefined })).toEqual(['body']);
+});
+
+test('an answer to a check says something: a value, what was seen, or that the end was not reached', () => {
+  expect(bodyFaults('check.recorded', 'check', { check: 'c' })).toEqual(['body']);
+  for (const said of [{ value: 3 }, { seen: true }, { seen: false }, { notReached: true }])
+    expect(bodyFaults('check.recorded', 'check', { check: 'c', ...said })).toEqual([]);
+  expect(bodyFaults('check.recorded', 'check', { check: 'c', notReached: false })).toEqual(['body']);
+});
+
+test('a limit names its ends as its joint has them, the one and the other', () => {
+  const phase = (from: string | undefined, to: string | undefined) => ({
+    ...(orderSent().body as object),
+    phases: [
+      {
+        fromDay: 0,
+        limits: [
+          {
+            joint: 'knee',
+            plane: 'sagittal',
+            ...(from ? { from: { toward: from, degrees: 5 } } : {}),
+            ...(to ? { to: { toward: to, degrees: 60 } } : {}),
+          },
+        ],
+      },
+    ],
+  });
+  expect(bodyFaults('order.given', 'screen', phase('flexion', 'flexion'))).toEqual([]);
+  expect(bodyFaults('order.given', 'screen', phase('plantarflexion', 'flexion'))).toEqual([
+    'body.phases[0].limits[0]',
+  ]);
+  expect(bodyFaults('order.given', 'screen', phase('flexion', 'plantarflexion'))).toEqual([
+    'body.phases[0].limits[0]',
+  ]);
+  expect(bodyFaults('order.given', 'screen', phase(undefined, 'plantarflexion'))).toEqual([
+    'body.phases[0].limits[0]',
+  ]);
+});
+
+test('a finding is known from before only where it is there and may be', () => {
+  const answer = (finding: string, present: boolean) => ({
+    answers: [{ finding, present, known: { by: 'Dr Elva Nogueira', since: '2026-11-01' } }],
+  });
+  expect(bodyFaults('screen.looked', 'screen', answer('diabetes', false))).not.toEqual([]);
+  expect(bodyFaults('screen.looked', 'screen', answer('calf-swollen', true))).toEqual([]);
+  expect(bodyFaults('screen.looked', 'screen', answer('calf-swollen', false))).not.toEqual([]);
+  // a danger sign that nobody lets be known from before
+  expect(bodyFaults('screen.looked', 'screen', answer('infected-wound', true))).not.toEqual([]);
+});
+
+test('a setting that was made carries its numbers, or whether it is in, and not both', () => {
+  const values = [{ place: 'one', value: 3 }];
+  expect(bodyFaults('set.made', 'set', { setting: 's', values })).toEqual([]);
+  expect(bodyFaults('set.made', 'set', { setting: 's', fitted: true })).toEqual([]);
+  expect(bodyFaults('set.made', 'set', { setting: 's' })).toEqual(['body']);
+  expect(bodyFaults('set.made', 'set', { setting: 's', fitted: true, values })).toEqual(['body']);
+});

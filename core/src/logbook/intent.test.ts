@@ -145,3 +145,37 @@ test('a choice of a setting is judged elsewhere; a belt’s plan is a plan', () 
     { at: 'kind', message: 'needs an order first' },
   ]);
 });
+
+test('a change of an order’s days follows the order, then the change before it; each that cannot be is a fault', () => {
+  const log = testLogbook();
+  const following = () => intentInForce(state(log), 'order.changed', {});
+  const change = (what: 'held' | 'resumed' | 'moved', day: string) => ({
+    what,
+    day,
+    prescriber: 'ward 3',
+    reason: 'wound',
+  });
+  const faults = (what: 'held' | 'resumed' | 'moved', day: string) =>
+    intentFaults(state(log), sent('order.changed', change(what, day), { stage: 'set' }));
+  expect(following()).toBeNull();
+  expect(faults('held', today)).toEqual([{ at: 'kind', message: 'needs an order first' }]);
+  const order = log.order();
+  expect(following()).toBe(order);
+  expect(intentInForce(state(log), 'order.given', {})).toBe(order);
+  expect(faults('held', today)).toEqual([]);
+  expect(faults('resumed', today)).toEqual([
+    { at: 'body.what', message: 'cannot be resumed: the order is not held' },
+  ]);
+  expect(faults('moved', '2026-11-07')).toEqual([{ at: 'body.what', message: 'is day zero already' }]);
+  const held = log.write('order.changed', change('held', '2026-11-20'));
+  expect(following()).toBe(held);
+  // an order follows the order that was given, whatever has happened to its days
+  expect(intentInForce(state(log), 'order.given', {})).toBe(order);
+  expect(faults('held', today)).toEqual([
+    { at: 'body.what', message: 'cannot be held: the order is held already' },
+  ]);
+  expect(faults('resumed', '2026-11-19')).toEqual([
+    { at: 'body.what', message: 'cannot be resumed before the day on which it was held' },
+  ]);
+  expect(faults('resumed', today)).toEqual([]);
+});

@@ -91,16 +91,10 @@ test('models that read alike are ranked by what they read, each with its own cha
 });
 
 const testModelBands = model.chart.axes[0]!.bands;
-const meanOf = (found: ReturnType<typeof state_>, model: BraceModel, by = programme, stature = 1700) => {
+const meanOf = (found: typeof state, model: BraceModel, by = programme, stature = 1700) => {
   const [fit] = rankModels(found, [{ programme: by, model }], stature);
   return fit!;
 };
-const state_ = (...readings: [step: string, side: 'left' | 'right', value: number][]) => {
-  const made = testLogbook();
-  for (const [step, side, value] of readings) made.read(step, side, value, value);
-  return foldCase(made.entries, testContext)!;
-};
-
 /** A model with one axis, read so far above the knee. */
 const oneAxis = (above: number): BraceModel => {
   const { model: whole } = at(above, 'one axis');

@@ -75,9 +75,9 @@ export function DraggedHandle({
   const side = frame.width - Math.max(back, front) >= Math.min(back, front) - frame.width / 2 ? 1 : -1;
   const from = side === 1 ? Math.max(back, front) + 10 : Math.min(back, front) - 10;
   const lines = (text: string, x0: number, y0: number) =>
-    text.split(', ').map((line, i, all) => (
+    text.split(/(?<=[:,]) /).map((line, i) => (
       <tspan key={line} x={x0} y={y0 + 16 * i}>
-        {i < all.length - 1 ? `${line},` : line}
+        {line}
       </tspan>
     ));
   const anchor = side === 1 ? 'start' : 'end';
@@ -90,7 +90,7 @@ export function DraggedHandle({
         aria-hidden
       />
       <text textAnchor={anchor} style={{ fill: color('ink'), fontWeight: 700 }} aria-hidden>
-        {lines(handle.label, from, y - 40)}
+        {lines(handle.label, from, y - 60)}
       </text>
       <path
         d={`M${ex + side * 6} ${ey + 6}L${from - side * 4} ${ey + 44}`}

@@ -1566,6 +1566,7 @@ export const en = {
     kept: 'Kept.',
     remove: 'Take the template away',
     lastDay: 'to day',
+    locked: 'locked at {{angle}}°',
     openEnd: 'open',
   },
   hinge: {

@@ -1585,6 +1585,7 @@ export const es: SameShape<typeof en> = {
     kept: 'Guardada.',
     remove: 'Quitar la plantilla',
     lastDay: 'hasta el día',
+    locked: 'bloqueado en {{angle}}°',
     openEnd: 'abierto',
   },
   hinge: {

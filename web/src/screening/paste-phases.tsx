@@ -105,7 +105,7 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
                   ? formatWindow(window, heldJoint(state.programme))
                   : '',
                 lock
-                  ? `${t('order.lock')} ${lock.at ?? '?'}°${lock.when ? `, ${named('lockWhen', lock.when)}` : ''}`
+                  ? `${t('paste.locked', { angle: lock.at ?? '?' })}${lock.when ? `, ${named('lockWhen', lock.when)}` : ''}`
                   : '',
                 weight ? named('weightBearing', weight) : '',
               ]

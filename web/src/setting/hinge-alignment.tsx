@@ -42,6 +42,7 @@ import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
+import { useSteady } from '../parts/use-steady';
 import { Why } from '../parts/why';
 import type { TravelShown } from './travel-chart';
 
@@ -148,13 +149,13 @@ function Alignment() {
   })();
   const written = readPath(typed.path);
   const own = 'path' in written && written.path.length > 0 ? written.path : undefined;
-  const path = useMemo(() => own ?? state.programme.jointCentre ?? [], [own, state.programme.jointCentre]);
+  const path = useSteady(own ?? state.programme.jointCentre ?? []);
   const pivots = readQuantity(typed.pivots, 'length', unit);
   const spacing = 'value' in pivots ? pivots.value : usualPivots;
   const motion = limitedMotion(state.programme);
   const order = state.order?.order;
   const window = (order && windowOn(order, today, motion)?.window) ?? {};
-  const arc = { from: window.extension ?? usualArc.from, to: window.flexion ?? usualArc.to };
+  const arc = useSteady({ from: window.extension ?? usualArc.from, to: window.flexion ?? usualArc.to });
   const spot = now && fromCentre(now.above, now.forward, depth);
   const taken = useRef(typed);
   useEffect(() => {
@@ -368,16 +369,10 @@ function Travelling({
   depth: number;
 }) {
   const { unit } = useWork();
-  const hinge = useMemo<Hinge>(
-    () => ({ type, at: spot, pivots }),
-    [type, spot.forward, spot.proximal, pivots],
-  ); // eslint-disable-line react-hooks/exhaustive-deps -- by its two numbers
+  const hinge = useSteady<Hinge>({ type, at: spot, pivots });
   const end = hingeTravel(hinge, path, donned, arc.to);
-  const best = useMemo(() => bestPlace(hinge, path, donned, arc), [hinge, path, donned, arc.from, arc.to]); // eslint-disable-line react-hooks/exhaustive-deps -- by its two ends
-  const shown = useMemo<TravelShown>(
-    () => ({ hinge, path, donned, arc }),
-    [hinge, path, donned, arc.from, arc.to],
-  ); // eslint-disable-line react-hooks/exhaustive-deps -- by its two ends
+  const best = useMemo(() => bestPlace(hinge, path, donned, arc), [hinge, path, donned, arc]);
+  const shown = useMemo<TravelShown>(() => ({ hinge, path, donned, arc }), [hinge, path, donned, arc]);
   // the numbers answer at once, the curve when there is time
   const drawn = useDeferredValue(shown);
   const said = (mm: number) => formatFine(Math.abs(mm), 'mm', unit);

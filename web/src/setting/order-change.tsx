@@ -9,7 +9,7 @@ import { Row, Sheet, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { useState } from 'react';
-import { stepsWith, StepTable } from './schedule-work';
+import { stepsWith, StepTable } from './step-table';
 
 /** What the prescriber changed of the order's days, shown before and after, then taken. */
 export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; onDone: () => void }) {

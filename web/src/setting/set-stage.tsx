@@ -1,5 +1,6 @@
 import type { MarkToDraw } from '@estribo/core/drawing';
 import type { CaseState } from '@estribo/core/logbook';
+import { hasEnded } from '@estribo/core/order';
 import { useFigureLayer, useSelection, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
 import { HingeAlignment, hasKneeHinge } from './hinge-alignment';
@@ -11,7 +12,7 @@ import { Soft, Stack } from '../parts/layout';
 
 /** What is set before it goes on: what has the whole work to itself, where it has that, and everything else. */
 export default function SetStage() {
-  const { state } = useWork();
+  const { state, today } = useWork();
   const first = state.setting.made.find(({ setting }) => screenOf(setting).Whole)?.setting;
   if (!first) return <PlainSettings />;
   const Whole = screenOf(first).Whole!;
@@ -19,6 +20,8 @@ export default function SetStage() {
     <>
       <Whole setting={first} />
       <SettingsWork />
+      {state.order && !hasEnded(state.order.order, today) && <ScheduleWork order={state.order} />}
+      {hasKneeHinge(state) && <HingeAlignment />}
     </>
   );
 }

@@ -13,8 +13,6 @@ import { formatAngle, formatDay } from '../parts/format';
 import { Why } from '../parts/why';
 import { Dial } from './dial';
 import { MotionEntry } from './motion-entry';
-import { hasKneeHinge, HingeAlignment } from './hinge-alignment';
-import { ScheduleWork } from './schedule-work';
 import { StopsWork } from './stops-work';
 import { Button } from '../parts/button';
 
@@ -99,8 +97,6 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
           )}
       {chosen && chosen.staleBecause.length > 0 && <Notice tone="caution">{t('common.stale')}</Notice>}
       {(!maySet || reached) && <StopsWork stage="set" setting={setting} />}
-      <ScheduleWork order={state.order!} />
-      {hasKneeHinge(state) && <HingeAlignment />}
       {choice.ok && (
         <Why
           rows={[

@@ -57,6 +57,7 @@ export default function TravelChart({ shown }: { shown: TravelShown }) {
           ...(dashed ? { type: 'dashed' as const, width: 1.8 } : {}),
         },
         endLabel: { show: true, formatter: name, color: palette[token], offset: [4, 0] },
+        labelLayout: { moveOverlap: 'shiftY' as const },
       });
       return {
         grid: { left: 44, right: 92, top: 22, bottom: 26 },

@@ -1,8 +1,10 @@
+import fc from 'fast-check';
 import { given, order } from '../order/test-order';
 import { testRecord, written } from '../record/test-record';
 import { decideSetting } from './decision';
 import { settingChosen, settingMade } from './entries';
 import type { SettingMade } from './kind';
+import type { Setting } from './settings';
 import { bodyOfMade, foldSettings, foldStops, groundsOn, isSet, wantedOn } from './fold';
 import { madeIn } from './ledger';
 import { air, grounds, hinges, inHinges, lock, panel, screw, settings } from './test-settings';
@@ -20,7 +22,7 @@ const chosen = (setting: string, day = '2026-11-24') =>
   written(settingChosen, { ...decideSetting(state, setting, day, true)!, madeFrom: [] }, on(day));
 const turned = (turns: number, day?: string, more = {}) =>
   made({ setting: 'screw', values: [{ place: 'medial', value: turns }] }, day, more);
-const folded = (entries: Parameters<typeof testRecord>, of = settings, by = grounds) =>
+const folded = (entries: Parameters<typeof testRecord>, of: readonly Setting[] = settings, by = grounds) =>
   foldSettings(testRecord(...entries), of, by);
 const one = (id: string, entries: Parameters<typeof testRecord>, by = grounds) =>
   folded(entries, settings, by).find(({ setting }) => setting.id === id)!;
@@ -261,4 +263,41 @@ test('what is wanted of a setting on a day, by what holds', () => {
   expect(wantedOn(hinges, grounds, '2026-11-10')).toEqual({ from: 10, to: 60 });
   expect(wantedOn(hinges, { ...grounds, order: undefined }, '2026-11-10')).toBeUndefined();
   expect(wantedOn(lock, grounds, '2026-11-10')).toBe('open');
+});
+
+test('a belt’s ends are equal after any sequence of changes, or it is said that they are not', () => {
+  const ends: Setting = {
+    kind: 'mark',
+    id: 'ends',
+    made: 'before-donning',
+    axes: [{ of: ['right', 'left'], go: 'alike' }],
+    least: 1,
+    most: 60,
+  };
+  const change = fc.record({ right: fc.integer({ min: 1, max: 60 }), left: fc.integer({ min: 1, max: 60 }) });
+  fc.assert(
+    fc.property(fc.array(change, { minLength: 1, maxLength: 8 }), (changes) => {
+      const [now] = folded(
+        changes.map(({ right, left }) =>
+          made({
+            setting: 'ends',
+            values: [
+              { place: 'right', value: right },
+              { place: 'left', value: left },
+            ],
+          }),
+        ),
+        [ends],
+      );
+      // by the plain numbers of the last change, whatever came before
+      const { right, left } = changes.at(-1)!;
+      expect(now!.made!.values).toEqual({ right, left });
+      expect(now!.judged).toEqual(
+        right === left
+          ? { state: 'right' }
+          : { state: 'wrong', why: 'pair-differs', by: Math.abs(right - left) },
+      );
+      expect(isSet(now!)).toBe(right === left);
+    }),
+  );
 });

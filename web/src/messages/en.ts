@@ -1237,6 +1237,8 @@ export const en = {
     lift: 'lift under the other shoe',
   },
   setting: {
+    noOrderNow:
+      'There is no order in force: nothing is changed here before the prescriber is asked. What is found in it is recorded all the same, and marked.',
     asWanted: '{{what}}: set to {{value}}, as wanted',
     liftNeeded: 'Worked out: {{lift}} under the other shoe. Put it on, walk, ask.',
     standsAt: 'It stands at {{stands}}.',

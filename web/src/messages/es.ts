@@ -1246,6 +1246,8 @@ export const es: SameShape<typeof en> = {
     lift: 'alza bajo el otro zapato',
   },
   setting: {
+    noOrderNow:
+      'No hay una orden en vigor: aquí no se cambia nada antes de preguntar al prescriptor. Lo que se encuentre se anota igualmente, y queda señalado.',
     asWanted: '{{what}}: puesto en {{value}}, como se quiere',
     liftNeeded: 'Calculado: {{lift}} bajo el otro zapato. Póngalo, que ande, pregunte.',
     standsAt: 'Está en {{stands}}.',

@@ -1,5 +1,7 @@
 import { stands } from '@estribo/core/record';
+import { hasEnded } from '@estribo/core/order';
 import {
+  isUnderOrder,
   judgeSetting,
   sameMade,
   type Setting,
@@ -154,6 +156,9 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
           {t(`setting.flag.${flag}`)}
         </Notice>
       ))}
+      {isUnderOrder(setting) && (!state.order || hasEnded(state.order.order, today)) && (
+        <Notice tone="stop">{t('setting.noOrderNow')}</Notice>
+      )}
       {own && <Choosing one={one} stage={stage} />}
       {words.caution && <Notice tone="caution">{words.caution}</Notice>}
     </Line>

@@ -6,11 +6,12 @@ import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
+import { saidHandedOver } from '../setting/hand-over';
 import { OtherLists } from '../strapping/other-lists';
 import type { Token } from '../look/tokens';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
-import { careLine, wearLine } from '../messages/fitting';
+import { careLine, settingWords, wearLine } from '../messages/fitting';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
@@ -53,6 +54,15 @@ export default function WearStage() {
       </Stack>
       {state.wearing.family.lines.length > 0 && (
         <Soft>{state.wearing.family.lines.map((line) => wearLine(state.programme, line)).join(' ')}</Soft>
+      )}
+      {state.setting.made.map(
+        ({ setting, patient }) =>
+          patient &&
+          setting.kind === 'correction' && (
+            <Notice key={setting.id} tone="plain">
+              <b>{settingWords(state.programme, setting.id).name}.</b> {saidHandedOver(setting, patient)}
+            </Notice>
+          ),
       )}
       {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
       {state.wearing.held && <Notice tone="stop">{t('wearing.held')}</Notice>}

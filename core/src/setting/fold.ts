@@ -173,11 +173,11 @@ export function foldSettings(
     const { made: now, day } = last;
     const before = made.slice(0, -1);
     const byPatient = last.reported
-      ? patientFault(
+      ? (patientFault(
           withHandedOver(setting, patient),
           before.at(-1) && { ...before.at(-1)!.made, day: before.at(-1)!.day },
           { ...now, day },
-        )
+        ) ?? (patient && isBeyond(now, patient) ? ('over-patient' as const) : undefined))
       : undefined;
     // a patient has a limit of its own for one change; the one for all of them holds whoever made it
     const over = changeFault(
@@ -229,6 +229,10 @@ const withHandedOver = (setting: Setting, patient: HandedOver | undefined): Sett
   patient
     ? { ...setting, patient: { within: asNumber(patient.within), everyDays: patient.everyDays } }
     : setting;
+
+/** Whether it stands further than was handed over, either way. */
+const isBeyond = ({ values = {} }: SettingMade, { most }: HandedOver): boolean =>
+  Object.values(values).some((value) => Math.abs(value ?? 0) > asNumber(most) + 1e-9);
 
 const withoutStep = (setting: Setting): Setting => ({
   ...setting,

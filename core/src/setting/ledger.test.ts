@@ -127,6 +127,18 @@ test('handed over to the patient, its step and days are those that were stated',
   expect(folded(turned({ upper: [1, 8] }), turned({ upper: [1, 16] }, { reported: true })).flags).toEqual([
     'not-patients',
   ]);
+  // no further than was handed over, however small the step
+  const far = written(settingMade, {
+    setting: 'screws',
+    values: [
+      { place: 'upper', value: 0.5 },
+      { place: 'lower', value: 0 },
+    ],
+  } as never);
+  expect(folded(far, over, turned({ upper: [1, 16] }, { reported: true }, '2026-11-28')).flags).toContain(
+    'over-patient',
+  );
+  expect(folded(far, over, turned({ upper: [-1, 16] }, { reported: true }, '2026-11-28')).flags).toEqual([]);
   expect(folded(over).patient).toEqual({
     entry: 'e1',
     day: '2026-11-24',

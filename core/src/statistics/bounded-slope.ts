@@ -1,3 +1,5 @@
+import { median } from './median';
+
 /** A value that was reached, or only known to be at least so much. */
 export interface BoundedPoint {
   x: number;
@@ -12,10 +14,6 @@ export interface BoundedSlope {
   high: number;
 }
 
-const median = (sorted: readonly number[]): number => {
-  const half = sorted.length / 2;
-  return Number.isInteger(half) ? (sorted[half - 1]! + sorted[half]!) / 2 : sorted[Math.floor(half)]!;
-};
 const rising = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1);
 
 /**

@@ -1,3 +1,4 @@
+import { median } from './median';
 import { normalCdf, normalDensity } from './normal';
 
 /** The quantile of the standard normal distribution, by bisection over its distribution function and one Newton step. */
@@ -11,11 +12,6 @@ function normalQuantile(probability: number): number {
   const z = (low + high) / 2;
   return z - (normalCdf(z) - probability) / Math.max(normalDensity(z), 1e-300);
 }
-
-const median = (sorted: readonly number[]): number => {
-  const half = sorted.length / 2;
-  return Number.isInteger(half) ? (sorted[half - 1]! + sorted[half]!) / 2 : sorted[Math.floor(half)]!;
-};
 
 export interface TheilSen {
   slope: number;

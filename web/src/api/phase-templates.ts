@@ -10,6 +10,13 @@ const key = ['phase-templates'];
 export const usePhaseTemplates = () =>
   useQuery({ queryKey: key, queryFn: () => ask(phaseTemplates, '/phase-templates') }).data?.templates ?? [];
 
+/** Takes a template away; orders that were read out of it stay as they are. */
+export const useRemoveTemplate = () =>
+  useMutation({
+    mutationFn: (id: string) => call('DELETE', `/phase-templates/${id}`),
+    onSuccess: () => queries.invalidateQueries({ queryKey: key }),
+  });
+
 /** Keeps a text as a template of the clinic's own. */
 export const useKeepTemplate = () =>
   useMutation({

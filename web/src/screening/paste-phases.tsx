@@ -2,7 +2,7 @@ import { readPhases, weekReadings, type WeekReading } from '@estribo/core/order'
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
-import { useKeepTemplate, usePhaseTemplates } from '../api/phase-templates';
+import { useKeepTemplate, usePhaseTemplates, useRemoveTemplate } from '../api/phase-templates';
 import { useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
@@ -52,6 +52,7 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
   const [weeks, setWeeks] = useState<WeekReading>();
   const [chosen, choose] = useState('');
   const templates = usePhaseTemplates();
+  const remove = useRemoveTemplate();
   const { phases, notUnderstood, weeks: read } = readPhases(text, weeks);
   const template = templates.find(({ id }) => id === chosen);
   return (
@@ -73,7 +74,18 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
               setText(templates.find((one) => one.id === id)?.text ?? '');
             }}
           />
-          {template && <Soft>{t('paste.templateCaution')}</Soft>}
+          {template && (
+            <>
+              <Soft>{t('paste.templateCaution')}</Soft>
+              <Button
+                look="quiet"
+                isDisabled={remove.isPending}
+                onPress={() => remove.mutate(template.id, { onSuccess: () => choose('') })}
+              >
+                {t('paste.remove')}
+              </Button>
+            </>
+          )}
         </Row>
       )}
       <Field

@@ -99,6 +99,7 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
   await measureAll(page, {
     'Ankle angle': ['0'],
     'Foot length': ['272'],
+    'Heel to ball': ['182', '183'],
     'Calf girth': ['372', '374'],
     'Ankle motion': ['0-0-0'],
   });
@@ -260,7 +261,7 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
   await page.getByRole('button', { name: 'Slide lock: 30°' }).click();
   await expect(page.getByText('Ordered locked at 30°, and it is open.')).toHaveCount(0);
   for (const [name, value] of [
-    ['Length of the uprights', '410'],
+    ['Length of the uprights', '553'],
     ['Strap carriers', '5'],
   ] as const) {
     const line = page.getByRole('listitem').filter({ hasText: name });
@@ -462,7 +463,12 @@ test('a family written here as data goes from Screen to Review without a line of
   await expect(main.getByText('Ankle, sideways: to 10° adduction', { exact: false })).toBeVisible();
   await expect(main.getByText('Not by this brace', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Measure/ }).click();
-  await measureAll(page, { 'Ankle angle': ['-5'], 'Foot length': ['272'], 'Calf girth': ['372', '374'] });
+  await measureAll(page, {
+    'Ankle angle': ['-5'],
+    'Foot length': ['272'],
+    'Heel to ball': ['182', '183'],
+    'Calf girth': ['372', '374'],
+  });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size L' }).click();
   await page.getByRole('link', { name: /^Set/ }).click();

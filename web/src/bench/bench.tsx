@@ -195,6 +195,17 @@ function sorted(cases: CaseSummary[], today: string): Row_[] {
     .sort((a, b) => (a.next?.day ?? '9').localeCompare(b.next?.day ?? '9'));
 }
 
+/** days that the stops' words take on the ribbon where it is narrowest, and how far a buckle reaches to each side */
+const words = 3;
+const reach = 1;
+
+/** The first day of a worn span, counted on the ribbon, from which its stops can be read between the buckles. */
+function clearDay(start: number, end: number, buckles: readonly number[]): number | undefined {
+  for (let day = Math.max(0, start); day + words <= Math.min(dayCount, end); day += 1)
+    if (!buckles.some((at) => at + 0.5 > day - reach && at + 0.5 < day + words + reach)) return day;
+  return undefined;
+}
+
 /** What is due, on a ribbon of days from a week ago to three weeks on. */
 export function Bench() {
   const bench = useBench();
@@ -289,6 +300,7 @@ function BenchRow({
     if (at < 0 || at >= dayCount) continue;
     shown.set(buckle.day, [...(shown.get(buckle.day) ?? []), buckle]);
   }
+  const buckleDays = [...shown.keys()].map((day) => daysBetween(from, day));
   const lateBefore = late && next && daysBetween(from, next.day) < 0 ? next : undefined;
   return (
     <>
@@ -311,12 +323,21 @@ function BenchRow({
             span.until ? daysBetween(from, span.until) : dayCount,
           ];
           if (end <= 0 || start >= dayCount) return null;
+          const clear = span.stops && clearDay(start, end, [...(lateBefore ? [0] : []), ...buckleDays]);
           return (
             <Leather
               key={span.from}
               style={{ left: percent(start), width: `calc(${percent(end)} - ${percent(start)})` }}
             >
-              {span.stops && `${formatStops(span.stops)}`}
+              {span.stops && clear !== undefined && (
+                <span
+                  style={{
+                    marginLeft: `${((clear - Math.max(0, start)) / (Math.min(dayCount, end) - Math.max(0, start))) * 100}%`,
+                  }}
+                >
+                  {formatStops(span.stops)}
+                </span>
+              )}
             </Leather>
           );
         })}

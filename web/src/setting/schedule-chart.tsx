@@ -88,13 +88,19 @@ export default function ScheduleChart({ shown }: { shown: ScheduleShown }) {
         z: 5,
       });
       return {
-        grid: { left: 44, right: 18, top: 18, bottom: 26 },
+        grid: { left: 44, right: 18, top: 18, bottom: 34 },
         xAxis: {
           type: 'value' as const,
           min: Math.min(0, at(today)),
           max: end,
           interval: end > 60 ? 14 : 7,
-          axisLabel: { color: palette.soft, formatter: (day: number) => t('schedule.day', { day }) },
+          axisLabel: {
+            color: palette.soft,
+            // clear of the lowest angle beside it
+            margin: 15,
+            hideOverlap: true,
+            formatter: (day: number) => t('schedule.day', { day }),
+          },
           splitLine: { show: false },
           axisLine: { lineStyle: { color: palette.edge } },
         },

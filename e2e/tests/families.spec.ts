@@ -477,21 +477,22 @@ test('a family written here as data goes from Screen to Review without a line of
   await angle.fill('-5');
   await angle.press('Enter');
   // screws that go against each other, a quarter turn at most
-  await expect(
-    page.getByText('to 0.25 turns; 0.25 turns at a time; then walk', { exact: false }),
-  ).toBeVisible();
+  await expect(page.getByText('to 1/4 turn; 1/4 turn at a time; then walk', { exact: false })).toBeVisible();
   const screws = main.getByRole('listitem').filter({ hasText: 'Screws of the sides' }).first();
-  const turn = async (medial: string, lateral: string) => {
-    await screws.getByRole('textbox').first().fill(medial);
-    await screws.getByRole('textbox').last().fill(lateral);
-    await page.getByRole('button', { name: 'Screws of the sides: Take it' }).click();
-  };
-  await turn('0.25', '0.25');
+  await screws.getByRole('button', { name: 'It is at neutral' }).click();
+  await screws.getByRole('button', { name: 'medial 1/4 turn clockwise' }).click();
   await expect(page.getByText('The two are not opposite to each other', { exact: false })).toBeVisible();
-  await turn('0.25', '-0.25');
+  await screws.getByRole('button', { name: 'lateral 1/4 turn anticlockwise' }).click();
   await expect(page.getByText('The two are not opposite', { exact: false })).toHaveCount(0);
-  // half a turn back at once: said, and no bar to going on
-  await expect(page.getByText('More at once than is allowed', { exact: false })).toBeVisible();
+  // half a turn at once is refused with its reason, and nothing of it is written
+  await screws.getByRole('button', { name: 'Another amount' }).click();
+  await screws.getByText('anticlockwise', { exact: true }).click();
+  await screws.getByLabel(/^By how much/).fill('1/2');
+  await screws.getByRole('button', { name: 'Take it' }).click();
+  await expect(
+    screws.getByText('More than the 1/4 turn that one step may be', { exact: false }),
+  ).toBeVisible();
+  await expect(screws.getByText('It stands at medial +1/4, lateral −1/4.')).toBeVisible();
   const strokes = page.getByLabel('Air in the cell', { exact: true });
   await strokes.fill('3');
   await strokes.press('Enter');

@@ -105,6 +105,7 @@ test('ankle: a walker by shoe size, its height by the order, and the order sheet
   await measureAll(page, {
     'Ankle angle': ['1'],
     'Foot length': ['272'],
+    'Heel to ball': ['182', '183'],
     'Calf girth': ['372', '374'],
     'Ankle motion': ['10-0-30'],
   });

@@ -16,6 +16,14 @@ const settle = {
   name: 'Walk, then look again',
   hold: 'A brace settles. Note how far it dropped; re-tighten in the same order.',
 };
+const hingeLevel = {
+  name: 'Hinge level',
+  hold: 'Level with the top of the kneecap, slightly behind the side midline.',
+};
+const strapsStay = {
+  name: 'Straps stay as they are',
+  hold: 'From now on it is opened and closed by its buckles only.',
+};
 const sixStrapSteps: FamilyWords['steps'] = {
   'open-all': {
     name: 'Open all straps',
@@ -80,10 +88,7 @@ export const unloaderOneScrew: FamilyWords = {
   },
   parts: { 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
   steps: {
-    'hinge-level': {
-      name: 'Hinge level',
-      hold: 'Level with the top of the kneecap, slightly behind the side midline.',
-    },
+    'hinge-level': hingeLevel,
     'straps-in-order': {
       name: 'Straps in their marked order',
       hold: snug,
@@ -91,10 +96,7 @@ export const unloaderOneScrew: FamilyWords = {
       look: 'The brace has not turned.',
     },
     'settling-walk': settle,
-    'straps-stay': {
-      name: 'Straps stay as they are',
-      hold: 'From now on it is opened and closed by its buckles only.',
-    },
+    'straps-stay': strapsStay,
     correct: {
       name: 'Correct',
       hold: 'Seated, knee 90. Clockwise relieves the outer side, anticlockwise the inner. Stand, walk, ask.',
@@ -118,10 +120,7 @@ export const unloaderTwoScrews: FamilyWords = {
   },
   parts: { 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
   steps: {
-    'hinge-level': {
-      name: 'Hinge level',
-      hold: 'Level with the top of the kneecap, slightly behind the side midline.',
-    },
+    'hinge-level': hingeLevel,
     'strap-1': {
       name: 'Strap 1, above the calf',
       hold: `It holds the brace in its place. ${snug}`,
@@ -131,10 +130,7 @@ export const unloaderTwoScrews: FamilyWords = {
     'strap-3': { name: 'Strap 3, lower thigh', hold: snug },
     'strap-4': { name: 'Strap 4, upper thigh', hold: snug },
     'settling-walk': settle,
-    'straps-stay': {
-      name: 'Straps stay as they are',
-      hold: 'From now on it is opened and closed by its buckles only.',
-    },
+    'straps-stay': strapsStay,
     correct: {
       name: 'Correct',
       hold: 'Seated, knee 90: the upper screw, then the lower. Stand, walk, ask.',

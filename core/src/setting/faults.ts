@@ -18,6 +18,18 @@ import type { StopHardware } from './stops';
 type Made = BodyIn<typeof settingMade>;
 type Hardware = { hinge?: StopHardware | undefined };
 
+/** Places named that a setting does not have, or named twice. */
+const foreignPlaces = (
+  all: readonly string[],
+  places: readonly string[],
+  list: 'values' | 'turns',
+): EntryFault[] =>
+  places.flatMap((place, i) =>
+    !all.includes(place) || places.indexOf(place) < i
+      ? faultAt(`body.${list}[${i}].place`, `must be one of ${all.join(', ')}, each once`)
+      : [],
+  );
+
 /** Why a setting, chosen or made, is none of this brace: another's, at places or in a way that it does not have. */
 export function foreignSetting(
   settings: readonly Setting[],
@@ -31,11 +43,7 @@ export function foreignSetting(
   if (values !== undefined && all.length === 0) return faultAt('body', 'must say whether the part is in');
   const places = (values ?? []).map(({ place }) => place);
   return [
-    ...places.flatMap((place, i) =>
-      !all.includes(place) || places.indexOf(place) < i
-        ? faultAt(`body.values[${i}].place`, `must be one of ${all.join(', ')}, each once`)
-        : [],
-    ),
+    ...foreignPlaces(all, places, 'values'),
     ...(values ?? []).flatMap(({ value }, i) => {
       const at = `body.values[${i}].value`;
       if (value === null)
@@ -107,11 +115,10 @@ export function foreignTurns(
 ): EntryFault[] {
   const setting = settings.find((one) => one.id === id);
   if (setting?.kind !== 'correction') return faultAt('body.setting', 'is no correction of this brace');
-  const [all, places] = [placesOf(setting), turns.map(({ place }) => place)];
-  return places.flatMap((place, i) =>
-    !all.includes(place) || places.indexOf(place) < i
-      ? faultAt(`body.turns[${i}].place`, `must be one of ${all.join(', ')}, each once`)
-      : [],
+  return foreignPlaces(
+    placesOf(setting),
+    turns.map(({ place }) => place),
+    'turns',
   );
 }
 

@@ -2,7 +2,7 @@ import type { ClinicDay } from '../calendar';
 import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import { placesAlong, type SettingMade } from './kind';
-import { changeFault, type Setting } from './settings';
+import { changeFault, mostAtOnce, type Setting } from './settings';
 import { asNumber, noTurn, sumOfTurns, turnOf, type Turn } from './turns';
 
 /** How a setting stands after an entry: as it was made, or as far as it was turned. */
@@ -160,11 +160,7 @@ export const madeIn = ({
 });
 
 /** The most that one change may be from where it stands; undefined where none is stated: it is asked for. */
-export function mostNow(
-  { firstChange, perChange }: Correction,
-  stands: Record<string, Turn>,
-): Turn | undefined {
-  const isAtOrigin = Object.values(stands).every(({ n }) => n === 0);
-  const most = (isAtOrigin ? firstChange : undefined) ?? perChange;
+export function mostNow(setting: Correction, stands: Record<string, Turn>): Turn | undefined {
+  const most = mostAtOnce(setting, Object.values(stands).map(asNumber));
   return most === undefined ? undefined : turnOf(most);
 }

@@ -253,6 +253,11 @@ const moved = ({ values = {} }: SettingMade, from: (place: string) => number | n
     ),
   );
 
+/** The most that a setting may be changed at once from where it stands: from its origin the first change has a limit of its own. */
+export const mostAtOnce = (setting: Setting, stands: readonly (number | null)[]): number | undefined =>
+  (setting.kind === 'correction' && stands.every((value) => value === 0) ? setting.firstChange : undefined) ??
+  setting.perChange;
+
 /**
  * Why a change from what was made before is more than the setting allows, in its unit. In all counts from neutral where the
  * setting does, else from what it was made to first.
@@ -268,9 +273,7 @@ export function changeFault(
   const isFromNeutral = setting.kind === 'correction' && setting.origin === 'neutral';
   const first = setting.kind === 'correction' ? setting.firstChange : undefined;
   const stood = before.at(-1);
-  // from its origin the first change has a limit of its own
-  const isAtOrigin = stood === undefined || Object.values(stood.values ?? {}).every((value) => value === 0);
-  const perChange = (isAtOrigin ? first : undefined) ?? setting.perChange;
+  const perChange = mostAtOnce(setting, Object.values(stood?.values ?? {}));
   const last = moved(made, (place) => stood?.values?.[place] ?? (first === undefined ? undefined : 0));
   if (perChange !== undefined && last > perChange + hair) return { why: 'over-change', by: last - perChange };
   const all = moved(made, (place) => (isFromNeutral ? 0 : before[0]?.values?.[place]));

@@ -31,8 +31,8 @@ test('knee: a sleeve on the left, from posture to the two-way table’s size', a
   await page.getByRole('button', { name: 'Take size 3' }).click();
   await expect(page.getByRole('heading', { name: 'Size 3 is chosen' })).toBeVisible();
   // what the family does not cover yet is said, not passed over
-  await page.getByRole('link', { name: /^Set, not covered/ }).click();
-  await expect(page.getByRole('heading', { name: 'Set is not covered for this family yet' })).toBeVisible();
+  await page.getByRole('link', { name: /^Strap, not covered/ }).click();
+  await expect(page.getByRole('heading', { name: 'Strap is not covered for this family yet' })).toBeVisible();
 });
 
 test('trunk: a belt, both ends at one mark, its height by the back’s length', async ({ page }) => {

@@ -56,13 +56,11 @@ test.each(cases)(
       const both = [drawn(programme, side, build, frame), drawn(programme, side, build, frame, true)];
       const seen = new Set(both.flatMap(({ brace }) => brace.shapes.map(({ id }) => id)));
       for (const { id } of programme.parts) expect([...seen]).toContain(id);
-      for (const [x, y] of both.flatMap(pointsOf)) {
-        expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true);
-        expect(x).toBeGreaterThan(-3);
-        expect(x).toBeLessThan(frame.width + 3);
-        expect(y).toBeGreaterThan(-3);
-        expect(y).toBeLessThan(frame.height + 3);
-      }
+      // what is no number is in no picture either
+      const outside = both
+        .flatMap(pointsOf)
+        .filter(([x, y]) => !(x > -3 && x < frame.width + 3 && y > -3 && y < frame.height + 3));
+      expect(outside).toEqual([]);
     }
   },
 );
@@ -85,9 +83,11 @@ test.each(cases)(
       const badges = labels.filter(({ badge }) => badge !== undefined);
       badges.forEach(({ box, id }, i) => {
         const middle = [(box.left + box.right) / 2, (box.top + box.bottom) / 2] as const;
-        for (const shape of brace.shapes)
-          if (shape.points.length > 4 && !['bar', 'scar'].includes(shape.kind))
-            expect([id, shape.id, isInside(middle, shape.points)]).toEqual([id, shape.id, false]);
+        const under = brace.shapes.filter(
+          ({ points, kind }) =>
+            points.length > 4 && !['bar', 'scar'].includes(kind) && isInside(middle, points),
+        );
+        expect([id, under.map((shape) => shape.id)]).toEqual([id, []]);
         for (const other of badges.slice(i + 1)) {
           const apart = Math.hypot(
             middle[0] - (other.box.left + other.box.right) / 2,

@@ -5,6 +5,7 @@ import type { Request, RequestHandler } from 'express';
 import { object, string } from 'yup';
 import { audit } from '../audit/audit';
 import { userEntity } from '../database/entities';
+import { inTransaction } from '../database/transaction';
 import { faulty, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
@@ -150,7 +151,7 @@ export function sessionRoutes(context: Context): Route[] {
         const faults = passwordFaults(next, [user.login, user.name, clinic.name], 'next');
         if (faults.length > 0) throw faulty(faults);
         const passwordHash = await hashPassword(next);
-        await db.transaction(async (manager) => {
+        await inTransaction(db, async (manager) => {
           await manager.getRepository(userEntity).update({ id }, { passwordHash });
           await endSessionsOf(manager, id, req.sessionID);
           await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });

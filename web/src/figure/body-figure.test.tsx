@@ -224,7 +224,7 @@ test.each(
         [number, number][],
         number,
       ][])
-        run.slice(1).forEach((to, j) => expect(toPiece(at, run[j]!, to)).toBeGreaterThan(r + half));
+        expect(Math.min(...run.slice(1).map((to, j) => toPiece(at, run[j]!, to)))).toBeGreaterThan(r + half);
       for (const hinge of hinges)
         expect(Math.hypot(at[0] - hinge[0], at[1] - hinge[1])).toBeGreaterThan(r + 13);
       for (const other of badges.slice(i + 1))

@@ -184,11 +184,23 @@ export async function pick(
   }).toPass();
 }
 
+const casesBy = new WeakMap<Clinic, Map<string, string>>();
+
+/** The address of a demo case, by its person's name: looked up on the page of the cases, once. */
+async function caseOf(page: Page, clinic: Clinic, name: string): Promise<string> {
+  const known = casesBy.get(clinic) ?? new Map<string, string>();
+  casesBy.set(clinic, known);
+  if (!known.has(name)) {
+    await page.goto(`${clinic.address}/cases`);
+    const address = await page.getByRole('link', { name }).first().getAttribute('href');
+    known.set(name, address!.replace(/[^/]*$/, ''));
+  }
+  return known.get(name)!;
+}
+
 /** The stage of a demo case, by its person's name. */
 export async function openStage(page: Page, clinic: Clinic, name: string, stage: string): Promise<void> {
-  await page.goto(`${clinic.address}/cases`);
-  const address = await page.getByRole('link', { name }).first().getAttribute('href');
-  await page.goto(`${clinic.address}${address!.replace(/[^/]*$/, stage)}`);
+  await page.goto(`${clinic.address}${await caseOf(page, clinic, name)}${stage}`);
   await page.getByRole('main').waitFor();
 }
 

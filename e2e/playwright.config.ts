@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** The real thing in a browser: every test has a server of its own on a copy of the demo clinic. */
 export default defineConfig({
   testDir: 'tests',
-  timeout: 180_000,
-  expect: { timeout: 10_000 },
+  timeout: 300_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,

@@ -6,6 +6,7 @@ import type { EntryFault } from '../record';
 import { foreignFindings, foreignLimbs } from '../screening';
 import {
   foreignCorrection,
+  notToHandOver,
   foreignSetting,
   foreignTurns,
   isForeignMade,
@@ -38,7 +39,7 @@ const foreign: { [K in KindName]?: (frame: CaseFrame, body: BodyOf<K>) => EntryF
   'set.made': ({ programme, model }, body) => foreignSetting(programme.settings, model, body),
   'set.turned': ({ programme }, body) => foreignTurns(programme.settings, body),
   'set.felt': ({ programme }, body) => foreignCorrection(programme.settings, body),
-  'set.handed-over': ({ programme }, body) => foreignCorrection(programme.settings, body),
+  'set.handed-over': ({ programme }, body) => notToHandOver(programme.settings, body),
   'hinge.placed': ({ programme, model }) => noHinge(partsOf(programme, model)),
   'work.done': ({ programme, model }, body) =>
     foreignWork(operationsOf(programme), partsOf(programme, model), model.frame, body),

@@ -355,3 +355,51 @@ test('a lock that opens with a phase is due on that day', () => {
     { day: '2026-12-05', kind: 'S', setting: 'knee-lock', visit: true },
   ]);
 });
+
+describe('air by the patient: so many strokes every so many days, handed over and told', () => {
+  const airLog = () => {
+    const log = walkerLog();
+    log.write('set.made', { setting: 'strokes-of-air', values: [{ place: 'one', value: 5 }] });
+    return log;
+  };
+  const handed = { setting: 'strokes-of-air', within: { n: 5, d: 1 }, everyDays: 2, most: { n: 5, d: 1 } };
+  const flagsOf = (log: ReturnType<typeof testLogbook>) => {
+    const { setting } = foldCase(log.entries, walker)!;
+    return setting.made.find((one) => one.setting.id === 'strokes-of-air')!.flags;
+  };
+  const told = (log: ReturnType<typeof testLogbook>, value: number, everyDays: number) =>
+    log.write('set.made', {
+      setting: 'strokes-of-air',
+      values: [{ place: 'one', value }],
+      reported: true,
+      everyDays,
+    });
+
+  test.each([
+    [5, 2, []],
+    [4, 3, []],
+    // as much as before is still too much when it is more than was given
+    [6, 2, ['over-patient']],
+    [5, 1, ['too-soon']],
+    [6, 1, ['over-patient']],
+  ])('%d strokes every %d days', (strokes, days, flags) => {
+    const log = airLog();
+    log.write('set.handed-over', handed);
+    told(log, strokes, days);
+    expect(flagsOf(log)).toEqual(flags);
+  });
+
+  test('what was never handed over is not the patient’s', () => {
+    const log = airLog();
+    told(log, 5, 2);
+    expect(flagsOf(log)).toEqual(['not-patients']);
+  });
+
+  test('told twice, the second is held against what was handed over and not against the day of the first', () => {
+    const log = airLog();
+    log.write('set.handed-over', handed);
+    told(log, 5, 2);
+    told(log, 4, 2);
+    expect(flagsOf(log)).toEqual([]);
+  });
+});

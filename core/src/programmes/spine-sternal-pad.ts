@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 5,
+  version: 6,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
@@ -42,6 +42,13 @@ export const spineSternalPad: Programme = {
       axes: [{ of: ['upper', 'lower'], go: 'alike' }],
       least: 1,
       most: 40,
+      reopens: [
+        'side-panels-alike',
+        'back-panel-in-place',
+        'pad-below-the-notch',
+        'edge-at-the-symphysis',
+        'breathes-sits-stands',
+      ],
     },
     {
       kind: 'length',
@@ -65,6 +72,7 @@ export const spineSternalPad: Programme = {
       most: 80,
       target: 13,
       near: 4,
+      reopens: ['pad-below-the-notch'],
     },
     { kind: 'fitted', id: 'under-arm-option', made: 'before-donning', part: 'under-arm-straps' },
     { kind: 'fitted', id: 'front-stiffener-in', made: 'before-donning', part: 'front-stiffener' },
@@ -156,5 +164,44 @@ export const spineSternalPad: Programme = {
       passes: [{ after: 'again-after-five', steps: ['compress'] }],
     },
   ],
-  checks: [],
+  checks: [
+    {
+      kind: 'seen',
+      id: 'side-panels-alike',
+      parts: ['belt-upper', 'belt-lower'],
+      at: { from: 'waist', offset: -40, face: 'right' },
+      cures: [{ stage: 'strap', thing: 'side-panels-even' }],
+    },
+    {
+      kind: 'seen',
+      id: 'back-panel-in-place',
+      parts: ['panel-of-the-back'],
+      at: { from: 'scapula-lower-angle', offset: -20, face: 'back' },
+      cures: [{ stage: 'strap', thing: 'back-panel-between' }],
+    },
+    {
+      // the pad's upper edge, seated as ordered; common practice, no source
+      kind: 'distance',
+      id: 'pad-below-the-notch',
+      parts: ['sternal-pad'],
+      from: 9,
+      to: 17,
+      at: { from: 'sternal-notch', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'set-the-sternal-pad' }],
+    },
+    {
+      kind: 'seen',
+      id: 'edge-at-the-symphysis',
+      parts: ['sternal-bar'],
+      at: { from: 'pubic-symphysis', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'front-edge-at-symphysis' }],
+    },
+    {
+      kind: 'seen',
+      id: 'breathes-sits-stands',
+      moments: [{ is: 'seated' }, { is: 'standing' }],
+      at: { from: 'lower-ribs', face: 'front' },
+      cures: [{ stage: 'strap', thing: 'compress' }],
+    },
+  ],
 };

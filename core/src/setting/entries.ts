@@ -68,12 +68,20 @@ export const settingMade = {
       reported: yes(),
       /** left over, it was given to the patient */
       given: yes(),
+      /** how often the patient did it, as the patient tells: so many days from one time to the next */
+      everyDays: whole().min(1).max(60),
       /** why: the panel is stepped down, a part is left out */
       because: text(400),
-    }).test(...made, isMade),
+    })
+      .test(...made, isMade)
+      .test(
+        'told',
+        'says how often the patient did it: only what the patient tells does',
+        ({ everyDays, reported }) => everyDays === undefined || reported === true,
+      ),
   }),
-  v: 3,
-  upcasters: [(older: object) => older, (older: object) => older],
+  v: 4,
+  upcasters: [(older: object) => older, (older: object) => older, (older: object) => older],
 };
 
 /** A rational, as it is written: a quarter is 1 and 4. */
@@ -122,7 +130,7 @@ export const settingFelt = kind('set.felt', {
 /** A setting was handed over to the patient: so much at once, not sooner than so many days, so far in all; taught and printed. */
 export const settingHandedOver = kind('set.handed-over', {
   nature: 'fact',
-  stages: ['set', 'strap', 'review'],
+  stages: ['set', 'strap', 'wear', 'review'],
   permission: 'setting.write',
   body: body({
     setting: name().required(),
@@ -187,7 +195,7 @@ export const stopsFitted = former('set.stops-fitted', {
   body: body({ medial: stops(), lateral: stops(), of: entryId(), moved: yes().required() }),
   now: {
     kind: 'set.made',
-    v: 3,
+    v: 4,
     body: ({ medial, lateral, ...rest }) => ({ ...ofHinges({ medial, lateral }), ...rest }),
   },
 });

@@ -122,14 +122,29 @@ export function foreignTurns(
   );
 }
 
-/** Why what was felt of a setting, or handed over of it, is none of this brace's. */
+/** Why what was felt of a setting is none of this brace's. */
 export const foreignCorrection = (
   settings: readonly Setting[],
-  { setting: id }: Pick<BodyIn<typeof settingFelt> | BodyIn<typeof settingHandedOver>, 'setting'>,
+  { setting: id }: Pick<BodyIn<typeof settingFelt>, 'setting'>,
 ): EntryFault[] =>
   settings.some((one) => one.id === id && one.kind === 'correction')
     ? []
     : faultAt('body.setting', 'is no correction of this brace');
+
+/** A setting that can be handed over to the patient: a correction, and air. */
+export const mayBeHandedOver = (
+  setting: Setting,
+): setting is Extract<Setting, { kind: 'correction' | 'fill' }> =>
+  setting.kind === 'correction' || setting.kind === 'fill';
+
+/** Why what was handed over is nothing of this brace that a patient is given. */
+export const notToHandOver = (
+  settings: readonly Setting[],
+  { setting: id }: Pick<BodyIn<typeof settingHandedOver>, 'setting'>,
+): EntryFault[] =>
+  settings.some((one) => one.id === id && mayBeHandedOver(one))
+    ? []
+    : faultAt('body.setting', 'is nothing of this brace that is handed over: neither a correction nor air');
 
 /** Why somebody of a role does not turn a correction: an orthotist does; what others found or heard is recorded so. */
 export const turnRoleFaults = (

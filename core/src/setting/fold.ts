@@ -55,7 +55,16 @@ const lookedAt: readonly SettingFlag[] = [
 export interface MadeSetting {
   setting: Setting;
   chosen: Decided<Chosen> | undefined;
-  made: (SettingMade & { entry: string; day: ClinicDay; given?: true; because?: string }) | undefined;
+  made:
+    | (SettingMade & {
+        entry: string;
+        day: ClinicDay;
+        given?: true;
+        /** of what the patient did alone and told: days from one time to the next */
+        everyDays?: number;
+        because?: string;
+      })
+    | undefined;
   judged: JudgedSetting;
   /** it has to be made before everything is set: nobody has to say of what may stay unsaid while nothing wants it */
   needed: boolean;
@@ -170,13 +179,13 @@ export function foldSettings(
         flags: [],
         ...more,
       };
-    const { made: now, day } = last;
+    const { made: now, day, everyDays } = last;
     const before = made.slice(0, -1);
     const byPatient = last.reported
       ? (patientFault(
           withHandedOver(setting, patient),
           before.at(-1) && { ...before.at(-1)!.made, day: before.at(-1)!.day },
-          { ...now, day },
+          { ...now, day, ...(everyDays === undefined ? {} : { everyDays }) },
         ) ?? (patient && isBeyond(now, patient) ? ('over-patient' as const) : undefined))
       : undefined;
     // a patient has a limit of its own for one change; the one for all of them holds whoever made it
@@ -196,6 +205,7 @@ export function foldSettings(
         entry: last.entry,
         day,
         ...(last.given ? { given: true as const } : {}),
+        ...(everyDays === undefined ? {} : { everyDays }),
         ...(last.because === undefined ? {} : { because: last.because }),
       },
       judged: judgeSetting(setting, now, wantedOn(setting, grounds, day)),

@@ -102,6 +102,8 @@ export {
 export { choiceFor, decideSetting, settingDecision } from './decision';
 export {
   foreignCorrection,
+  mayBeHandedOver,
+  notToHandOver,
   foreignSetting,
   foreignTurns,
   isForeignMade,

@@ -13,6 +13,8 @@ export interface Doing {
   found: boolean;
   reported: boolean;
   given: boolean;
+  /** days from one time to the next, as the patient tells */
+  everyDays?: number;
   because?: string;
 }
 
@@ -132,6 +134,7 @@ export function doingsOf(record: LiveRecord, setting: Setting): Doing[] {
     found: entry.body.found === true,
     reported: entry.body.reported === true,
     given: entry.body.given === true,
+    ...(entry.body.everyDays === undefined ? {} : { everyDays: entry.body.everyDays }),
     ...(entry.body.because === undefined ? {} : { because: entry.body.because }),
   }));
 }

@@ -284,17 +284,21 @@ export function changeFault(
  * Whether what a patient changed alone is more than a patient may: not theirs to change, more than is allowed at once, sooner
  * than is allowed after the last change.
  * @param last how it was made before, and when
+ * @param made how it was made now, and when; with how often, where the patient told that
  * @returns undefined when it is not, or nothing was made before
  */
 export function patientFault(
-  { patient }: Setting,
+  { patient, kind }: Setting,
   last: (SettingMade & { day: ClinicDay }) | undefined,
-  made: SettingMade & { day: ClinicDay },
+  made: SettingMade & { day: ClinicDay; everyDays?: number },
 ): 'not-patients' | 'over-patient' | 'too-soon' | undefined {
   if (!patient) return 'not-patients';
-  if (!last) return undefined;
-  if (moved(made, (place) => last.values?.[place]) > patient.within + hair) return 'over-patient';
-  return daysBetween(last.day, made.day) < patient.everyDays ? 'too-soon' : undefined;
+  // air goes in anew each time: it is no further from what went in the last time, it is so much
+  const at = kind === 'fill' ? () => 0 : (place: string) => last?.values?.[place];
+  if (!last && kind !== 'fill') return undefined;
+  if (moved(made, at) > patient.within + hair) return 'over-patient';
+  const after = made.everyDays ?? (last && kind !== 'fill' ? daysBetween(last.day, made.day) : Infinity);
+  return after < patient.everyDays ? 'too-soon' : undefined;
 }
 
 export type StopsSetting = Extract<Setting, { kind: 'stops' }>;

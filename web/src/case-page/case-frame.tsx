@@ -47,7 +47,14 @@ import { useCase, type OpenCase } from '../case/use-case';
 import { useKeptFocus } from '../case/kept-focus';
 
 const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
-  screen: () => import('../screening/screen-stage'),
+  // a new order is shown with what it does to the settings, which lie on a floor above
+  screen: async () => {
+    const [{ default: ScreenStage }, { BeforeAfter }] = await Promise.all([
+      import('../screening/screen-stage'),
+      import('../setting/step-table'),
+    ]);
+    return { default: () => <ScreenStage plan={BeforeAfter} /> };
+  },
   measure: () => import('../measuring/measure-stage'),
   size: () => import('../sizing/size-stage'),
   set: () => import('../setting/set-stage'),

@@ -614,6 +614,8 @@ export const en = {
     until: 'Holds until',
     notByThisBrace: 'Ordered, and this brace cannot carry it out:',
     acknowledge: 'Seen. I tell the prescriber.',
+    endsHold:
+      'The order in force is held since {{day}}. A new order is not: its phases begin on their days. Ask the prescriber if it is to wait.',
     acknowledgeFirst: 'Say first that you have seen it.',
     acknowledged: 'Not by this brace',
     ended: 'This order ended on {{day}}. Ask the prescriber for a new one before anything is changed.',
@@ -1298,6 +1300,17 @@ export const en = {
     handDays: 'Days between',
     handMost: 'At most from neutral',
     handHow: 'Two parts of a turn (1/8, 1/2) and a whole number of days.',
+    airAtOnce: 'Strokes each time',
+    airHow: 'A whole number of strokes and a whole number of days.',
+    airHandedOver_one:
+      'Handed over: the patient fills the cells every day, with at most {{strokes}} strokes.',
+    airHandedOver_other:
+      'Handed over: the patient fills the cells every {{count}} days, with at most {{strokes}} strokes.',
+    byPatientAlone: '{{what}}, by the patient alone',
+    airTold: 'What the patient tells: strokes each time, and how many days from one time to the next.',
+    airToldNow_one: 'Told on {{day}}: {{strokes}} strokes, every day.',
+    airToldNow_other: 'Told on {{day}}: {{strokes}} strokes, every {{count}} days.',
+    takeTold: 'Take what was told',
     handedOver_one:
       'Handed over: the patient may turn it by at most {{within}} at once, not sooner than after a day, no further than {{most}} from where it is counted.',
     handedOver_other:

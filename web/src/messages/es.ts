@@ -614,6 +614,8 @@ export const es: SameShape<typeof en> = {
     until: 'Vale hasta',
     notByThisBrace: 'Prescrito, y esta ortesis no puede cumplirlo:',
     acknowledge: 'Visto. Aviso a quien prescribe.',
+    endsHold:
+      'La orden en vigor está en pausa desde el {{day}}. Una nueva no lo está: sus fases empiezan en sus días. Pregunte al prescriptor si debe esperar.',
     acknowledgeFirst: 'Diga primero que lo ha visto.',
     acknowledged: 'No con esta ortesis',
     ended: 'Esta prescripción terminó el {{day}}. Pida una nueva antes de cambiar nada.',
@@ -1307,6 +1309,16 @@ export const es: SameShape<typeof en> = {
     handDays: 'Días entre medias',
     handMost: 'Como mucho desde neutro',
     handHow: 'Dos partes de vuelta (1/8, 1/2) y un número entero de días.',
+    airAtOnce: 'Bombeos cada vez',
+    airHow: 'Un número entero de bombeos y un número entero de días.',
+    airHandedOver_one: 'Confiado: el paciente infla las celdas cada día, con {{strokes}} bombeos como mucho.',
+    airHandedOver_other:
+      'Confiado: el paciente infla las celdas cada {{count}} días, con {{strokes}} bombeos como mucho.',
+    byPatientAlone: '{{what}}, por el paciente solo',
+    airTold: 'Lo que cuenta el paciente: bombeos cada vez y cuántos días pasan de una vez a la siguiente.',
+    airToldNow_one: 'Contado el {{day}}: {{strokes}} bombeos, cada día.',
+    airToldNow_other: 'Contado el {{day}}: {{strokes}} bombeos, cada {{count}} días.',
+    takeTold: 'Anotar lo contado',
     handedOver_one:
       'Confiado: el paciente puede girarlo como mucho {{within}} de una vez, no antes de un día, no más allá de {{most}} desde donde se cuenta.',
     handedOver_other:

@@ -27,6 +27,7 @@ import { TakeReview } from './take-review';
 import { saidEnds } from '../measuring/step-words';
 import { screenOf } from '../setting/kinds/all';
 import { SettingsWork } from '../setting/settings-work';
+import { ToldFillings } from '../setting/told-filling';
 
 const Change = styled.li`
   display: flex;
@@ -146,6 +147,7 @@ export default function ReviewStage() {
       )}
       <Course />
       <ReliefTable />
+      <ToldFillings />
       {ended && <Notice tone="stop">{t('order.ended', { day: formatDay(order.until!) })}</Notice>}
       {adjustment && <Rule />}
       {adjustment?.kind === 'refer' && (

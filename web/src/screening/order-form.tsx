@@ -1,7 +1,7 @@
 import { intentInForce } from '@estribo/core/logbook';
 import { orderProblems, troubleAdvice, troubles, type Order } from '@estribo/core/order';
 import { notCarriedOut } from '@estribo/core/programmes';
-import { useEffect, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { Controller, useForm, useWatch, type Control, type Resolver } from 'react-hook-form';
 import { Form } from 'react-aria-components';
@@ -13,15 +13,23 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
 import { Field } from '../parts/field';
-import { Row, Soft, Stack } from '../parts/layout';
+import { formatDay } from '../parts/format';
+import { Row, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { InjuryFields, OrderMore } from './order-more';
 import { OrderPhases } from './order-phases';
 import { PastePhases } from './paste-phases';
-import { orderRules } from './order-rules';
-import { emptyOrder, filledOrder, orderOf, formatNotCarriedOut, type OrderValues } from './order-values';
+import { orderRules, schedulable } from './order-rules';
+import {
+  emptyOrder,
+  filledOrder,
+  formatNotCarriedOut,
+  orderOf,
+  sameDays,
+  type OrderValues,
+} from './order-values';
 
 const Fill = styled(Form)`
   display: flex;
@@ -35,8 +43,22 @@ const Pair = styled.div`
   gap: 12px;
 `;
 
-/** The prescriber's order, as it was given. */
-export function OrderForm({ before, onDone }: { before: Order | undefined; onDone: () => void }) {
+/** Shows what an order that would follow the one in force does to the days ahead. */
+export type ShowsPlan = ComponentType<{ after: Order }>;
+
+/**
+ * The prescriber's order, as it was given.
+ * @param plan the floor of the settings knows what is set on which day; the order's form is given it
+ */
+export function OrderForm({
+  before,
+  plan: Plan,
+  onDone,
+}: {
+  before: Order | undefined;
+  plan: ShowsPlan;
+  onDone: () => void;
+}) {
   const { state, write } = useWork();
   const [saving, save] = useSaving();
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme);
@@ -193,6 +215,7 @@ export function OrderForm({ before, onDone }: { before: Order | undefined; onDon
         <Notice tone="caution">{named('orderProblem', 'protective-taken-off')}</Notice>
       )}
       {text('wearing', t('order.wearingLong'), 400, 2)}
+      {before && <PlanAfter control={control} plan={Plan} />}
       <NotByThisBrace control={control} />
       {formState.errors.root && <Notice tone="stop">{formState.errors.root.message}</Notice>}
       <Row>
@@ -238,6 +261,25 @@ function Confirmed({ control }: { control: Control<OrderValues> }) {
         </Notice>
       )}
     />
+  );
+}
+
+/** What a new order does to the days ahead, as soon as its own can be read: before it is taken, beside what it replaces. */
+function PlanAfter({ control, plan: Plan }: { control: Control<OrderValues>; plan: ShowsPlan }) {
+  const { state } = useWork();
+  const values = useWatch({ control }) as OrderValues;
+  const typed = useMemo(() => schedulable(values, state.side, state.programme), [values, state]);
+  // typing is answered first
+  const after = useDeferredValue(typed);
+  const { order: now, heldSince } = state.order!;
+  if (!after || (sameDays(now, after) && !heldSince)) return null;
+  return (
+    <Sheet>
+      <Stack $gap={8}>
+        <Plan after={after} />
+        {heldSince && <Notice tone="caution">{t('order.endsHold', { day: formatDay(heldSince) })}</Notice>}
+      </Stack>
+    </Sheet>
   );
 }
 

@@ -1,6 +1,8 @@
+import { orderProblems, replanned, type Order } from '@estribo/core/order';
+import type { Programme } from '@estribo/core/programmes';
 import { array, object, string } from 'yup';
 import { t } from '../messages';
-import { limitLabel, numberProblem, type TypedLimit } from './order-values';
+import { limitLabel, numberProblem, orderOf, type OrderValues, type TypedLimit } from './order-values';
 
 const needed = () => string().trim().required(t('order.needed'));
 
@@ -53,3 +55,25 @@ export const orderRules = () =>
     trouble: string().required(t('order.needed')),
     wearing: needed(),
   });
+
+/** The order as far as it is typed, when its days can be planned from it; undefined while they cannot. */
+export function schedulable(
+  values: OrderValues,
+  side: Order['side'],
+  programme: Programme,
+): Order | undefined {
+  const rules = orderRules();
+  const read = (field: 'dayZero' | 'phases' | 'angle') => {
+    try {
+      rules.validateSyncAt(field, values);
+      return true;
+    } catch {
+      return false;
+    }
+  };
+  if (!read('dayZero') || !read('phases') || !read('angle')) return undefined;
+  const order = orderOf(values, side, programme);
+  return orderProblems(order, side).some((found) => 'phase' in found)
+    ? undefined
+    : replanned(order, []).order;
+}

@@ -276,6 +276,10 @@ export function orderOf(values: OrderValues, side: Order['side'], programme: Pro
   };
 }
 
+/** Whether two orders say the same of every day. */
+export const sameDays = (a: Order, b: Order): boolean =>
+  JSON.stringify([a.dayZero, a.until, a.phases]) === JSON.stringify([b.dayZero, b.until, b.phases]);
+
 /** What an order asks for and the brace cannot do, in words. */
 export function formatNotCarriedOut(name: string): string {
   const [what, ...rest] = name.split('-');

@@ -2,8 +2,11 @@ import { limitsOf } from '@estribo/core/order';
 import { screen, within } from '@testing-library/react';
 import { askedFindings } from '@estribo/core/screening';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
-import { showStage } from '../case/test-stage';
-import ScreenStage from './screen-stage';
+import { orderedLogbook, showStage } from '../case/test-stage';
+import { BeforeAfter } from '../setting/step-table';
+import ScreenStagePlanned from './screen-stage';
+
+const ScreenStage = () => <ScreenStagePlanned plan={BeforeAfter} />;
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
@@ -149,6 +152,34 @@ test('ticked findings and a half-filled order are there again after another stag
   await showStage(ScreenStage, log, { keepsDrafts: true });
   expect((screen.getByLabelText('Diagnosis') as HTMLInputElement).value).toBe('Meniscus');
   expect((screen.getByLabelText('Flexion') as HTMLInputElement).value).toBe('90');
+});
+
+test('a new order shows what it does to the days ahead before it is taken, and that it ends a hold', async () => {
+  const log = orderedLogbook();
+  const before = log.entries.find(({ kind }) => kind === 'order.given')!.body as { phases: unknown[] };
+  log.write('order.changed', {
+    what: 'held',
+    day: '2026-11-24',
+    prescriber: 'Dr Nogueira',
+    reason: 'swelling',
+  });
+  const { user, written } = await showStage(ScreenStage, log);
+  await user.click(screen.getByRole('button', { name: 'A new order' }));
+  // unchanged it has nothing to show but that the hold ends
+  expect(screen.getByText(/The order in force is held since 24 Nov 2026/)).toBeTruthy();
+  const flexion = screen.getAllByLabelText('Flexion').at(-1)!;
+  await user.clear(flexion);
+  await user.type(flexion, '75');
+  await user.click(screen.getByRole('button', { name: 'Next phase' }));
+  const day = screen.getAllByLabelText('From day').at(-1)!;
+  await user.clear(day);
+  // a day that cannot be read yet: no plan is made of it
+  expect(screen.queryByText('After')).toBeNull();
+  await user.type(day, '60');
+  const [, after] = screen.getAllByRole('table');
+  expect(within(after!).getAllByRole('row')).toHaveLength(before.phases.length + 2);
+  expect(within(after!).getByText(/75°/)).toBeTruthy();
+  expect(written).toEqual([]);
 });
 
 test('for a trunk movement and sensation are noted before: one touch when all is full, else limb by limb', async () => {

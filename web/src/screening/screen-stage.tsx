@@ -18,7 +18,7 @@ import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { Blocking } from './blocking';
 import { LimbsFeltNote } from './limbs-felt';
-import { OrderForm } from './order-form';
+import { OrderForm, type ShowsPlan } from './order-form';
 import { OrderSummary } from './order-summary';
 
 /** One stop of the tab key: inside it the arrows go from finding to finding. */
@@ -67,7 +67,7 @@ const Mark = styled(ToggleButton)<{ $blocks: boolean }>`
   }
 `;
 
-export default function ScreenStage() {
+export default function ScreenStage({ plan }: { plan: ShowsPlan }) {
   const { state } = useWork();
   const [looking, setLooking] = useState(false);
   useFigureLayer(bareLimb);
@@ -83,7 +83,7 @@ export default function ScreenStage() {
         <>
           {state.programme.limbs && <LimbsFeltNote moment="before" />}
           <Rule />
-          <OrderPart />
+          <OrderPart plan={plan} />
         </>
       )}
     </>
@@ -262,7 +262,7 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
   );
 }
 
-function OrderPart() {
+function OrderPart({ plan }: { plan: ShowsPlan }) {
   const { state, user } = useWork();
   const [changing, setChanging] = useDraft(`${state.case}-order-changing`, false);
   const mayOrder = may(user.role, 'order.write');
@@ -273,5 +273,5 @@ function OrderPart() {
       </OrderSummary>
     );
   if (!mayOrder) return <Notice tone="caution">{t('order.waitsForOrthotist')}</Notice>;
-  return <OrderForm before={state.order?.order} onDone={() => setChanging(false)} />;
+  return <OrderForm before={state.order?.order} plan={plan} onDone={() => setChanging(false)} />;
 }

@@ -9,26 +9,32 @@ import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import type { SettingStage } from './kinds/piece';
 
-type Correction = Extract<Setting, { kind: 'correction' }>;
+/** What a patient is given to change: a correction, and air. */
+type Handed = Extract<Setting, { kind: 'correction' | 'fill' }>;
 const plain = (turn: Turn): string => formatTurn(turn).replace(/^[+−]/, '');
 
 /** What was handed over, in words: on the screen and on the patient's sheet. */
-export const saidHandedOver = ({ unit }: Correction, { within, everyDays, most }: HandedOver): string =>
-  t('setting.handedOver', {
-    within: `${plain(within)} ${t(`setting.unit.${unit}`)}`,
-    count: everyDays,
-    most: `${plain(most)} ${t(`setting.unit.${unit}`)}`,
-  });
+export const saidHandedOver = (setting: Handed, { within, everyDays, most }: HandedOver): string =>
+  setting.kind === 'fill'
+    ? t('setting.airHandedOver', { strokes: plain(within), count: everyDays })
+    : t('setting.handedOver', {
+        within: `${plain(within)} ${t(`setting.unit.${setting.unit}`)}`,
+        count: everyDays,
+        most: `${plain(most)} ${t(`setting.unit.${setting.unit}`)}`,
+      });
 
-/** Hands a correction over to the patient: so much at once, so many days between, so far and no further. */
+/**
+ * Hands a correction over to the patient: so much at once, so many days between, so far and no further; or air: so many
+ * strokes each time, so many days between.
+ */
 export function HandOver({
   setting,
   stage,
   most,
   handed,
 }: {
-  setting: Correction;
-  stage: SettingStage;
+  setting: Handed;
+  stage: SettingStage | 'wear';
   most: Turn | undefined;
   handed: HandedOver | undefined;
 }) {
@@ -37,16 +43,18 @@ export function HandOver({
   const [saving, save] = useSaving();
   const [typed, type] = useState({
     within: handed ? plain(handed.within) : most ? plain(most) : '',
-    everyDays: String(handed?.everyDays ?? ''),
+    everyDays: String(handed?.everyDays ?? (setting.kind === 'fill' ? setting.everyDays : undefined) ?? ''),
     most: handed
       ? plain(handed.most)
       : setting.inAll === undefined
         ? ''
         : plain(readTurn(String(setting.inAll))!),
   });
+  const isAir = setting.kind === 'fill';
   const [problem, setProblem] = useState(false);
   const take = () => {
-    const [within, ceiling] = [readTurn(typed.within), readTurn(typed.most)];
+    // air goes in anew each time: what goes in at once is all of it
+    const [within, ceiling] = [readTurn(typed.within), readTurn(isAir ? typed.within : typed.most)];
     const days = Number(typed.everyDays);
     const isSound =
       within && ceiling && within.n > 0 && ceiling.n > 0 && Number.isInteger(days) && days >= 1 && days <= 60;
@@ -74,9 +82,9 @@ export function HandOver({
       {open ? (
         <Stack $gap={8}>
           <Row $align="flex-end">
-            {field('within', t('setting.handWithin'))}
+            {field('within', t(isAir ? 'setting.airAtOnce' : 'setting.handWithin'))}
             {field('everyDays', t('setting.handDays'))}
-            {field('most', t('setting.handMost'))}
+            {!isAir && field('most', t('setting.handMost'))}
             <Button isDisabled={saving} onPress={take}>
               {t('setting.handOverNow')}
             </Button>
@@ -84,7 +92,7 @@ export function HandOver({
               {t('common.cancel')}
             </Button>
           </Row>
-          {problem && <Notice tone="stop">{t('setting.handHow')}</Notice>}
+          {problem && <Notice tone="stop">{t(isAir ? 'setting.airHow' : 'setting.handHow')}</Notice>}
         </Stack>
       ) : (
         <Row>

@@ -9,7 +9,7 @@ import { Row, Sheet, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { useState } from 'react';
-import { stepsWith, StepTable } from './step-table';
+import { BeforeAfter, stepsOf } from './step-table';
 
 /** What the prescriber changed of the order's days, shown before and after, then taken. */
 export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; onDone: () => void }) {
@@ -38,8 +38,7 @@ export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; o
     });
   };
   const after = change && !problem ? replanned(given.given, [...given.changes, change]) : undefined;
-  const shortened =
-    after?.order.until !== undefined && stepsWith(state, change).some(({ never }) => never === true);
+  const shortened = after !== undefined && stepsOf(state, after.order).some(({ never }) => never === true);
   return (
     <Sheet>
       <Stack $gap={10}>
@@ -70,10 +69,7 @@ export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; o
         {problem && <Notice tone="stop">{t(`schedule.changeProblem.${problem}`)}</Notice>}
         {after && (
           <>
-            <h4>{t('schedule.before')}</h4>
-            <StepTable steps={stepsWith(state)} />
-            <h4>{t('schedule.after')}</h4>
-            <StepTable steps={stepsWith(state, change)} />
+            <BeforeAfter after={after.order} />
             {shortened && <Notice tone="caution">{t('schedule.endStays')}</Notice>}
           </>
         )}

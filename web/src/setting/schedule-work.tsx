@@ -13,7 +13,7 @@ import { Notice } from '../parts/notice';
 import { CalendarFile } from './calendar-file';
 import { OrderChangeForm } from './order-change';
 import type { ScheduleShown } from './schedule-chart';
-import { stepsWith, StepTable } from './step-table';
+import { stepsOf, StepTable } from './step-table';
 
 const Chart = lazy(() => import('./schedule-chart'));
 
@@ -26,7 +26,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
   const { programme } = state;
   const motion = useMemo(() => limitedMotion(programme), [programme]);
   const [changing, change] = useState<OrderChange['what']>();
-  const steps = useMemo(() => stepsWith(state), [state]);
+  const steps = useMemo(() => stepsOf(state, given.order), [state, given.order]);
   const course = useMemo(
     () => (motion ? motionCourse(state.motions, given.order, motion) : undefined),
     [state.motions, given.order, motion],
@@ -54,7 +54,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
           <Chart shown={shown} />
         </Suspense>
       )}
-      <StepTable steps={steps} />
+      <StepTable order={given.order} />
       {course && <Course course={course} />}
       <Row>
         {mayOrder &&

@@ -1,8 +1,9 @@
 import type { CaseState } from '@estribo/core/logbook';
 import { addDays } from '@estribo/core/calendar';
-import { replanned, type OrderChange } from '@estribo/core/order';
+import type { Order } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { groundsOn, scheduleOf, type ScheduleStep } from '@estribo/core/setting';
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
@@ -34,13 +35,11 @@ const Table = styled.table`
   ${stackedTable}
 `;
 
-/** The schedule of a case as it stands, or as it would with another change of its days. */
-export function stepsWith(state: CaseState, change?: OrderChange): ScheduleStep[] {
-  const given = state.order!;
-  const { order } = change ? replanned(given.given, [...given.changes, change]) : given;
+/** What a case's brace is set to along the days of an order: the one in force, or one that would follow it. */
+export function stepsOf(state: CaseState, order: Order): ScheduleStep[] {
   const motion = limitedMotion(state.programme);
   // what the joint reached today says nothing of the days ahead
-  const grounds = { ...state, motion: undefined, order: { ...given, order } };
+  const grounds = { ...state, motion: undefined, order: { ...state.order!, order } };
   return scheduleOf(
     order,
     state.programme.settings.filter(({ kind }) => kind !== 'correction'),
@@ -49,11 +48,25 @@ export function stepsWith(state: CaseState, change?: OrderChange): ScheduleStep[
   );
 }
 
+/** The order as it is followed now and as it would be: nothing of it is taken unseen. */
+export function BeforeAfter({ after }: { after: Order }) {
+  const { state } = useWork();
+  const before = state.order!.order;
+  return (
+    <>
+      <h4>{t('schedule.before')}</h4>
+      <StepTable order={before} />
+      <h4>{t('schedule.after')}</h4>
+      <StepTable order={after} />
+    </>
+  );
+}
+
 /** Phase by phase: its days, what is ordered, what the brace is set to, what changes. */
-export function StepTable({ steps }: { steps: readonly ScheduleStep[] }) {
+export function StepTable({ order }: { order: Order }) {
   const { state, today, unit } = useWork();
   const motion = limitedMotion(state.programme);
-  const { phases } = state.order!.given;
+  const steps = useMemo(() => stepsOf(state, order), [state, order]);
   const settingOf = (id: string) => state.programme.settings.find((one) => one.id === id)!;
   return (
     <Table>
@@ -75,7 +88,7 @@ export function StepTable({ steps }: { steps: readonly ScheduleStep[] }) {
                 {step.until ? ` – ${formatDay(addDays(step.until, -1))}` : ` ${t('schedule.on')}`}
               </td>
               <td>
-                {formatPhase(phases[step.phase]!, motion)}
+                {formatPhase(order.phases[step.phase]!, motion)}
                 {step.gap && (
                   <div>
                     {t('schedule.gapLong', {

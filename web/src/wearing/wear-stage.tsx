@@ -6,7 +6,8 @@ import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
 import { asWorn } from '../figure/layer';
-import { saidHandedOver } from '../setting/hand-over';
+import { mayBeHandedOver, readTurn } from '@estribo/core/setting';
+import { HandOver, saidHandedOver } from '../setting/hand-over';
 import { OtherLists } from '../strapping/other-lists';
 import type { Token } from '../look/tokens';
 import { color } from '../look/tokens';
@@ -55,15 +56,7 @@ export default function WearStage() {
       {state.wearing.family.lines.length > 0 && (
         <Soft>{state.wearing.family.lines.map((line) => wearLine(state.programme, line)).join(' ')}</Soft>
       )}
-      {state.setting.made.map(
-        ({ setting, patient }) =>
-          patient &&
-          setting.kind === 'correction' && (
-            <Notice key={setting.id} tone="plain">
-              <b>{settingWords(state.programme, setting.id).name}.</b> {saidHandedOver(setting, patient)}
-            </Notice>
-          ),
-      )}
+      <ByThePatient />
       {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
       {state.wearing.held && <Notice tone="stop">{t('wearing.held')}</Notice>}
       {plan && !changing ? (
@@ -104,6 +97,35 @@ export default function WearStage() {
       <Taught taught={taught} mayWrite={mayPlan} />
     </>
   );
+}
+
+/** What the patient changes alone: a correction is handed over where it is turned, air where its wearing is taught. */
+function ByThePatient() {
+  const { state } = useWork();
+  const mayNow = useMay('wear');
+  return state.setting.made.map(({ setting, patient, made }) => {
+    if (!mayBeHandedOver(setting)) return null;
+    const { name } = settingWords(state.programme, setting.id);
+    if (setting.kind === 'fill' && made && mayNow('setting.write'))
+      return (
+        <Stack key={setting.id} $gap={6}>
+          <h2>{t('setting.byPatientAlone', { what: name })}</h2>
+          <HandOver
+            setting={setting}
+            stage="wear"
+            most={readTurn(String(Math.max(0, ...Object.values(made.values ?? {}).map((one) => one ?? 0))))}
+            handed={patient}
+          />
+        </Stack>
+      );
+    return (
+      patient && (
+        <Notice key={setting.id} tone="plain">
+          <b>{name}.</b> {saidHandedOver(setting, patient)}
+        </Notice>
+      )
+    );
+  });
 }
 
 function Taught({ taught, mayWrite }: { taught: 'patient' | 'carer' | undefined; mayWrite: boolean }) {

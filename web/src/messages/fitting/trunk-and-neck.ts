@@ -112,6 +112,33 @@ export const spineSternalPad: FamilyWords = {
     compress: { name: 'Compress', hold: 'Both pulls together, snug.' },
     'again-after-five': { name: 'Five minutes', hold: 'Then the compression is looked at again.' },
   },
+  checks: {
+    'side-panels-alike': {
+      name: 'Side panels alike',
+      how: 'Both belts to the same mark, right and left alike, flat on the skin’s side.',
+      fix: 'Pulls released, both side panels to the same mark, compress again.',
+    },
+    'back-panel-in-place': {
+      name: 'Back panel between shoulder blades and low back',
+      how: 'Felt from behind: in the middle, its upper edge between the shoulder blades.',
+      fix: 'Pulls released, panel moved, rear strap ends first, compress again.',
+    },
+    'pad-below-the-notch': {
+      name: 'Sternal pad below the notch',
+      how: 'Seated as ordered, from the sternal notch down to the pad’s upper edge: 13 mm.',
+      fix: 'The pad is set along its bar; bent, the bar is bent slowly over a firm edge.',
+    },
+    'edge-at-the-symphysis': {
+      name: 'Front edge at the pubic symphysis',
+      how: 'Seated: the lower edge reaches the symphysis and does not press into the thighs.',
+      fix: 'Bar moved, then the sternal pad again.',
+    },
+    'breathes-sits-stands': {
+      name: 'Breathes freely',
+      how: 'A deep breath; nothing presses under the arms or against the throat.',
+      fix: 'Compression a little looser; under-arm option; then its edges.',
+    },
+  },
 };
 
 export const spineBivalve: FamilyWords = {

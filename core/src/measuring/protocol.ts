@@ -139,7 +139,7 @@ export const isReading = (step: MeasuringStep): step is ReadingStep =>
 const ofThePerson: readonly MeasuringStep['kind'][] = ['mass', 'age', 'stature', 'stance'];
 export const isOfPerson = (step: MeasuringStep): boolean => ofThePerson.includes(step.kind);
 
-export type ReadingUnit = 'mm' | 'degrees' | 'kg' | 'years';
+export type ReadingUnit = 'mm' | 'degrees' | 'kg' | 'years' | 'newtons';
 
 /** The unit a step's values are kept in. */
 export function unitOf(step: Pick<MeasuringStep, 'kind'>): ReadingUnit {
@@ -163,13 +163,22 @@ const bodyBounds: Record<ReadingUnit, { least: number; most: number }> = {
   degrees: { least: -180, most: 180 },
   kg: { least: 0.2, most: 500 },
   years: { least: 0, most: 130 },
+  newtons: { least: 0, most: 1000 },
 };
 
 /** From where to where a step's value may go, in its unit. */
 export const readingBounds = (step: Pick<MeasuringStep, 'kind'>): { least: number; most: number } =>
   bodyBounds[unitOf(step)];
 
-export const instruments = ['tape', 'calliper', 'goniometer', 'inclinometer', 'scale', 'told'] as const;
+export const instruments = [
+  'tape',
+  'calliper',
+  'goniometer',
+  'inclinometer',
+  'scale',
+  'gauge',
+  'told',
+] as const;
 /** What a value was read with; `told` is what the patient says, an age or a shoe size. */
 export type Instrument = (typeof instruments)[number];
 

@@ -18,6 +18,7 @@ export const unitOfInstrument: Record<Exclude<Instrument, 'told'>, ReadingUnit> 
   goniometer: 'degrees',
   inclinometer: 'degrees',
   scale: 'kg',
+  gauge: 'newtons',
 };
 
 /** An open stream: whose it is and how it is ended. */

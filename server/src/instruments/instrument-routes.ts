@@ -1,7 +1,7 @@
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
 import { addDays, dayOf, ageOn, readInstant } from '@estribo/core/calendar';
 import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
-import { stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
+import { partsOf, stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { Response } from 'express';
 import { array, number, object, string } from 'yup';
 import { registered } from '../catalogue/registry';
@@ -19,7 +19,7 @@ import { faulty, notFound, Problem } from '../problem';
 import { textOf, type Context, type Route } from '../route';
 import { dayField, valid } from '../valid';
 import { unitOfInstrument, type InstrumentReading } from './hub';
-import { hiddenValue, shownValue } from './stand-ins';
+import { deviationOf, hiddenForce, hiddenValue, shownValue } from './stand-ins';
 
 const calibration = {
   calibratedOn: dayField,
@@ -47,7 +47,7 @@ const linesBody = object({
           .required()
           .test('instant', 'must be an instant in UTC', (value) => readInstant(value) !== undefined),
         value: number().strict().required().min(-180).max(5000),
-        unit: string().oneOf(['mm', 'degrees', 'kg', 'years']).required(),
+        unit: string().oneOf(['mm', 'degrees', 'kg', 'years', 'newtons']).required(),
       }).noUnknown(),
     )
     .min(1)
@@ -78,7 +78,11 @@ const mostOffset: Record<keyof typeof unitOfInstrument, number> = {
   goniometer: 15,
   inclinometer: 15,
   scale: 5,
+  gauge: 5,
 };
+
+/** How far a gauge held by hand differs from one value to the next, in newtons. */
+const forceDeviation = 0.8;
 
 /** A calibration of longer ago says nothing about an instrument. */
 const oldestCalibration = 10 * 365;
@@ -119,8 +123,8 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     if (faults.length > 0) throw faulty(faults);
   };
 
-  /** The step a stand-in is held to, with the body it reads there. */
-  const aimed = async (caseId: string, stepId: string, side: Side) => {
+  /** What a stand-in is held to, as it reads there: a step of the measuring; a gauge, a setting or a part that pulls. */
+  const aimed = async (kind: Instrument, caseId: string, thing: string, side: Side) => {
     const row = await db.getRepository(caseEntity).findOneBy({ id: caseId });
     if (!row) throw notFound('case');
     const [programme, model, person] = await Promise.all([
@@ -128,10 +132,15 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       registered<BraceModel>(db.manager, 'model', row.modelHash),
       db.getRepository(personEntity).findOneByOrFail({ id: row.person }),
     ]);
-    const step = programme && model && stepsOf(programme, model).find(({ id }) => id === stepId);
+    if (kind === 'gauge') {
+      const pulls = programme && model ? [...programme.settings, ...partsOf(programme, model)] : [];
+      if (!pulls.some(({ id }) => id === thing)) throw notFound('setting or part');
+      return { deviation: forceDeviation, hidden: hiddenForce(thing, caseId) };
+    }
+    const step = programme && model && stepsOf(programme, model).find(({ id }) => id === thing);
     if (!step) throw notFound('measuring step');
     const stature = statureForAge(ageOn(person.born, today()));
-    return { step, hidden: hiddenValue(step, caseId, side, stature) };
+    return { deviation: deviationOf(step), hidden: hiddenValue(step, caseId, side, stature) };
   };
 
   return [
@@ -188,7 +197,8 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
           throw new Problem(400, 'Not valid', 'kind must be an instrument that sends values.');
         if (!sides.includes(side))
           throw new Problem(400, 'Not valid', 'side must be left, right or midline.');
-        const { step, hidden } = await aimed(
+        const { deviation, hidden } = await aimed(
+          kind,
           textOf(req.query.case, 'case', 36),
           textOf(req.query.step, 'step', 80),
           side,
@@ -232,7 +242,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
             line(standIn, {
               instrument: standIn.id,
               at: new Date(at).toISOString(),
-              value: shownValue(hidden, step, standIn.offset),
+              value: shownValue(hidden, deviation, standIn.offset),
               unit: unitOfInstrument[kind as keyof typeof unitOfInstrument],
             }),
           );

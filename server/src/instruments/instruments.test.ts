@@ -83,6 +83,31 @@ async function listen(
   };
 }
 
+test('a gauge is held to what pulls: the same force of a strap each time, its offset taken off', async () => {
+  const heard = async (thing: string) => {
+    const stream = await listen(`kind=gauge&case=${caseId}&step=${thing}&side=right`);
+    const values: number[] = [];
+    for (let i = 0; i < 6; i += 1) {
+      const { data } = await stream.next();
+      expect(data).toMatchObject({
+        instrument: 'stand-in-gauge',
+        kind: 'gauge',
+        offset: 0.2,
+        simulated: true,
+      });
+      values.push(data.value as number);
+    }
+    stream.close();
+    return values.reduce((sum, value) => sum + value, 0) / values.length;
+  };
+  const [first, again, other] = [await heard('strap-1'), await heard('strap-1'), await heard('strap-2')];
+  // the mean of six differs by a third of a newton at most once in a thousand (0.48 N each); the straps by far more
+  expect(Math.abs(first - again)).toBeLessThan(1.5);
+  expect(first).toBeGreaterThan(10);
+  expect(first).toBeLessThan(36);
+  expect(Math.abs(first - other)).toBeGreaterThan(0.01);
+});
+
 test('the tape streams a hidden body with noise, its offset taken off, and says how it is calibrated', async () => {
   const stream = await listen(`kind=tape&case=${caseId}&step=${step}&side=right`);
   const values: number[] = [];
@@ -208,6 +233,8 @@ test.each([
   ['kind=tape&side=up', 400],
   [`kind=tape&case=${v7()}&step=${step}&side=right`, 404],
   [`kind=tape&case=${caseId}&step=ear&side=right`, 404],
+  // a gauge pulls at no step of the measuring
+  [`kind=gauge&case=${caseId}&step=girth-above&side=right`, 404],
 ])('a stream asked for with %s is a %d', async (query, status) => {
   await (await clinic.as('technician')).get(`/api/instruments/stream?${query}`).expect(status);
 });

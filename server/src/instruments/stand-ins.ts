@@ -51,6 +51,15 @@ const standIns = (today: ClinicDay): InstrumentRow[] => [
     offset: 0.1,
     simulated: true,
   },
+  {
+    id: 'stand-in-gauge',
+    kind: 'gauge',
+    name: 'Force gauge 1',
+    calibratedOn: addDays(today, -45),
+    validDays: 365,
+    offset: 0.2,
+    simulated: true,
+  },
 ];
 
 /** Puts the stand-ins among the instruments, once. */
@@ -95,8 +104,13 @@ export function hiddenValue(step: MeasuringStep, caseId: string, side: string, s
   return usual * (step.kind === 'girth' || step.kind === 'mass' ? build : 1) * own;
 }
 
+/** The force that a hidden simulated pad or strap pulls with, in newtons: the same one whenever it is asked. Invented. */
+export const hiddenForce = (thing: string, caseId: string): number =>
+  12 + 22 * share(`${caseId} ${thing} force`);
+
+/** How far values of a step differ from one to the next, in its unit. */
+export const deviationOf = (step: MeasuringStep): number => (isReading(step) ? step.withinPerson : 1);
+
 /** One value the stand-in shows: the hidden one, with the noise of a hand and the instrument's offset. */
-export const shownValue = (hidden: number, step: MeasuringStep, offset: number): number => {
-  const deviation = isReading(step) ? step.withinPerson : 1;
-  return Math.round((hidden + offset + 0.6 * deviation * noise()) * 10) / 10;
-};
+export const shownValue = (hidden: number, deviation: number, offset: number): number =>
+  Math.round((hidden + offset + 0.6 * deviation * noise()) * 10) / 10;

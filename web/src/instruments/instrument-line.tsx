@@ -30,16 +30,19 @@ const Line = styled.div`
   }
 `;
 
-/** The instrument a step is read with: what it says now, how it is calibrated, and that Space takes it. */
+/** The instrument that a thing is read with: what it says now, how it is calibrated, and what takes its value. */
 export function InstrumentLine({
   kind,
   instrument: { state, line },
   unit,
+  bySpace = false,
   onTake,
 }: {
   kind: Instrument;
   instrument: ConnectedInstrument;
   unit: ReadingUnit;
+  /** the space bar takes it as well */
+  bySpace?: boolean;
   onTake: () => void;
 }) {
   const [on, turn] = useInstrumentsOn();
@@ -66,7 +69,7 @@ export function InstrumentLine({
           <span>
             {name}: <b>{formatReading(line.value, unit, length)}</b>
           </span>
-          <Button onPress={onTake} keycap="␣">
+          <Button onPress={onTake} {...(bySpace ? { keycap: '␣' } : {})}>
             {t('instruments.space')}
           </Button>
           <span>

@@ -38,20 +38,21 @@ export interface ConnectedInstrument {
 const sends = (kind: Instrument) => kind !== 'told';
 
 /**
- * Listens to the instrument that a step is read with, while the user has instruments on. A connection
+ * Listens to the instrument that a thing is read with, while the user has instruments on. A connection
  * that is lost is tried again by the browser.
- * @param aim where the instrument is held: the stand-ins read their hidden body there
+ * @param aim where the instrument is held, a step of the measuring, or a setting that presses: the stand-ins read what is
+ *   hidden there
  */
 export function useInstrument(
   kind: Instrument,
-  aim: { case: string; step: string; side: Side },
+  aim: { case: string; of: string; side: Side },
 ): ConnectedInstrument {
   const [on] = useInstrumentsOn();
   const listening = on && sends(kind);
   const [line, setLine] = useState<InstrumentLine>();
   const [lost, setLost] = useState(false);
   const latest = useRef<InstrumentLine>(undefined);
-  const address = `/api/instruments/stream?kind=${kind}&case=${aim.case}&step=${aim.step}&side=${aim.side}`;
+  const address = `/api/instruments/stream?kind=${kind}&case=${aim.case}&step=${aim.of}&side=${aim.side}`;
   useEffect(() => {
     if (!listening || typeof EventSource === 'undefined') return;
     const stream = new EventSource(address);

@@ -219,7 +219,7 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
   const kept = unitOf(step);
   const reads = isReading(step);
   const count = readings.length + 1;
-  const instrument = useInstrument(instrumentOf(step), { case: state.case, step: step.id, side });
+  const instrument = useInstrument(instrumentOf(step), { case: state.case, of: step.id, side });
 
   const what = named(reads ? 'steps' : 'joints', reads ? step.id : step.joint);
   const sided = {
@@ -367,7 +367,13 @@ function Value({ at, step, ...rest }: TakeProps & { step: ReadingStep | PostureS
           }}
         />
       )}
-      <InstrumentLine kind={instrumentOf(step)} instrument={instrument} unit={kept} onTake={fromInstrument} />
+      <InstrumentLine
+        kind={instrumentOf(step)}
+        instrument={instrument}
+        unit={kept}
+        bySpace
+        onTake={fromInstrument}
+      />
       <Row>
         <Button key={step.kind} look="main" onPress={take} keycap="⏎">
           {t('measuring.take')}

@@ -925,6 +925,7 @@ export const en = {
     goniometer: 'goniometer',
     inclinometer: 'inclinometer',
     scale: 'scale',
+    gauge: 'force gauge',
     told: 'told',
     simulated: 'simulated',
     reads: '{{name}}: {{value}}',

@@ -932,6 +932,7 @@ export const es: SameShape<typeof en> = {
     goniometer: 'goniómetro',
     inclinometer: 'inclinómetro',
     scale: 'báscula',
+    gauge: 'dinamómetro',
     told: 'dicho',
     simulated: 'simulado',
     reads: '{{name}}: {{value}}',

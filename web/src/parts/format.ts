@@ -27,7 +27,7 @@ export function formatNumber(value: number, unit: ReadingUnit, length: LengthUni
 
 /** What stands behind a reading's number. */
 export const unitSign = (unit: ReadingUnit, length: LengthUnit): string =>
-  unit === 'mm' ? length : unit === 'degrees' ? '°' : unit === 'kg' ? 'kg' : t('common.years');
+  unit === 'mm' ? length : { degrees: '°', kg: 'kg', years: t('common.years'), newtons: 'N' }[unit];
 
 /** A length to either side of a place, with its unit. */
 export const formatDistance = (value: number, length: LengthUnit): string =>

@@ -82,6 +82,7 @@ export const quantityOf: Record<ReadingUnit, Quantity> = {
   degrees: 'degrees',
   kg: 'mass',
   years: 'count',
+  newtons: 'count',
 };
 
 /** What is typed, as a number: mm for a length and kg for a weight whatever unit it was typed in. */

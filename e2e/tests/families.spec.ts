@@ -137,7 +137,29 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
   expect(done.slice(-5)).toEqual(done.slice(6, 11));
   await checkAll(page);
   await saysNothingOf(page, /knee|hinge/i);
+  // air is handed over where its wearing is taught, and stands on the sheet that goes home
+  await page.getByRole('link', { name: /^Wear/ }).click();
+  await page.getByRole('button', { name: 'Hand over to the patient' }).click();
+  await expect(page.getByLabel('Strokes each time')).toHaveValue('5');
+  await expect(page.getByLabel('Days between')).toHaveValue('2');
+  await page.getByRole('button', { name: 'Taught, hand it over' }).click();
+  const handed = 'the patient fills the cells every 2 days, with at most 5 strokes.';
+  await expect(page.getByText(handed, { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: 'Sheet for the patient' }).click();
+  await expect(page.getByText(handed, { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: 'Wear', exact: true }).click();
   await wearAndReview(page);
+  // what the patient tells is kept as told, and held against what was handed over
+  for (const [strokes, days] of [
+    ['5', '2'],
+    ['7', '2'],
+  ] as const) {
+    await page.getByLabel('Strokes each time').fill(strokes);
+    await page.getByLabel('Days between').fill(days);
+    await page.getByRole('button', { name: 'Take what was told' }).click();
+    await expect(page.getByText(`${strokes} strokes, every ${days} days.`, { exact: false })).toBeVisible();
+  }
+  await expect(page.getByText('The patient changed more at once than is allowed', { exact: false })).toBeVisible();
 });
 
 test('a belt, whole: it is asked how it is put on; lying it takes a helper, and it is made ready for next time', async ({

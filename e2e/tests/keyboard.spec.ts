@@ -242,7 +242,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await keyboard.press('Tab');
   await keyboard.press('Space');
   await press(page, 'Take the review');
-  await expect(main.getByText('The stops are those of phase 1. Nothing to adjust.')).toBeVisible();
+  await expect(main.getByText('What is set is that of phase 1. Nothing to adjust.')).toBeVisible();
   await focusIsKept(page);
   await press(page, 'Plan it');
   await expect(main.getByText(/Next review/).last()).toBeVisible();

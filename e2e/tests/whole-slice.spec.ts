@@ -167,7 +167,7 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByRole('button', { name: 'Take the review' }).click();
   await expect(page.getByText('84° → 86°')).toBeVisible();
   await expect(page.getByText('455 mm → 448 mm')).toBeVisible();
-  await expect(page.getByText('The stops are those of phase 2. Nothing to adjust.')).toBeVisible();
+  await expect(page.getByText('What is set is that of phase 2. Nothing to adjust.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan it' }).click();
   await expect(page.getByText(/Next review \d+ \w+\./)).toBeVisible();
 
@@ -201,7 +201,7 @@ test('a review on the day of the next phase changes the stops, and the knee is c
   await page.getByText('Seen; the prescriber will be told').click();
   await page.getByRole('button', { name: 'Choose 10 / 90 for both hinges' }).click();
   await page.getByRole('button', { name: 'In both hinges: 10 / 90, moved by hand' }).click();
-  await expect(page.getByText('The stops are those of phase 2. Nothing to adjust.')).toBeVisible();
+  await expect(page.getByText('What is set is that of phase 2. Nothing to adjust.')).toBeVisible();
   await page.getByRole('main').getByRole('link', { name: 'Check' }).click();
   await expect(page.getByText('Something has changed since the signature.')).toBeVisible();
   const flexion = 'Knee at the flexion stop';

@@ -403,3 +403,48 @@ describe('air by the patient: so many strokes every so many days, handed over an
     expect(flagsOf(log)).toEqual([]);
   });
 });
+
+// common practice, no source: swelling falls, the two belts are made again, and what hangs on them is looked at again
+test('belts of a sternal-pad TLSO that are re-sized ask for the checks that hang on them, and for no other brace’s', () => {
+  const context = contextOf('spine-sternal-pad', {
+    sizes: ['1'],
+    axes: [],
+    between: 'larger',
+    disagree: 'larger',
+  });
+  const log = testLogbook(context, 'midline');
+  const belts = (mark: number) =>
+    log.write('set.made', {
+      setting: 'two-belts',
+      values: [
+        { place: 'upper', value: mark },
+        { place: 'lower', value: mark },
+      ],
+    });
+  const openNow = () =>
+    foldCase(log.entries, context)!.checking.checks.flatMap(({ check, judged }) =>
+      judged.state === 'open' ? [check.id] : [],
+    );
+  log.looked();
+  log.order({ phases: [{ fromDay: 0, limits: [] }] });
+  belts(14);
+  for (const { check } of foldCase(log.entries, context)!.checking.checks)
+    log.write('check.recorded', {
+      check: check.id,
+      ...(check.moment ? { moment: check.moment.is } : {}),
+      ...(check.kind === 'distance' ? { value: 13 } : { seen: true }),
+    });
+  expect(openNow()).toEqual([]);
+  log.write('set.made', { setting: 'sternal-pad-below-notch', values: [{ place: 'one', value: 12 }] });
+  expect(openNow()).toEqual(['pad-below-the-notch']);
+  belts(12);
+  expect(new Set(openNow())).toEqual(
+    new Set([
+      'side-panels-alike',
+      'back-panel-in-place',
+      'pad-below-the-notch',
+      'edge-at-the-symphysis',
+      'breathes-sits-stands',
+    ]),
+  );
+});

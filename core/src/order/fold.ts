@@ -15,6 +15,15 @@ export interface GivenOrder {
   heldSince?: ClinicDay;
 }
 
+/** The order with all its phases, those too that wait while it is held: what a new one is written from. */
+export function notHeld({ given, changes, heldSince }: Omit<GivenOrder, 'order' | 'entry'>): Order {
+  const hold = heldSince === undefined ? -1 : changes.findLastIndex(({ what }) => what === 'held');
+  return replanned(
+    given,
+    changes.filter((_, i) => i !== hold),
+  ).order;
+}
+
 /** The order that was given last, with the changes that were told after it. */
 export function foldOrder(record: LiveRecord): GivenOrder | undefined {
   const last = record.last(orderGiven);

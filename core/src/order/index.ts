@@ -45,5 +45,5 @@ export {
   type OrderGap,
   type Replanned,
 } from './replan';
-export { foldOrder, type GivenOrder } from './fold';
+export { foldOrder, notHeld, type GivenOrder } from './fold';
 export { changeFaults, orderFaults } from './faults';

@@ -3,7 +3,7 @@ import { addDays, daysBetween, phaseOn, phaseSpans } from '../calendar';
 import { testRecord, written } from '../record/test-record';
 import { orderChanged, orderGiven } from './entries';
 import { changeFaults } from './faults';
-import { foldOrder } from './fold';
+import { foldOrder, notHeld } from './fold';
 import { orderProblems, type Order } from './order';
 import { changeProblem, gapsOf, replanned, type OrderChange } from './replan';
 import { order } from './test-order';
@@ -211,3 +211,19 @@ test('phases never overlap and leave no day out, whatever was held and moved', (
       },
     ),
   ));
+
+test('a new order is written from all phases of one that is held, as late as they are by now', () => {
+  const changes = (...told: OrderChange[]) =>
+    told.map((one, i) => ({ ...one, entry: String(i), reason: 'wound', prescriber: 'ward 3' }));
+  const held = (...told: OrderChange[]) => {
+    const all = changes(...told);
+    return notHeld({ given: four, changes: all, ...replanned(four, all) });
+  };
+  const first = { what: 'held', day: addDays(four.dayZero, 10) } as const;
+  const on = { what: 'resumed', day: addDays(four.dayZero, 17) } as const;
+  const again = { what: 'held', day: addDays(four.dayZero, 30) } as const;
+  expect(days(held(first))).toEqual(days(four));
+  // held, resumed and held again: the week that it was held the first time stays
+  expect(days(held(first, on, again))).toEqual(days(after(first, on).order));
+  expect(days(held())).toEqual(days(four));
+});

@@ -181,13 +181,15 @@ export function foldSettings(
       };
     const { made: now, day, everyDays } = last;
     const before = made.slice(0, -1);
-    const byPatient = last.reported
-      ? (patientFault(
-          withHandedOver(setting, patient),
-          before.at(-1) && { ...before.at(-1)!.made, day: before.at(-1)!.day },
-          { ...now, day, ...(everyDays === undefined ? {} : { everyDays }) },
-        ) ?? (patient && isBeyond(now, patient) ? ('over-patient' as const) : undefined))
-      : undefined;
+    const byPatient = !last.reported
+      ? undefined
+      : patient && isBeyond(now, patient)
+        ? ('over-patient' as const)
+        : patientFault(
+            withHandedOver(setting, patient),
+            before.at(-1) && { ...before.at(-1)!.made, day: before.at(-1)!.day },
+            { ...now, day, ...(everyDays === undefined ? {} : { everyDays }) },
+          );
     // a patient has a limit of its own for one change; the one for all of them holds whoever made it
     const over = changeFault(
       last.reported ? withoutStep(setting) : setting,
@@ -237,7 +239,14 @@ function isNeeded(setting: Setting, wanted: Wanted | undefined): boolean {
 /** What was handed over to the patient stands in the place of what the family lets a patient do. */
 const withHandedOver = (setting: Setting, patient: HandedOver | undefined): Setting =>
   patient
-    ? { ...setting, patient: { within: asNumber(patient.within), everyDays: patient.everyDays } }
+    ? {
+        ...setting,
+        patient: {
+          // air goes in anew each time: how much it is, is held against the most, not against the last time
+          within: setting.kind === 'fill' ? Infinity : asNumber(patient.within),
+          everyDays: patient.everyDays,
+        },
+      }
     : setting;
 
 /** Whether it stands further than was handed over, either way. */

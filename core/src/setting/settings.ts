@@ -288,17 +288,14 @@ export function changeFault(
  * @returns undefined when it is not, or nothing was made before
  */
 export function patientFault(
-  { patient, kind }: Setting,
+  { patient }: Setting,
   last: (SettingMade & { day: ClinicDay }) | undefined,
   made: SettingMade & { day: ClinicDay; everyDays?: number },
 ): 'not-patients' | 'over-patient' | 'too-soon' | undefined {
   if (!patient) return 'not-patients';
-  // air goes in anew each time: it is no further from what went in the last time, it is so much
-  const at = kind === 'fill' ? () => 0 : (place: string) => last?.values?.[place];
-  if (!last && kind !== 'fill') return undefined;
-  if (moved(made, at) > patient.within + hair) return 'over-patient';
-  const after = made.everyDays ?? (last && kind !== 'fill' ? daysBetween(last.day, made.day) : Infinity);
-  return after < patient.everyDays ? 'too-soon' : undefined;
+  if (!last) return undefined;
+  if (moved(made, (place) => last.values?.[place]) > patient.within + hair) return 'over-patient';
+  return (made.everyDays ?? daysBetween(last.day, made.day)) < patient.everyDays ? 'too-soon' : undefined;
 }
 
 export type StopsSetting = Extract<Setting, { kind: 'stops' }>;

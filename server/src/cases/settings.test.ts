@@ -257,6 +257,57 @@ describe('a correction', () => {
   });
 });
 
+describe('air, handed over to the patient', () => {
+  const model = demoModels.find(({ programme }) => programme === 'ankle-walker')!;
+  const programme = programmes.find(({ id }) => id === model.programme)!;
+  const walker = async () => {
+    const id = v7();
+    const sent = clinic.opened(id);
+    await send({ ...sent, body: { ...sent.body, programme: pinOf(programme), model: pinOf(model) } });
+    return id;
+  };
+  const handed = (id: string, more: object, role?: Role) => {
+    const body = {
+      setting: 'strokes-of-air',
+      within: { n: 5, d: 1 },
+      everyDays: 2,
+      most: { n: 5, d: 1 },
+      ...more,
+    };
+    return send({ ...clinic.entry('set.handed-over', 'wear', body as never, {}, role), case: id }, role);
+  };
+  const told = (id: string, more: object) =>
+    send({
+      ...clinic.entry('set.made', 'review', {
+        setting: 'strokes-of-air',
+        values: [{ place: 'one', value: 5 }],
+        ...more,
+      } as never),
+      case: id,
+    });
+
+  test('by an orthotist, air and no angle; what is told says how often', async () => {
+    const id = await walker();
+    const [asTechnician, angle] = [
+      await handed(id, {}, 'technician'),
+      await handed(id, { setting: 'ankle-angle' }),
+    ];
+    expect(asTechnician.status).toBe(403);
+    expect([angle.status, angle.body.faults[0].at]).toEqual([422, 'body.setting']);
+    expect((await handed(id, {})).status).toBe(201);
+    // how often is what a patient tells: nobody else's entry says it
+    const own = await told(id, { everyDays: 2 });
+    expect([own.status, own.body.faults[0].message]).toEqual([
+      422,
+      expect.stringContaining('only what the patient tells'),
+    ]);
+    expect((await told(id, { reported: true, everyDays: 61 })).status).toBe(422);
+    expect((await told(id, { reported: true, everyDays: 1 })).status).toBe(201);
+    const air = (await stateOf(id)).setting.made.find(({ setting }) => setting.id === 'strokes-of-air')!;
+    expect([air.flags, air.made?.everyDays]).toEqual([['too-soon'], 1]);
+  });
+});
+
 test('what is folded from the server’s entries is what anybody folds from them', async () => {
   const id = await opened();
   await order(id);

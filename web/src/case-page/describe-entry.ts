@@ -166,7 +166,16 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
               : t('entry.phase', { phase: entry.body.phase + 1 })
             : entry.body.found
               ? t('entry.found')
-              : '',
+              : entry.body.reported
+                ? [
+                    entry.body.everyDays === undefined
+                      ? ''
+                      : t('setting.toldEvery', { count: entry.body.everyDays }),
+                    t('setting.byPatient'),
+                  ]
+                    .filter(Boolean)
+                    .join(', ')
+                : '',
       };
     }
     case 'order.changed':

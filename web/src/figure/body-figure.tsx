@@ -1,7 +1,7 @@
 import { bodyOf, type BodyReadings, type Build, type Region, type Side } from '@estribo/core/anatomy';
 import { drawFigure, type DrawnFigure, type Frame } from '@estribo/core/drawing';
 import { RotateCw } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
@@ -12,6 +12,7 @@ import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
 import type { FigureLayer } from './layer';
 import { Goniometer } from './measures';
+import { useSteady } from '../parts/use-steady';
 import { PersonFigure, type PersonKind } from './person-figure';
 import { StepShapes } from './step-shapes';
 import { WholePicture, wholeBox } from './whole-picture';
@@ -74,7 +75,18 @@ export function BodyFigure(shown: Shown) {
         {person ? (
           <PersonFigure kind={person} value={now?.value} build={build} frame={frame} />
         ) : (
-          <Part shown={shown} frame={frame} drawn={drawn} />
+          <Part
+            region={shown.region}
+            side={shown.side}
+            readings={shown.readings}
+            build={build}
+            overlays={shown.overlays}
+            goniometer={layer.goniometer}
+            selected={shown.selected}
+            onSelect={shown.onSelect}
+            frame={frame}
+            drawn={drawn}
+          />
         )}
         {layer.handle && !person && (
           <DraggedHandle handle={layer.handle} body={body} views={drawn.views} frame={frame} />
@@ -92,7 +104,8 @@ export function BodyFigure(shown: Shown) {
 
 function useDrawn({ region, side, readings, build, layer, selected }: Shown, frame: Frame, turned: boolean) {
   const body = useMemo(() => bodyOf(region, side, readings, build), [region, side, readings, build]);
-  const { steps, goniometer, parts, marks, reference } = layer;
+  const { handle: _moves, ...still } = layer;
+  const { steps, goniometer, parts, marks, reference } = useSteady(still);
   const drawn = useMemo(() => {
     const whole = wholeBox(frame);
     const turnButton = { left: 0, right: 190, top: 0, bottom: 44 };
@@ -126,8 +139,25 @@ function useDrawn({ region, side, readings, build, layer, selected }: Shown, fra
   return { body, drawn };
 }
 
-function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: DrawnFigure }) {
-  const { region, side, readings, build, overlays, layer, selected, onSelect } = shown;
+/** All that lies still while something is dragged over it: it is drawn anew when what it shows has changed. */
+const Part = memo(function Part({
+  region,
+  side,
+  readings,
+  build,
+  overlays,
+  goniometer,
+  selected,
+  onSelect,
+  frame,
+  drawn,
+}: Pick<Shown, 'region' | 'side' | 'readings' | 'build' | 'overlays'> & {
+  goniometer: FigureLayer['goniometer'];
+  selected: string | undefined;
+  onSelect: ((id: string) => void) | undefined;
+  frame: Frame;
+  drawn: DrawnFigure;
+}) {
   const laid = useMemo(
     () =>
       (Object.entries(overlays) as [Overlay, BodyReadings][]).map(
@@ -178,10 +208,10 @@ function Part({ shown, frame, drawn }: { shown: Shown; frame: Frame; drawn: Draw
         <path key={i} className="held" d={pathOf(arrow)} aria-hidden />
       ))}
       <Labels drawn={drawn} onSelect={onSelect} />
-      {layer.goniometer && <Goniometer {...layer.goniometer} x={frame.width - 54} y={58} />}
+      {goniometer && <Goniometer {...goniometer} x={frame.width - 54} y={58} />}
     </>
   );
-}
+});
 
 /** Every text of the drawing where it lies over nothing, with a thin line to what it names where it stands off. */
 function Labels({ drawn, onSelect }: { drawn: DrawnFigure; onSelect?: ((id: string) => void) | undefined }) {

@@ -1,5 +1,6 @@
 import { askedFindings, findingRule, type Finding, type KnownFinding } from '@estribo/core/screening';
 import { may } from '@estribo/core/access';
+import { notHeld } from '@estribo/core/order';
 import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup, type Key } from 'react-aria-components';
 import styled from 'styled-components';
@@ -273,5 +274,7 @@ function OrderPart({ plan }: { plan: ShowsPlan }) {
       </OrderSummary>
     );
   if (!mayOrder) return <Notice tone="caution">{t('order.waitsForOrthotist')}</Notice>;
-  return <OrderForm before={state.order?.order} plan={plan} onDone={() => setChanging(false)} />;
+  return (
+    <OrderForm before={state.order && notHeld(state.order)} plan={plan} onDone={() => setChanging(false)} />
+  );
 }

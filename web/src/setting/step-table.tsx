@@ -1,4 +1,5 @@
 import type { CaseState } from '@estribo/core/logbook';
+import type { JointPlane } from '@estribo/core/anatomy';
 import { addDays } from '@estribo/core/calendar';
 import type { Order } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
@@ -35,6 +36,15 @@ const Table = styled.table`
   ${stackedTable}
 `;
 
+const Other = styled.div`
+  font-weight: 700;
+  color: ${color('river')};
+`;
+
+/** What is ordered for a step's days, in words, to hold it against those of another order. */
+const saidOf = ({ from, until, phase }: ScheduleStep, order: Order, motion: JointPlane | undefined): string =>
+  [from, until, formatPhase(order.phases[phase]!, motion)].join(' ');
+
 /** What a case's brace is set to along the days of an order: the one in force, or one that would follow it. */
 export function stepsOf(state: CaseState, order: Order): ScheduleStep[] {
   const motion = limitedMotion(state.programme);
@@ -57,16 +67,23 @@ export function BeforeAfter({ after }: { after: Order }) {
       <h4>{t('schedule.before')}</h4>
       <StepTable order={before} />
       <h4>{t('schedule.after')}</h4>
-      <StepTable order={after} />
+      <StepTable order={after} before={before} />
     </>
   );
 }
 
-/** Phase by phase: its days, what is ordered, what the brace is set to, what changes. */
-export function StepTable({ order }: { order: Order }) {
+/**
+ * Phase by phase: its days, what is ordered, what the brace is set to, what changes.
+ * @param before what it follows: phases that are other than in it say so
+ */
+export function StepTable({ order, before }: { order: Order; before?: Order }) {
   const { state, today, unit } = useWork();
   const motion = limitedMotion(state.programme);
   const steps = useMemo(() => stepsOf(state, order), [state, order]);
+  const was = useMemo(
+    () => before && new Set(stepsOf(state, before).map((step) => saidOf(step, before, motion))),
+    [state, before, motion],
+  );
   const settingOf = (id: string) => state.programme.settings.find((one) => one.id === id)!;
   return (
     <Table>
@@ -89,6 +106,7 @@ export function StepTable({ order }: { order: Order }) {
               </td>
               <td>
                 {formatPhase(order.phases[step.phase]!, motion)}
+                {was && !was.has(saidOf(step, order, motion)) && <Other>{t('schedule.other')}</Other>}
                 {step.gap && (
                   <div>
                     {t('schedule.gapLong', {

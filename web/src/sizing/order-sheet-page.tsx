@@ -1,50 +1,16 @@
 import { orderSheet, orderSheetCsv } from '@estribo/core/exchange';
 import { Link, useParams } from 'react-router';
-import styled from 'styled-components';
 import { useCase } from '../case/use-case';
 import { useToday } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
-import { color, narrow, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
-import { Row, Small, Soft, Stack, stackedTable } from '../parts/layout';
+import { Row, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { Paper } from '../parts/paper';
 import { formatDate, formatReading } from '../parts/format';
 import { bodyPartSide } from '../parts/body-part-side';
-
-const Paper = styled.main`
-  max-width: 900px;
-  margin: 0 auto;
-  padding: 24px 28px 40px;
-  & table {
-    border-collapse: collapse;
-    width: 100%;
-    ${stackedTable}
-  }
-  ${narrow} {
-    padding: 12px;
-  }
-  & th,
-  & td {
-    text-align: left;
-    padding: 6px 12px 6px 0;
-    border-bottom: 1px solid ${color('line')};
-    vertical-align: top;
-  }
-  & thead th {
-    font-size: ${size.small};
-    color: ${color('soft')};
-    font-weight: 400;
-  }
-  @media print {
-    max-width: none;
-    padding: 0;
-    & [data-screen] {
-      display: none;
-    }
-  }
-`;
 
 const save = (name: string, type: string, text: string) => {
   const link = document.createElement('a');

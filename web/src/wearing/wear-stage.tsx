@@ -1,6 +1,7 @@
 import { boundsOf, intentInForce, type CaseState } from '@estribo/core/logbook';
 import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
@@ -34,7 +35,7 @@ const Days = styled.ol`
 `;
 
 /** How it is cared for, as its family says it; pads, liners and hinges where it says nothing. */
-const careOf = ({ programme: { care }, model }: CaseState): readonly string[] =>
+export const careOf = ({ programme: { care }, model }: CaseState): readonly string[] =>
   care ?? ['pads-by-hand', ...(model.hinge ? ['hinges-dry-spray'] : [])];
 
 export default function WearStage() {
@@ -93,6 +94,9 @@ export default function WearStage() {
           .map((line) => careLine(state.programme, line))
           .join(' ')}
       </Soft>
+      <Row>
+        <Link to={`/cases/${state.case}/patient-sheet`}>{t('patientSheet.open')}</Link>
+      </Row>
       <OtherLists />
       <Taught taught={taught} mayWrite={mayPlan} />
     </>

@@ -13,7 +13,13 @@ let passed = 0;
 let failed = 0;
 
 function jest(env, report) {
-  const args = ['--forceExit', '--maxWorkers=2', '--json', `--outputFile=${report}`, ...(half === 'unit' ? more : [])];
+  const args = [
+    '--forceExit',
+    '--maxWorkers=2',
+    '--json',
+    `--outputFile=${report}`,
+    ...(half === 'unit' ? more : []),
+  ];
   const done = spawnSync(`${root}/node_modules/.bin/jest`, args, {
     cwd: root,
     env,

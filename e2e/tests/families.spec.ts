@@ -159,7 +159,9 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
     await page.getByRole('button', { name: 'Take what was told' }).click();
     await expect(page.getByText(`${strokes} strokes, every ${days} days.`, { exact: false })).toBeVisible();
   }
-  await expect(page.getByText('The patient changed more at once than is allowed', { exact: false })).toBeVisible();
+  await expect(
+    page.getByText('The patient changed more at once than is allowed', { exact: false }),
+  ).toBeVisible();
 });
 
 test('a belt, whole: it is asked how it is put on; lying it takes a helper, and it is made ready for next time', async ({

@@ -38,7 +38,7 @@ for (const [what, views] of [
   [
     'on stages that are late, blocked or not begun',
     [
-      ['Bento Lousado', ['wear', 'review', 'check']],
+      ['Bento Lousado', ['wear', 'review', 'check', 'patient-sheet']],
       ['Roi Teixeira', ['screen']],
       ['Antón Freire', ['screen', 'set', 'measure']],
     ],

@@ -223,6 +223,48 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   await wearAndReview(page);
 });
 
+test('a TLSO with a sternal pad: its belts re-sized when swelling falls, what hangs on them is looked at again', async ({
+  page,
+}) => {
+  await openNewCase(page, { person: 'Uxia Seoane', region: 'Trunk', model: /Alto Esterno/ });
+  await giveOrder(page, {});
+  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  await measureAll(page, {
+    'Girth above the hips’ greatest girth': ['962', '968'],
+    'Sternal notch to symphysis': ['512', '516'],
+  });
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page.getByRole('button', { name: 'Take size M' }).click();
+  await page.getByRole('link', { name: /^Set/ }).click();
+  const belts = async (mark: string) => {
+    await page.getByLabel('upper belt', { exact: true }).fill(mark);
+    await page.getByLabel('lower belt', { exact: true }).fill(mark);
+    await page.getByRole('button', { name: 'The two belts: Take it' }).click();
+  };
+  await belts('14');
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await putOn(page, async (main) => {
+    const pad = main.getByLabel('Sternal pad below the notch', { exact: true });
+    if (!(await pad.isVisible()) || (await pad.inputValue()) !== '') return;
+    await pad.fill('13');
+    await pad.press('Enter');
+    await expect(
+      page.getByRole('region', { name: 'Record' }).getByText('Sternal pad below the notch'),
+    ).toBeVisible();
+  });
+  await page.getByRole('link', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await checkAll(page, { 'Sternal pad below the notch': '14' });
+  // two weeks on the swelling has fallen: the belts go to a smaller mark
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await belts('12');
+  await page.getByRole('link', { name: /^Check/ }).click();
+  await expect(page.getByText('Signed: all checks pass.')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Side panels alike: Yes' })).toBeVisible();
+  await checkAll(page, { 'Sternal pad below the notch': '12' });
+});
+
 test('a shoulder support, whole: motion in planes first, loose, a look under the arm, then tight', async ({
   page,
 }) => {

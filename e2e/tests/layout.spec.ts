@@ -88,7 +88,7 @@ for (const [name, views] of [
   ['Xián', ['measure']],
   ['Dores', ['measure', 'set', 'strap']],
   ['Lois', ['set', 'strap', 'check']],
-  ['Bento', ['wear', 'review']],
+  ['Bento', ['wear', 'review', 'patient-sheet']],
 ] as const)
   test(`the stages of ${name} fit every size of window`, async ({ page, clinic }) => {
     await longNames(clinic);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { testRecord, written } from '../record/test-record';
 import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import { foldSettings } from './fold';
-import { ledgerOf, mostNow } from './ledger';
+import { ledgerOf, mostNow, reachOf, turnFault } from './ledger';
 import type { Setting } from './settings';
 import { grounds } from './test-settings';
 import { formatTurn, noTurn, sumOfTurns, type Turn } from './turns';
@@ -178,3 +178,69 @@ test('any turns sum exactly: where it stands is the sum of what was turned', () 
     ),
     { numRuns: 60 },
   ));
+
+describe('what may be turned next', () => {
+  const supplied = { ...screws, origin: 'as-supplied' as const };
+  const at = (upper: number, lower: number) =>
+    written(
+      settingMade,
+      {
+        setting: 'screws',
+        values: [
+          { place: 'upper', value: upper },
+          { place: 'lower', value: lower },
+        ],
+      } as never,
+      on('2026-11-12'),
+    );
+  const eighths = fc.integer({ min: -20, max: 20 }).filter((n) => n !== 0);
+
+  test('in all counts from neutral, or from how it was supplied, within its range', () => {
+    const preset = ledgerOf(testRecord(at(1.75, 0)), supplied);
+    expect(reachOf(supplied, preset, 'upper')).toEqual({ from: 1.25, to: 2 });
+    expect(reachOf(supplied, preset, 'lower')).toEqual({ from: -0.5, to: 0.5 });
+    expect(reachOf(screws, preset, 'upper')).toEqual({ from: -0.5, to: 0.5 });
+    expect(turnFault(supplied, preset, [{ place: 'upper', by: { n: 1, d: 8 } }])).toBeUndefined();
+    expect(turnFault(screws, preset, [{ place: 'upper', by: { n: 1, d: 8 } }])).toBe('over-all');
+  });
+
+  test('where no further step is stated it is asked for, but for what is too far in all', () => {
+    const { firstChange: _first, perChange: _per, ...unstated } = screws;
+    const begun = ledgerOf(testRecord(neutral), unstated);
+    expect(turnFault(unstated, begun, [{ place: 'upper', by: { n: 1, d: 8 } }])).toBe('not-stated');
+    expect(turnFault(unstated, begun, [{ place: 'upper', by: { n: 5, d: 8 } }])).toBe('over-all');
+  });
+
+  // what is refused before it is turned and what is marked when it was: two ways to the same answer
+  test('what may be turned is never marked when it was, and what is marked may not be turned', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(screws, supplied),
+        fc.integer({ min: -12, max: 12 }),
+        fc.array(fc.record({ place: fc.constantFrom('upper', 'lower'), n: eighths }), { maxLength: 6 }),
+        fc.constantFrom('upper', 'lower'),
+        eighths,
+        (setting, preset, before, place, n) => {
+          const start = at(setting === supplied ? preset / 8 : 0, 0);
+          const until = [start, ...before.map((one) => turned({ [one.place]: [one.n, 8] }))];
+          const fault = turnFault(setting, ledgerOf(testRecord(...until), setting), [
+            { place, by: { n, d: 8 } },
+          ]);
+          const { over, stands } = ledgerOf(testRecord(...until, turned({ [place]: [n, 8] })), setting).at(
+            -1,
+          )!;
+          // a screw that stands too far stays marked whatever is done to the other one
+          const other = place === 'upper' ? 'lower' : 'upper';
+          const reach = reachOf(setting, ledgerOf(testRecord(...until), setting), other);
+          const stood = stands[other]!.n / stands[other]!.d;
+          fc.pre(stood >= reach.from && stood <= reach.to);
+          if (fault === undefined) expect(over).toBeUndefined();
+          if (fault === 'over-change') expect(over).toBe('over-change');
+          // the range of a screw is no step and no sum: beyond it is seen before it is turned alone
+          const inRange = Object.values(stands).every((turn) => Math.abs(turn.n / turn.d) <= 2);
+          if (fault === 'over-all' && inRange) expect(['over-all', 'over-change']).toContain(over);
+        },
+      ),
+      { numRuns: 300 },
+    ));
+});

@@ -167,3 +167,37 @@ export function mostNow(setting: Correction, stands: Record<string, Turn>): Turn
   const most = mostAtOnce(setting, Object.values(stands).map(asNumber));
   return most === undefined ? undefined : turnOf(most);
 }
+
+/** How far a place of a correction may go: within its range, and no further in all than it may from where that is counted. */
+export function reachOf(
+  { least, most, inAll = Infinity, origin }: Correction,
+  ledger: readonly LedgerLine[],
+  place: string,
+): { from: number; to: number } {
+  const counted = origin === 'neutral' ? 0 : asNumber(ledger[0]?.stands[place] ?? noTurn);
+  return { from: Math.max(least, counted - inAll), to: Math.min(most, counted + inAll) };
+}
+
+/** Tenths and eighths as numbers do not add up to the last bit. */
+const hair = 1e-9;
+
+/**
+ * Why turning on from where a ledger stands is more than is allowed: `over-all`, further than it may go; `not-stated`, nobody
+ * says how much the next step may be; `over-change`, more than that.
+ */
+export function turnFault(
+  setting: Correction,
+  ledger: readonly LedgerLine[],
+  turns: readonly { place: string; by: Turn }[],
+): 'over-all' | 'not-stated' | 'over-change' | undefined {
+  const stands = ledger.at(-1)?.stands ?? {};
+  const most = mostNow(setting, stands);
+  const isBeyond = turns.some(({ place, by }) => {
+    const at = asNumber(sumOfTurns(stands[place] ?? noTurn, by));
+    const { from, to } = reachOf(setting, ledger, place);
+    return at < from - hair || at > to + hair;
+  });
+  if (isBeyond) return 'over-all';
+  if (!most) return 'not-stated';
+  return turns.some(({ by }) => Math.abs(asNumber(by)) > asNumber(most) + hair) ? 'over-change' : undefined;
+}

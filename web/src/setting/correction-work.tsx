@@ -4,6 +4,8 @@ import {
   comforts,
   formatTurn,
   mostNow,
+  reachOf,
+  turnFault,
   noTurn,
   opposite,
   placesOf,
@@ -86,7 +88,6 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
         ...(told ? { reported: true } : mine ? {} : { found: true }),
       }),
     );
-  const limit = setting.inAll ?? Math.max(Math.abs(setting.least), Math.abs(setting.most));
   const way = towards(setting, state.order?.order.relieve);
   // places that are turned one after the other are all turned before the walk
   const turned = turnedSinceFelt(ledger);
@@ -120,8 +121,7 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
           {places.map((place) => (
             <OnItsWay
               key={place}
-              from={Math.max(setting.least, -limit)}
-              to={Math.min(setting.most, limit)}
+              {...reachOf(setting, ledger, place)}
               now={asNumber(stands[place]!)}
               {...(most ? { next: asNumber(stands[place]!) + asNumber(most) * (way ?? 1) } : {})}
             />
@@ -165,6 +165,7 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
                   turned={turned}
                   most={most}
                   way={way}
+                  ledger={ledger}
                   stands={stands}
                   saving={saving}
                   placeName={placeName}
@@ -328,6 +329,7 @@ function Steps({
   turned,
   most,
   way,
+  ledger,
   stands,
   saving,
   placeName,
@@ -338,6 +340,7 @@ function Steps({
   turned: ReadonlySet<string>;
   most: Turn | undefined;
   way: 1 | -1 | undefined;
+  ledger: readonly LedgerLine[];
   stands: Record<string, Turn>;
   saving: boolean;
   placeName: (place: string) => string;
@@ -367,12 +370,7 @@ function Steps({
         : { n: Math.abs(step.n), d: step.d };
     return group.map((place) => ({ place, by: at.n > 0 ? opposite(by) : by }));
   };
-  const isInside = (group: readonly string[], by: Turn) =>
-    group.every((place) => {
-      const at = asNumber(sumOfTurns(stands[place]!, by));
-      const limit = setting.inAll ?? Infinity;
-      return at >= setting.least && at <= setting.most && Math.abs(at) <= limit + 1e-9;
-    });
+  const alikeBy = (group: readonly string[], by: Turn) => group.map((place) => ({ place, by }));
   return (
     <Stack $gap={8}>
       <Row>
@@ -385,8 +383,8 @@ function Steps({
                 <Button
                   key={`${group.join()}-${sign}`}
                   look={at === nextGroup && sign === ways[0] ? 'main' : 'second'}
-                  isDisabled={saving || !isInside(group, by)}
-                  onPress={() => void onTurn(group.map((place) => ({ place, by })))}
+                  isDisabled={saving || turnFault(setting, ledger, alikeBy(group, by)) !== undefined}
+                  onPress={() => void onTurn(alikeBy(group, by))}
                 >
                   {[
                     name(group),
@@ -423,7 +421,7 @@ function Steps({
           groups={groups}
           name={name}
           most={most}
-          isInside={isInside}
+          ledger={ledger}
           saving={saving}
           onTurn={(turns, inSpite) => onTurn(turns, inSpite).then(() => setOther(false))}
         />
@@ -438,7 +436,7 @@ function OtherAmount({
   groups,
   name,
   most,
-  isInside,
+  ledger,
   saving,
   onTurn,
 }: {
@@ -446,7 +444,7 @@ function OtherAmount({
   groups: readonly (readonly string[])[];
   name: (group: readonly string[]) => string;
   most: Turn | undefined;
-  isInside: (group: readonly string[], by: Turn) => boolean;
+  ledger: readonly LedgerLine[];
   saving: boolean;
   onTurn: (turns: { place: string; by: Turn }[], inSpite?: string) => Promise<unknown>;
 }) {
@@ -469,13 +467,14 @@ function OtherAmount({
     const by = sign === '1' ? read : opposite(read);
     const group = groups[Number(at)]!;
     const turns = group.map((place) => ({ place, by }));
-    const refused = !isInside(group, by)
-      ? t('setting.beyondAll')
-      : most === undefined
-        ? t('setting.nextNotStated')
-        : asNumber(read) > asNumber(most) + 1e-9
-          ? t('setting.beyondStep', { most: `${plain(most)} ${unitName(setting)}` })
-          : undefined;
+    const fault = turnFault(setting, ledger, turns);
+    const refused =
+      fault &&
+      {
+        'over-all': t('setting.beyondAll'),
+        'not-stated': t('setting.nextNotStated'),
+        'over-change': most && t('setting.beyondStep', { most: `${plain(most)} ${unitName(setting)}` }),
+      }[fault];
     const turn = (reason?: string) => void onTurn(turns, reason).then(() => type(''));
     if (!refused) return turn();
     if (why === refused) return giving((reason) => turn(reason));

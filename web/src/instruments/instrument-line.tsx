@@ -70,7 +70,7 @@ export function InstrumentLine({
             {name}: <b>{formatReading(line.value, unit, length)}</b>
           </span>
           <Button onPress={onTake} {...(bySpace ? { keycap: '␣' } : {})}>
-            {t('instruments.space')}
+            {t(bySpace ? 'instruments.space' : 'measuring.take')}
           </Button>
           <span>
             {t('instruments.calibrated', {

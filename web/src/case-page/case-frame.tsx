@@ -38,6 +38,7 @@ import {
   type CaseWork,
 } from '../case/case-context';
 import { Calls } from '../case/calls';
+import { formatPhase } from '../screening/print-order';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { NewerVersion } from './newer-version';
@@ -491,7 +492,13 @@ function CaseHead({
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
-            window: held ?? formatWindow(window.window, limited),
+            // a lock holds the joint whatever the limits say
+            window: [
+              held ?? formatWindow(window.window, limited),
+              formatPhase({ limits: [], locks: order.phases[window.phase]?.locks ?? [] }, undefined),
+            ]
+              .filter(Boolean)
+              .join('; '),
             count: daysBetween(order.dayZero, today),
           })}
         </p>

@@ -285,7 +285,7 @@ export function changeFault(
  * than is allowed after the last change.
  * @param last how it was made before, and when
  * @param made how it was made now, and when; with how often, where the patient told that
- * @returns undefined when it is not, or nothing was made before
+ * @returns undefined when it is not, or there is nothing to hold it against
  */
 export function patientFault(
   { patient }: Setting,
@@ -293,9 +293,9 @@ export function patientFault(
   made: SettingMade & { day: ClinicDay; everyDays?: number },
 ): 'not-patients' | 'over-patient' | 'too-soon' | undefined {
   if (!patient) return 'not-patients';
-  if (!last) return undefined;
-  if (moved(made, (place) => last.values?.[place]) > patient.within + hair) return 'over-patient';
-  return (made.everyDays ?? daysBetween(last.day, made.day)) < patient.everyDays ? 'too-soon' : undefined;
+  if (last && moved(made, (place) => last.values?.[place]) > patient.within + hair) return 'over-patient';
+  const after = made.everyDays ?? (last ? daysBetween(last.day, made.day) : Infinity);
+  return after < patient.everyDays ? 'too-soon' : undefined;
 }
 
 export type StopsSetting = Extract<Setting, { kind: 'stops' }>;

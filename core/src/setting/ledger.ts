@@ -2,7 +2,7 @@ import type { ClinicDay } from '../calendar';
 import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import { placesAlong, type SettingMade } from './kind';
-import { changeFault, mostAtOnce, type Setting } from './settings';
+import { changeFault, hair, mostAtOnce, type Setting } from './settings';
 import { asNumber, noTurn, sumOfTurns, turnOf, type Turn } from './turns';
 
 /** How a setting stands after an entry: as it was made, or as far as it was turned. */
@@ -177,9 +177,6 @@ export function reachOf(
   const counted = origin === 'neutral' ? 0 : asNumber(ledger[0]?.stands[place] ?? noTurn);
   return { from: Math.max(least, counted - inAll), to: Math.min(most, counted + inAll) };
 }
-
-/** Tenths and eighths as numbers do not add up to the last bit. */
-const hair = 1e-9;
 
 /**
  * Why turning on from where a ledger stands is more than is allowed: `over-all`, further than it may go; `not-stated`, nobody

@@ -242,7 +242,7 @@ export const sameMade = (one: SettingMade, other: SettingMade): boolean => {
 };
 
 /** Below this two numbers of a setting are one: tenths do not add up to the last bit. */
-const hair = 1e-9;
+export const hair = 1e-9;
 
 /** How far a setting was moved at its widest, place by place; a place without a piece before or now is not moved. */
 const moved = ({ values = {} }: SettingMade, from: (place: string) => number | null | undefined): number =>

@@ -54,7 +54,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
           <Chart shown={shown} />
         </Suspense>
       )}
-      <StepTable order={given.order} />
+      <StepTable order={given.order} steps={steps} />
       {course && <Course course={course} />}
       <Row>
         {mayOrder &&

@@ -62,28 +62,35 @@ export function stepsOf(state: CaseState, order: Order): ScheduleStep[] {
 export function BeforeAfter({ after }: { after: Order }) {
   const { state } = useWork();
   const before = state.order!.order;
+  const motion = limitedMotion(state.programme);
+  const steps = useMemo(() => stepsOf(state, before), [state, before]);
+  const stepsAfter = useMemo(() => stepsOf(state, after), [state, after]);
+  const was = new Set(steps.map((step) => saidOf(step, before, motion)));
   return (
     <>
       <h4>{t('schedule.before')}</h4>
-      <StepTable order={before} />
+      <StepTable order={before} steps={steps} />
       <h4>{t('schedule.after')}</h4>
-      <StepTable order={after} before={before} />
+      <StepTable order={after} steps={stepsAfter} was={was} />
     </>
   );
 }
 
 /**
  * Phase by phase: its days, what is ordered, what the brace is set to, what changes.
- * @param before what it follows: phases that are other than in it say so
+ * @param was what the order before it said of its days: phases that are other say so
  */
-export function StepTable({ order, before }: { order: Order; before?: Order }) {
+export function StepTable({
+  order,
+  steps,
+  was,
+}: {
+  order: Order;
+  steps: readonly ScheduleStep[];
+  was?: ReadonlySet<string>;
+}) {
   const { state, today, unit } = useWork();
   const motion = limitedMotion(state.programme);
-  const steps = useMemo(() => stepsOf(state, order), [state, order]);
-  const was = useMemo(
-    () => before && new Set(stepsOf(state, before).map((step) => saidOf(step, before, motion))),
-    [state, before, motion],
-  );
   const settingOf = (id: string) => state.programme.settings.find((one) => one.id === id)!;
   return (
     <Table>

@@ -18,3 +18,14 @@ declare module '@lhncbc/ucum-lhc' {
 declare module 'wawoff2' {
   export const decompress: (woff2: Uint8Array) => Promise<Uint8Array>;
 }
+
+declare module 'ode45-cash-karp' {
+  const integrate: (
+    start: number[],
+    derivative: (change: number[], at: number[], t: number) => void,
+    t: number,
+    step: number,
+    options?: { tol?: number },
+  ) => { y: number[]; t: number; steps: (count: number, until: number) => unknown };
+  export default integrate;
+}

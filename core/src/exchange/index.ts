@@ -3,3 +3,5 @@ export { chartColumns, chartsToCsv } from './chart-csv';
 export { chartsFromCsv, type ChartFault } from './read-chart-csv';
 export { chartChanges, lostBy, type ChartChange } from './chart-changes';
 export { calendarFile, type DueDay } from './calendar-file';
+export { bendTemplatePdf, bendTemplateSvg, type BendTemplate } from './bend-template';
+export { readStations, type ReadStations } from './stations';

@@ -100,7 +100,7 @@ test('what lies outside the model has happened all the same: taken and marked', 
   const sound = log.write('work.done', bent(100));
   const late = log.write(
     'shape.scar',
-    { face: 'front', from: 0, to: 20 },
+    { what: 'scar', face: 'front', from: 0, to: 20 },
     {
       observedAt: '2026-11-24T07:00:00.000Z',
       receivedAt: '2026-11-24T09:30:00.000Z',

@@ -14,7 +14,14 @@ import {
   settingRoleFaults,
   turnRoleFaults,
 } from '../setting';
-import { foreignWork, isForeignWork } from '../shaping';
+import {
+  foreignContour,
+  foreignHeat,
+  foreignMark,
+  foreignWork,
+  isForeignWork,
+  isHeatUnfelt,
+} from '../shaping';
 import { foreignList, foreignStep } from '../strapping';
 import type { AnyEntry } from './entry';
 import type { BodyOf, KindName } from './kinds';
@@ -43,6 +50,13 @@ const foreign: { [K in KindName]?: (frame: CaseFrame, body: BodyOf<K>) => EntryF
   'hinge.placed': ({ programme, model }) => noHinge(partsOf(programme, model)),
   'work.done': ({ programme, model }, body) =>
     foreignWork(operationsOf(programme), partsOf(programme, model), model.frame, body),
+  'shape.contour': ({ programme, model }, body) =>
+    foreignContour(operationsOf(programme), partsOf(programme, model), body),
+  'shape.bar-read': ({ programme, model }, body) =>
+    foreignContour(operationsOf(programme), partsOf(programme, model), body),
+  'shape.heat': ({ programme, model }, body) =>
+    foreignHeat(operationsOf(programme), partsOf(programme, model), body),
+  'shape.marked': ({ programme, model }, body) => foreignMark(partsOf(programme, model), body),
   'strap.begun': ({ programme }, body) => foreignList(programme.sequences, body),
   'strap.done': ({ programme }, body) => foreignStep(programme.sequences, body),
   'check.recorded': ({ programme, model }, body) => foreignAnswer(checksOf(programme, model), body),
@@ -85,6 +99,8 @@ export function isOutsideModel({ programme, model }: CaseFrame, entry: AnyEntry)
       return isForeignMade(programme.settings, model, entry.body);
     case 'work.done':
       return isForeignWork(operationsOf(programme), model.frame, entry.body);
+    case 'shape.heat':
+      return isHeatUnfelt(entry.body);
     default:
       return false;
   }

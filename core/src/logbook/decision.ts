@@ -2,6 +2,7 @@ import type { ClinicDay } from '../calendar';
 import { signatureDecision } from '../checking';
 import { engineVersion, faultAt, type ComputedDecision, type EntryFault, type Provenance } from '../record';
 import { settingDecision } from '../setting';
+import { plannedDecision } from '../shaping';
 import { sizeDecision } from '../sizing';
 import { current, type AnyEntry } from './entry';
 import type { BodyOf, KindName } from './kinds';
@@ -20,6 +21,7 @@ export type DecisionJudgement =
 const computedDecisions: { [K in KindName]?: ComputedDecision<CaseState, BodyOf<K>> } = {
   'size.chosen': sizeDecision,
   'set.chosen': settingDecision,
+  'shape.planned': plannedDecision,
   'check.signed': signatureDecision,
 };
 

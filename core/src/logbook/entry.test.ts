@@ -10,6 +10,8 @@ import frozen5 from './frozen/version-5.json';
 import frozen6 from './frozen/version-6.json';
 import frozen7 from './frozen/version-7.json';
 import frozen8 from './frozen/version-8.json';
+import frozen9 from './frozen/version-9.json';
+import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
 import frozen4 from './frozen/version-4.json';
@@ -22,6 +24,7 @@ import {
   foldedLedgers,
   foldedOrders,
   foldedReviews,
+  foldedShapes,
   foldedWork,
   beltContext,
   foldedBelt,
@@ -30,6 +33,7 @@ import {
   stopsMade,
   testContext,
   testLogbook,
+  shapedContext,
   unloaderContext,
 } from './test-case';
 import type { AnyRecordedEntry } from './entry';
@@ -105,8 +109,8 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8].flatMap(({ entries }) =>
-    kindsOf(entries),
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8, frozen9].flatMap(
+    ({ entries }) => kindsOf(entries),
   );
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
@@ -192,8 +196,18 @@ test('the frozen entries of version 8, orders that were held, a ledger of turns,
         ...(entry.kind.startsWith('order') || entry.kind === 'set.chosen' ? { expects: null } : {}),
       }),
     ).toEqual([]);
-  const state = foldCase(frozen8.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
+  const state = foldCase(frozen8.entries as unknown as AnyRecordedEntry[], {
+    ...unloaderContext,
+    programme: unloaderTwoScrews6 as never,
+  })!;
   expect(foldedLedgers(state)).toEqual(frozen8.folded);
+});
+
+test('the frozen entries of version 9, bars that were planned and read, heat, marks of pressure, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen9.entries)
+    expect(faultsOf({ ...entry, ...(entry.kind.startsWith('order') ? { expects: null } : {}) })).toEqual([]);
+  const state = foldCase(frozen9.entries as unknown as AnyRecordedEntry[], shapedContext)!;
+  expect(JSON.parse(JSON.stringify(foldedShapes(state)))).toEqual(frozen9.folded);
 });
 
 // an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed

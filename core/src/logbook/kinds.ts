@@ -15,7 +15,18 @@ import {
   stopsChosen,
   stopsFitted,
 } from '../setting';
-import { barBent, padPlaced, scarSeen, workDone } from '../shaping';
+import {
+  barBent,
+  barRead,
+  bendsPlanned,
+  contourTaken,
+  heatWent,
+  markLooked,
+  padPlaced,
+  pressureMarked,
+  scarSeen,
+  workDone,
+} from '../shaping';
 import { sizeChosen } from '../sizing';
 import { donningBegun, strapDone } from '../strapping';
 import { wearPlanned, wearTaught } from '../wearing';
@@ -44,6 +55,12 @@ const all = [
   settingHandedOver,
   hingePlaced,
   scarSeen,
+  contourTaken,
+  barRead,
+  bendsPlanned,
+  heatWent,
+  pressureMarked,
+  markLooked,
   workDone,
   donningBegun,
   strapDone,

@@ -20,7 +20,7 @@ test.each([
   ['no body', { body: null as never }],
 ])('an entry with %s is shown as unreadable, the rest works, and it can be withdrawn', (_, spoilt) => {
   const log = testLogbook();
-  const bad = log.write('shape.scar', { face: 'front', from: 0, to: 20 }, spoilt);
+  const bad = log.write('shape.scar', { what: 'scar', face: 'front', from: 0, to: 20 }, spoilt);
   const order = log.order();
   const status = () =>
     foldCase(log.entries, testContext)!.lines.find(({ entry }) => entry.id === bad)?.status;
@@ -39,10 +39,10 @@ test('a correction that cannot be read takes nothing out', () => {
 
 test('entries that replace each other in a ring are told apart by their place, without end', () => {
   const log = testLogbook();
-  const first = log.write('shape.scar', { face: 'front', from: 0, to: 20 });
+  const first = log.write('shape.scar', { what: 'scar', face: 'front', from: 0, to: 20 });
   const second = log.write(
     'shape.scar',
-    { face: 'back', from: 0, to: 20 },
+    { what: 'scar', face: 'back', from: 0, to: 20 },
     { replaces: first, reason: 'a ring' },
   );
   Object.assign(log.entries[1]!, { replaces: second, reason: 'a ring' });

@@ -2,7 +2,7 @@ import { holds, type KnownFacts } from '../brace';
 import { isSignedPass } from '../checking';
 import { stages, stands, type Stage } from '../record';
 import { isSet } from '../setting';
-import { isAnswered } from '../shaping';
+import { isAnswered, isOpenMark } from '../shaping';
 import type { CaseState } from './state';
 
 /** `not-covered`: Estribo does not carry this stage for the family yet; it is done by the maker's instructions */
@@ -28,9 +28,13 @@ export function stageStates(state: Omit<CaseState, 'stages'>, facts: KnownFacts)
     measure: state.measuring.done,
     size: state.sizing.chosen !== undefined && stands(state.sizing.chosen),
     set: state.setting.made.every(isSet),
-    shape: state.sizing.chosen !== undefined && state.shaping.work.every(isAnswered),
+    shape:
+      state.sizing.chosen !== undefined &&
+      state.shaping.work.every(isAnswered) &&
+      !state.shaping.marks.some(isOpenMark),
     strap: state.strapping.list !== undefined && state.strapping.now === undefined,
     check:
+      !state.shaping.marks.some(isOpenMark) &&
       (state.programme.limbs === undefined || state.limbs.after !== undefined) &&
       (state.programme.checks.length === 0 || isSignedPass(state.checking)),
     wear: state.wearing.plan !== undefined && state.wearing.taught !== undefined,
@@ -59,7 +63,10 @@ const stagesWithoutWork = (
 ): Partial<Record<Stage, StageStatus>> => ({
   ...(measuring.steps.length === 0 ? { measure: 'not-needed' } : {}),
   ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
-  ...(shaping.work.length === 0 ? { shape: 'not-covered' } : {}),
+  // a family that states its work, on a model that has nothing of it: there is nothing to shape
+  ...(shaping.work.length === 0
+    ? { shape: programme.operations === undefined ? 'not-covered' : 'not-needed' }
+    : {}),
   ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
     ? { strap: 'not-covered' }
     : {}),
@@ -73,7 +80,7 @@ const stagesWithoutWork = (
 });
 
 /** What a stage waits for before anything is decided or done in it; it may be looked at all the same. */
-export type StillNeeded = 'look' | 'order' | 'size';
+export type StillNeeded = 'look' | 'order' | 'size' | 'marks';
 
 /**
  * Shaping, strapping and checking begin when the limb has been looked at, the order is there and the size is
@@ -86,7 +93,8 @@ export function stillNeeded(
     programme,
     order,
     sizing,
-  }: Pick<CaseState, 'screening' | 'limbs' | 'programme' | 'order' | 'sizing'>,
+    shaping,
+  }: Pick<CaseState, 'screening' | 'limbs' | 'programme' | 'order' | 'sizing' | 'shaping'>,
   stage: Stage,
 ): StillNeeded[] {
   if (stage !== 'shape' && stage !== 'strap' && stage !== 'check') return [];
@@ -94,6 +102,8 @@ export function stillNeeded(
     ...(screening.status === 'open' || (programme.limbs && !limbs.before) ? (['look'] as const) : []),
     ...(order === undefined ? (['order'] as const) : []),
     ...(sizing.chosen === undefined ? (['size'] as const) : []),
+    // what presses is worked off and seen clear before the brace is checked
+    ...(stage === 'check' && shaping.marks.some(isOpenMark) ? (['marks'] as const) : []),
   ];
 }
 

@@ -368,3 +368,52 @@ export const foldedLedgers = ({ order, setting, shaping }: CaseState) =>
     hinge: setting.hinge,
     work: shaping.work.map(({ operation: { id }, done }) => [id, done.length]),
   });
+
+/** A frame whose bars are planned, with a cuff that is formed by heat: every kind of work on one brace. */
+export const shapedContext: FoldContext = {
+  ...testContext,
+  programme: {
+    ...testContext.programme,
+    operations: [
+      { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+      { kind: 'trim', id: 'trim-shell', parts: ['shin-shell'], unit: 'mm', most: 30 },
+      { kind: 'mould', id: 'mould-shin', parts: ['shin-shell'], runs: ['pack', 'gun'] },
+    ],
+  },
+  model: {
+    ...testModel,
+    frame: {
+      ...testModel.frame!,
+      total: 40,
+      increment: 6,
+      bar: { material: 'aluminium', thickness: 3, width: 18, spread: 60, jaw: 20 },
+    },
+  },
+};
+
+/** What version 9 brought: contours, plans and passes of bars, runs of heat, marks of pressure, wounds beside scars. */
+export const foldedShapes = ({ shaping, stages }: CaseState) =>
+  rounded({
+    bars: shaping.bars.map(({ part, made, spent, left, spring, read, unexplained, plan, shape }) => ({
+      part: part.id,
+      made,
+      spent,
+      left,
+      spring: spring ?? null,
+      read: read ?? null,
+      unexplained,
+      plan: plan ?? null,
+      shape,
+    })),
+    heat: shaping.heat.map(({ run, stage, times, ended, readings, feels }) => ({
+      run: run.id,
+      stage: stage.id,
+      times,
+      ended: ended ?? null,
+      readings,
+      feels,
+    })),
+    marks: shaping.marks.map(({ state, taken }) => [state, taken]),
+    scars: shaping.scars,
+    check: stages.check.status,
+  });

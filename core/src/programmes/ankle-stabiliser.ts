@@ -8,7 +8,7 @@ import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 5,
+  version: 6,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],
@@ -44,6 +44,14 @@ export const ankleStabiliser: Programme = {
       faces: [face],
     })),
     {
+      kind: 'panel',
+      id: 'tongue',
+      from: { from: 'malleoli', offset: 96 },
+      to: { from: 'malleoli', offset: -4 },
+      face: 'front',
+      width: 46,
+    },
+    {
       kind: 'strap',
       id: 'strap-round',
       width: 28,
@@ -64,6 +72,8 @@ export const ankleStabiliser: Programme = {
       ],
     },
   ],
+  // the foot lifted: where its edge cuts in it is bent back
+  operations: [{ kind: 'flare', id: 'bend-tongue-back', parts: ['tongue'], off: true }],
   sequences: [],
   checks: [],
 };

@@ -20,7 +20,7 @@ import {
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -44,6 +44,11 @@ export const kneeFunctional: Programme = {
   axes: ['girth-above', 'girth-below', 'knee-width', 'knee-depth'],
   settings: [kneeStops('kneecap-upper-edge', { checked: false })],
   parts: [...rigidFrame.parts, ...sixStraps],
+  // a model brings its own pads and bars, or none
+  operations: [
+    { kind: 'pad', id: 'place-pads', asked: true },
+    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+  ],
   sequences: [
     {
       id: 'general',

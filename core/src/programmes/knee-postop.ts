@@ -49,7 +49,7 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -137,7 +137,13 @@ export const kneePostop: Programme = {
   },
   care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [
-    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+    {
+      kind: 'bend',
+      id: 'bend-uprights',
+      parts: ['upright-medial', 'upright-lateral'],
+      sets: 'coronal',
+      off: true,
+    },
     {
       kind: 'cut',
       id: 'shorten-straps',

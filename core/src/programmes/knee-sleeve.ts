@@ -7,7 +7,7 @@ import { calfSign, kneeGirths, kneePosture, legFindings, mark, stance } from './
  */
 export const kneeSleeve: Programme = {
   id: 'knee-sleeve',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   donning: 20,
@@ -24,7 +24,7 @@ export const kneeSleeve: Programme = {
   axes: ['girth-above', 'girth-below'],
   wear: [{ id: 'worn-active' }],
   settings: [],
-  notNeeded: [{ stage: 'set' }],
+  notNeeded: [{ stage: 'set' }, { stage: 'shape' }],
   parts: [],
   sequences: [],
   checks: [],

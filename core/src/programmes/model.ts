@@ -2,7 +2,7 @@ import type { Part } from '../brace';
 import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import type { Minutes, Millimetres } from '../quantity';
-import type { FrameLimits, Operation } from '../shaping';
+import type { FrameLimits, Operation, PlasticData } from '../shaping';
 import {
   isOnHinge,
   stopsSettingOf,
@@ -33,6 +33,8 @@ export interface BraceModel {
   chart: Chart;
   hinge?: StopHardware;
   frame?: FrameLimits;
+  /** of the plastic that an operation heats, by the operation's id */
+  plastics?: Record<string, PlasticData>;
   /** of the family's settings, by id, what this model states in its place: range, steps, what a turn does, force lines */
   settings?: StatedSettings;
   /** its own parts, in place of the family's of the same id or beside them */

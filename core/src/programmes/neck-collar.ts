@@ -7,7 +7,7 @@ import { girth, length, modelsOwn, neckFindings, stance } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 5,
+  version: 6,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'cervical-sprain'],
@@ -83,6 +83,20 @@ export const neckCollar: Programme = {
       to: { from: 'chin-line', offset: -8 },
       faces: ['front'],
     },
+  ],
+  operations: [
+    { kind: 'pad', id: 'centre-pads', parts: ['collar-rear', 'collar-front'], asked: true, off: true },
+    {
+      kind: 'pad',
+      id: 'chin-pad-overhang',
+      parts: ['collar-front'],
+      unit: 'mm',
+      least: 10,
+      most: 13,
+      asked: true,
+      off: true,
+    },
+    { kind: 'flare', id: 'pre-bend-edges', parts: ['collar-front'], asked: true, off: true },
   ],
   sequences: [],
   checks: [],

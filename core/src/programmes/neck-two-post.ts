@@ -7,7 +7,7 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 5,
+  version: 6,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],
@@ -64,6 +64,7 @@ export const neckTwoPost: Programme = {
     },
     { kind: 'dial', id: 'chin-dial', at: { from: 'sternal-notch', face: 'front' } },
   ],
+  notNeeded: [{ stage: 'shape' }],
   sequences: [
     {
       id: 'putting-on',

@@ -10,7 +10,7 @@ import { hardwareKinds, settingSchema, statedSchema } from '../setting';
 import { orderedThings } from './programme';
 import { stages } from '../record';
 import { followedSchema } from '../reviewing';
-import { operationSchema } from '../shaping';
+import { barMaterials, keepOuts, operationSchema } from '../shaping';
 import { betweenRules, disagreeRules } from '../sizing';
 import { wearLinesSchema } from '../wearing';
 
@@ -374,12 +374,61 @@ export const modelSchema = object({
   frame: object({
     bendable: boolean().required(),
     hingeZone: finite().min(0),
-    reach: object({ proximal: finite().positive(), distal: finite().positive() }).noUnknown(),
+    // a bar that stands on its mark reaches one way alone
+    reach: object({ proximal: finite().positive(), distal: finite().min(0) }).noUnknown(),
     increment: finite().positive(),
     total: finite().positive(),
+    bar: object({
+      material: string().oneOf(barMaterials).required(),
+      thickness: finite().positive().max(20).required(),
+      width: finite().positive().max(80).required(),
+      spread: finite().positive().max(300).required(),
+      jaw: finite().positive().max(100).required(),
+      keepOut: array().of(
+        object({
+          from: finite().required(),
+          to: finite().required(),
+          why: string().oneOf(keepOuts).required(),
+        })
+          .noUnknown()
+          .required(),
+      ),
+      unbent: array().of(name()).max(20),
+      supplied: lazy((value: object | undefined) =>
+        object(
+          Object.fromEntries(
+            Object.keys(value ?? {}).map((key) => [
+              key,
+              array()
+                .of(object({ at: finite().required(), out: finite().required() }).noUnknown().required())
+                .min(2)
+                .max(80)
+                .required(),
+            ]),
+          ),
+        ).default(undefined),
+      ),
+    })
+      .noUnknown()
+      .default(undefined),
   })
     .noUnknown()
     .default(undefined),
+  plastics: lazy((value: object | undefined) =>
+    object(
+      Object.fromEntries(
+        Object.keys(value ?? {}).map((key) => [
+          key,
+          object({
+            waits: finite().positive().max(120).required(),
+            formsAbove: finite().positive().max(300).required(),
+          })
+            .noUnknown()
+            .required(),
+        ]),
+      ),
+    ).default(undefined),
+  ),
   settings: statedSchema,
   parts: array().of(partSchema).max(80).required(),
   tolerances: lazy((value: object | undefined) =>

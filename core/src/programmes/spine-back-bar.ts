@@ -9,7 +9,7 @@ import { length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 5,
+  version: 6,
   region: 'trunk',
   ordered: [],
   injuries: ['vertebral-fracture-osteoporotic'],
@@ -93,6 +93,9 @@ export const spineBackBar: Programme = {
         { from: 'waist', offset: -24, face: 'front' },
       ],
     })),
+  ],
+  operations: [
+    { kind: 'bend', id: 'bend-back-bar', parts: ['back-bar'], how: 'by-hand', asked: true, off: true },
   ],
   sequences: [],
   checks: [],

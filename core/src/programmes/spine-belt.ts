@@ -10,7 +10,7 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 6,
+  version: 7,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['disc', 'other'],
@@ -128,7 +128,13 @@ export const spineBelt: Programme = {
   followed: { motions: [], readings: ['girth-waist'], settings: ['belt-ends'] },
   care: ['pads-by-hand'],
   operations: [
-    { kind: 'mould', id: 'warm-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
+    {
+      kind: 'mould',
+      id: 'warm-panels',
+      parts: ['panel-of-the-back', 'panel-of-the-front'],
+      runs: ['panel', 'water-bath'],
+      off: true,
+    },
     { kind: 'trim', id: 'cut-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
     { kind: 'exchange', id: 'step-down', parts: ['panel-of-the-back'], for: 'panel-low', off: true },
   ],

@@ -9,7 +9,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 6,
+  version: 7,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [
@@ -104,6 +104,26 @@ export const spineBivalve: Programme = {
         face,
       })),
     })),
+  ],
+  operations: [
+    { kind: 'trim', id: 'trim-shell', parts: ['shell-back', 'shell-front'], unit: 'mm', most: 30, off: true },
+    {
+      kind: 'flare',
+      id: 'flare-edge',
+      parts: ['shell-back', 'shell-front'],
+      unit: 'mm',
+      most: 15,
+      off: true,
+    },
+    {
+      kind: 'mould',
+      id: 'heat-out',
+      parts: ['shell-back', 'shell-front'],
+      unit: 'mm',
+      most: 15,
+      runs: ['panel'],
+      off: true,
+    },
   ],
   sequences: [],
   checks: [],

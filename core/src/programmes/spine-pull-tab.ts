@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 5,
+  version: 6,
   region: 'trunk',
   ordered: ['panels'],
   injuries: ['disc', 'fusion', 'vertebral-fracture-stable'],
@@ -106,6 +106,16 @@ export const spinePullTab: Programme = {
         { from: 'chest', face: 'left' },
       ],
     },
+  ],
+  operations: [
+    {
+      kind: 'mould',
+      id: 'warm-panels',
+      parts: ['panel-of-the-back'],
+      runs: ['panel', 'water-bath'],
+      off: true,
+    },
+    { kind: 'trim', id: 'cut-panels', parts: ['panel-of-the-back'], off: true },
   ],
   sequences: [
     {

@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 6,
+  version: 7,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
@@ -121,6 +121,11 @@ export const spineSternalPad: Programme = {
         { from: 'sternal-notch', offset: -40, face: 'front' },
       ],
     },
+  ],
+  operations: [
+    { kind: 'pad', id: 'place-pads', asked: true },
+    // it comes so far bent: slowly, over a firm edge
+    { kind: 'bend', id: 'bend-sternal-bar', parts: ['sternal-bar'], how: 'over-edge', from: 15, off: true },
   ],
   sequences: [
     {

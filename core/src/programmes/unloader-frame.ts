@@ -1,4 +1,4 @@
-import { frameOn, frameStraps, rigidFrame } from './knee-ligament-frame';
+import { frameOn, frameStraps, kneePad, rigidFrame } from './knee-ligament-frame';
 import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
 import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } from './steps';
@@ -10,7 +10,7 @@ import { correction } from './unloader';
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -68,7 +68,24 @@ export const unloaderFrame: Programme = {
       ],
     }),
   ],
-  parts: [...rigidFrame.parts, ...frameStraps],
+  parts: [
+    ...rigidFrame.parts,
+    ...frameStraps,
+    kneePad('condyle-medial', 5, 45, 'medial'),
+    kneePad('condyle-lateral', 5, 45, 'lateral'),
+  ],
+  operations: [
+    { kind: 'pad', id: 'place-pads', asked: true },
+    { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+    // for a thin knee, or one that swells and thins
+    {
+      kind: 'exchange',
+      id: 'exchange-medial-pad',
+      parts: ['condyle-medial'],
+      for: 'condyle-medial-thin',
+      off: true,
+    },
+  ],
   followed: {
     motions: [{ step: 'knee-motion' }],
     readings: ['girth-above', 'girth-below'],

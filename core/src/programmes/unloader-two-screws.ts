@@ -11,7 +11,7 @@ import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, single
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -64,6 +64,16 @@ export const unloaderTwoScrews: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['screws'],
   },
+  operations: [
+    { kind: 'pad', id: 'place-pads', asked: true },
+    {
+      kind: 'mould',
+      id: 'mould-tibial-cuff',
+      parts: ['cuff-shin'],
+      at: { ...shin(0.42), face: 'front' },
+      runs: ['pack', 'gun'],
+    },
+  ],
   sequences: [
     {
       id: 'putting-on',

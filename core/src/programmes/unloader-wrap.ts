@@ -27,7 +27,7 @@ const diagonal = (id: string, mark: string, from: Level, to: Level): Part => ({
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -79,6 +79,7 @@ export const unloaderWrap: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['wrap-dial'],
   },
+  notNeeded: [{ stage: 'shape' }],
   sequences: [
     {
       id: 'putting-on',

@@ -1,15 +1,30 @@
 import type { WorkDone } from './kind';
 import type { Degrees, Millimetres } from '../quantity';
-
-export type Upright = 'medial' | 'lateral';
+import { furthestAngle, materialRules, type BarSection } from './material';
 
 export interface Bend {
-  upright: Upright;
-  /** middle of the bend from the hinge's centre, proximal positive */
+  /** the bar's id */
+  part: string;
+  /** middle of the bend along the bar from its held place: the hinge's centre, the mark; proximal positive */
   place: Millimetres;
   direction: 'towards-limb' | 'away-from-limb';
   amount: Degrees;
 }
+
+/** What of a bar is bent and with what; stated by its maker. A bar that nothing is stated of is bent and not planned. */
+export interface BarData extends BarSection {
+  /** how wide the irons are: bends stand no nearer to each other */
+  jaw: Millimetres;
+  /** stretches that are not bent, and why */
+  keepOut?: { from: Millimetres; to: Millimetres; why: KeepOut }[] | undefined;
+  /** bars of the frame that are not bent at all: the side with coronal hinges */
+  unbent?: string[] | undefined;
+  /** how a bar comes, by its id, off the straight-edge; straight where nothing is said */
+  supplied?: Record<string, { at: Millimetres; out: Millimetres }[]> | undefined;
+}
+
+export const keepOuts = ['shim', 'slots', 'coronal-hinge'] as const;
+export type KeepOut = (typeof keepOuts)[number];
 
 /** What a frame takes, by its maker. */
 export interface FrameLimits {
@@ -19,68 +34,118 @@ export interface FrameLimits {
   hingeZone: Millimetres;
   /** reach of the uprights from the hinge */
   reach: { proximal: Millimetres; distal: Millimetres };
-  /** largest single bend */
+  /** largest angle that one pass may leave */
   increment: Degrees;
-  /** all bends of one upright together */
+  /** all bends of one bar together */
   total: Degrees;
+  bar?: BarData | undefined;
 }
 
-export type BendProblem =
-  'not-bendable' | 'in-hinge-zone' | 'off-the-upright' | 'over-increment' | 'over-total' | 'back-and-forth';
+export const bendProblems = [
+  'not-bendable',
+  'unbent',
+  'in-hinge-zone',
+  'in-keep-out',
+  'off-the-upright',
+  'over-increment',
+  'over-total',
+  'too-tight',
+  'back-and-forth',
+] as const;
+export type BendProblem = (typeof bendProblems)[number];
 
-/** Bends of one upright nearer to each other than this are in one place: about a jaw's width. An estimate. */
+/** Bends of one bar nearer to each other than this are in one place, where nothing says how wide the irons are. An estimate. */
 const onePlace: Millimetres = 20;
+
+const isOnePlace = (frame: FrameLimits, one: Millimetres, other: Millimetres): boolean =>
+  Math.abs(one - other) < (frame.bar?.jaw ?? onePlace);
+
+/** Degrees of a bend, away from the limb positive. */
+export const turnOf = ({ direction, amount }: Pick<Bend, 'direction' | 'amount'>): Degrees =>
+  direction === 'away-from-limb' ? amount : -amount;
+
+/** Why a place of a bar is not bent, whatever is wanted there. */
+export function placeProblems(part: string, place: Millimetres, limits: FrameLimits): BendProblem[] {
+  const { bar } = limits;
+  if (!limits.bendable || (bar && !materialRules[bar.material].cold)) return ['not-bendable'];
+  if (bar?.unbent?.includes(part)) return ['unbent'];
+  const reach = place >= 0 ? limits.reach.proximal : limits.reach.distal;
+  return [
+    ...(Math.abs(place) < limits.hingeZone ? (['in-hinge-zone'] as const) : []),
+    ...(bar?.keepOut?.some(({ from, to }) => place > Math.min(from, to) && place < Math.max(from, to))
+      ? (['in-keep-out'] as const)
+      : []),
+    ...(Math.abs(place) > reach ? (['off-the-upright'] as const) : []),
+  ];
+}
+
+/**
+ * Which ways a place of a bar may still be bent: one that was bent and bent back as often as its material bears goes no
+ * other way than the last.
+ * @param made bends of this frame so far, in their order
+ */
+export function waysLeft(
+  part: string,
+  place: Millimetres,
+  made: readonly Bend[],
+  limits: FrameLimits,
+): 'both' | Bend['direction'] {
+  const here = made.filter((one) => one.part === part && isOnePlace(limits, one.place, place));
+  const last = here.at(-1);
+  if (!last) return 'both';
+  const changes = here.filter((one, i) => i > 0 && one.direction !== here[i - 1]!.direction).length;
+  const allowed = limits.bar ? materialRules[limits.bar.material].backAgain : 0;
+  return changes < allowed ? 'both' : last.direction;
+}
 
 /**
  * What speaks against a bend. A bend already made is recorded all the same; before it, it is said.
  * @param made bends of this frame so far
  */
 export function judgeBend(bend: Bend, made: readonly Bend[], limits: FrameLimits): BendProblem[] {
-  if (!limits.bendable) return ['not-bendable'];
-  const reach = bend.place > 0 ? limits.reach.proximal : limits.reach.distal;
-  const problems: BendProblem[] = [];
-  if (Math.abs(bend.place) < limits.hingeZone) problems.push('in-hinge-zone');
-  if (Math.abs(bend.place) > reach) problems.push('off-the-upright');
-  if (bend.amount > limits.increment) problems.push('over-increment');
-  if (spent(bend.upright, made) + bend.amount > limits.total) problems.push('over-total');
-  const undone = made.some(
-    (before) =>
-      before.upright === bend.upright &&
-      before.direction !== bend.direction &&
-      Math.abs(before.place - bend.place) < onePlace,
-  );
-  if (undone) problems.push('back-and-forth');
-  return problems;
+  const problems = placeProblems(bend.part, bend.place, limits);
+  if (problems.includes('not-bendable') || problems.includes('unbent')) return problems;
+  const ways = waysLeft(bend.part, bend.place, made, limits);
+  const there = made
+    .filter((one) => one.part === bend.part && isOnePlace(limits, one.place, bend.place))
+    .reduce((sum, one) => sum + turnOf(one), turnOf(bend));
+  return [
+    ...problems,
+    ...(bend.amount > limits.increment ? (['over-increment'] as const) : []),
+    ...(spent(bend.part, made) + bend.amount > limits.total ? (['over-total'] as const) : []),
+    ...(limits.bar && Math.abs(there) > furthestAngle(limits.bar) ? (['too-tight'] as const) : []),
+    ...(ways !== 'both' && ways !== bend.direction ? (['back-and-forth'] as const) : []),
+  ];
 }
+
+/** All bends of one bar added up: bending back and forth tires the metal as well, so every amount counts. */
+export const spent = (part: string, made: readonly Bend[]): Degrees =>
+  made.filter((bend) => bend.part === part).reduce((sum, { amount }) => sum + amount, 0);
+
+/** Work that was done on a bar, as a bend; undefined where it is none. */
+export const bendOf = ({ part, at, direction, amount }: WorkDone): Bend | undefined =>
+  part === undefined ||
+  at === undefined ||
+  amount === undefined ||
+  (direction !== 'towards-limb' && direction !== 'away-from-limb')
+    ? undefined
+    : { part, place: at, direction, amount };
 
 /**
- * Bends of each upright added up: bending back and forth tires the metal as well, so every amount counts.
- * `turned` is what remains as the upright's angle, towards the limb positive.
+ * A varus or valgus set: the same angle above and below the hinge on one bar, the two bars opposite ways. The brace is off the
+ * leg; common practice, no source.
+ * @param part the bar
+ * @param turn of this bar, away from the limb positive
+ * @param places how far from the hinge, above and below
  */
-export function bendLedger(
-  made: readonly Bend[],
-  limits: FrameLimits,
-): Record<Upright, { spent: Degrees; left: Degrees; turned: Degrees }> {
-  const of = (upright: Upright) => {
-    const used = spent(upright, made);
-    const turned = made
-      .filter((bend) => bend.upright === upright)
-      .reduce((sum, { direction, amount }) => sum + (direction === 'towards-limb' ? amount : -amount), 0);
-    return { spent: used, left: Math.max(0, limits.total - used), turned };
-  };
-  return { medial: of('medial'), lateral: of('lateral') };
-}
-
-const spent = (upright: Upright, made: readonly Bend[]): Degrees =>
-  made.filter((bend) => bend.upright === upright).reduce((sum, { amount }) => sum + amount, 0);
-
-/** Work that was done on an upright, as a bend; undefined where it is none. */
-export function bendOf({ part, at, direction, amount }: WorkDone): Bend | undefined {
-  const upright = (['medial', 'lateral'] as const).find((side) => part === `upright-${side}`);
-  return upright === undefined ||
-    at === undefined ||
-    amount === undefined ||
-    (direction !== 'towards-limb' && direction !== 'away-from-limb')
-    ? undefined
-    : { upright, place: at, direction, amount };
-}
+export const coronalSet = (
+  part: string,
+  turn: Degrees,
+  places: { above: Millimetres; below: Millimetres },
+): Bend[] =>
+  [places.above, -places.below].map((place) => ({
+    part,
+    place,
+    direction: turn >= 0 ? 'away-from-limb' : 'towards-limb',
+    amount: Math.abs(turn),
+  }));

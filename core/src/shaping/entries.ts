@@ -1,14 +1,24 @@
-import { body, finite, name, oneOf, text, former, kind } from '../record';
+import { array } from 'yup';
+import { landmarks } from '../anatomy';
+import { body, entryId, finite, ids, name, oneOf, text, former, kind, whole, yes } from '../record';
+import { contourSources } from './contour';
+import { heatEvents } from './heat-runs';
+import { zoneKinds } from './zones';
 
-const face = () => oneOf('front', 'back', 'medial', 'lateral').required();
+const face = () => oneOf('front', 'back', 'medial', 'lateral', 'left', 'right').required();
 const level = () => finite().min(-600).max(600).required();
 
-export const scarSeen = kind('shape.scar', {
-  nature: 'fact',
-  stages: ['shape'],
-  permission: 'shaping.write',
-  body: body({ face: face(), from: level(), to: level() }),
-});
+/** A scar or a wound on a face of the limb, from where to where; mm from the region's mark, proximal positive. */
+export const scarSeen = {
+  ...kind('shape.scar', {
+    nature: 'fact',
+    stages: ['shape'],
+    permission: 'shaping.write',
+    body: body({ what: oneOf(...zoneKinds).required(), face: face(), from: level(), to: level() }),
+  }),
+  v: 2,
+  upcasters: [(ofScarsAlone: object) => ({ what: 'scar', ...ofScarsAlone })],
+};
 
 /** Work on the brace, one time: what, on which part, where, how much. */
 export const workDone = {
@@ -23,6 +33,10 @@ export const workDone = {
       at: finite().min(-600).max(600),
       direction: name(),
       amount: finite().positive().max(600),
+      /** degrees that the irons went for it, from where the bar stood */
+      hand: finite().positive().max(60),
+      /** the mark of pressure it answers */
+      mark: entryId(),
       /** of several ways in which it may be done */
       way: name(),
       /** why it was done in spite of what the maker allows, or of what it requires first */
@@ -31,9 +45,119 @@ export const workDone = {
       because: text(400),
     }),
   }),
-  v: 2,
-  upcasters: [(withoutReason: object) => withoutReason],
+  v: 3,
+  upcasters: [(withoutReason: object) => withoutReason, (withoutHand: object) => withoutHand],
 };
+
+/** Stations off a straight-edge: how far along from the bar's held place, how far out; mm. */
+const stations = (least: number) =>
+  array()
+    .of(body({ at: finite().min(-700).max(700).required(), out: finite().min(-250).max(250).required() }))
+    .min(least)
+    .max(80)
+    .strict()
+    .required();
+const between = () => finite().min(0).max(60);
+
+/** What a part is shaped to: the skin off a straight-edge, and what comes between it and the part. */
+export const contourTaken = kind('shape.contour', {
+  nature: 'fact',
+  stages: ['shape'],
+  permission: 'shaping.write',
+  body: body({
+    part: name().required(),
+    source: oneOf(...contourSources).required(),
+    points: stations(3),
+    liner: between().required(),
+    pad: between().required(),
+    gap: between().required(),
+    gapAtTop: finite().min(0).max(120),
+  }),
+});
+
+/** A bar was looked at: gaps against its contour, beyond it positive, or its own offsets off the straight-edge. */
+export const barRead = kind('shape.bar-read', {
+  nature: 'fact',
+  stages: ['shape'],
+  permission: 'shaping.write',
+  body: body({ part: name().required(), what: oneOf('gaps', 'offsets').required(), points: stations(1) }),
+});
+
+/** Which bends were decided on for a bar. */
+export const bendsPlanned = kind('shape.planned', {
+  nature: 'decision',
+  stages: ['shape'],
+  permission: 'shaping.write',
+  body: body({
+    part: name().required(),
+    purpose: oneOf('contour', 'set').required(),
+    bends: array()
+      .of(body({ at: finite().min(-700).max(700).required(), turn: finite().min(-90).max(90).required() }))
+      .max(12)
+      .strict()
+      .required(),
+    /** how the bar leaves its mark, where nothing rigid holds it there */
+    start: finite().min(-60).max(60).required(),
+    /** the largest gap that is left by it */
+    gap: finite().min(0).max(500).required(),
+    madeFrom: ids(),
+    programme: text(64).required(),
+    engine: whole().positive().required(),
+  }),
+});
+
+/** A run of heat, as it goes: begun, a stage of it begun, a thermometer read, paused, gone wrong, ended. */
+export const heatWent = kind('shape.heat', {
+  nature: 'fact',
+  stages: ['shape'],
+  permission: 'shaping.write',
+  body: body({
+    operation: name().required(),
+    run: name().required(),
+    part: name().required(),
+    what: oneOf(...heatEvents).required(),
+    /** the entry that began the run; the one that begins it names none */
+    of: entryId(),
+    stage: name(),
+    /** of the plastic */
+    celsius: finite().min(-20).max(300),
+    /** of the room, when the run began */
+    room: finite().min(0).max(50),
+    /** local sensation, asked at the start */
+    feels: yes(),
+    present: yes(),
+    because: text(400),
+  }),
+});
+
+/** What is done where an edge or a face presses. */
+export const markWays = ['trim', 'flare', 'relieve'] as const;
+export type MarkWay = (typeof markWays)[number];
+
+/** A mark of pressure on the skin under an edge: where, what shall be done, how much. */
+export const pressureMarked = kind('shape.marked', {
+  nature: 'fact',
+  stages: ['shape', 'check', 'review'],
+  permission: 'shaping.write',
+  body: body({
+    part: name().required(),
+    from: oneOf(...landmarks).required(),
+    offset: finite().min(-600).max(600).required(),
+    face: face(),
+    aside: finite().min(-300).max(300).required(),
+    way: oneOf(...markWays).required(),
+    amount: finite().positive().max(60).required(),
+    note: text(400),
+  }),
+});
+
+/** A mark was looked at again after the refit. */
+export const markLooked = kind('shape.looked', {
+  nature: 'fact',
+  stages: ['shape', 'check', 'review'],
+  permission: 'shaping.write',
+  body: body({ mark: entryId().required(), clear: yes().required() }),
+});
 
 /** Pads were placed apart from other work on the brace. */
 export const padPlaced = former('shape.pad', {
@@ -43,7 +167,7 @@ export const padPlaced = former('shape.pad', {
   body: body({ pad: name().required(), done: oneOf('placed', 'split', 'left-out').required() }),
   now: {
     kind: 'work.done',
-    v: 2,
+    v: 3,
     body: ({ pad, done }) => ({ operation: 'place-pads', part: pad, way: done }),
   },
 });
@@ -62,7 +186,7 @@ export const barBent = former('shape.bent', {
   }),
   now: {
     kind: 'work.done',
-    v: 2,
+    v: 3,
     body: ({ upright, place, ...rest }) => ({
       operation: 'bend-uprights',
       part: `upright-${upright}`,

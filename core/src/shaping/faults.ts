@@ -1,7 +1,8 @@
 import type { Part } from '../brace';
 import { faultAt, type BodyIn, type EntryFault } from '../record';
 import { bendOf, judgeBend, type FrameLimits } from './bends';
-import type { workDone } from './entries';
+import type { barRead, contourTaken, heatWent, pressureMarked, workDone } from './entries';
+import { heatRun } from './heat-runs';
 import {
   canBeDone,
   directionsOf,
@@ -53,3 +54,58 @@ export function isForeignWork(
     (bend !== undefined && frame !== undefined && judgeBend(bend, [], frame).length > 0)
   );
 }
+
+/** Why a contour or a reading is none on this brace: of a part that is neither bent nor formed here. */
+export function foreignContour(
+  operations: readonly Operation[],
+  parts: readonly Part[],
+  { part }: Pick<BodyIn<typeof contourTaken> | BodyIn<typeof barRead>, 'part'>,
+): EntryFault[] {
+  const shaped = operations
+    .filter(({ kind }) => kind === 'bend' || kind === 'mould')
+    .flatMap((operation) => partsWorkedOn(operation, parts));
+  return shaped.some(({ id }) => id === part)
+    ? []
+    : faultAt('body.part', `must be one of ${shaped.map(({ id }) => id).join(', ')}`);
+}
+
+/** Why a run of heat is none on this brace: an operation, a run, a part or a stage that it does not have. */
+export function foreignHeat(
+  operations: readonly Operation[],
+  parts: readonly Part[],
+  { operation: id, run: runId, part, stage, what, of }: BodyIn<typeof heatWent>,
+): EntryFault[] {
+  const operation = operations.find((one) => one.id === id);
+  if (operation?.kind !== 'mould' || !operation.runs?.includes(runId))
+    return faultAt('body.run', 'is no run of heat on this brace');
+  const on = partsWorkedOn(operation, parts);
+  return [
+    ...(on.some((one) => one.id === part)
+      ? []
+      : faultAt('body.part', `must be one of ${on.map((one) => one.id).join(', ')}`)),
+    ...((what === 'begun') === (of === undefined)
+      ? []
+      : faultAt('body.of', what === 'begun' ? 'is not asked of a beginning' : 'is needed')),
+    ...(what === 'stage' && !heatRun(runId)!.stages.some((one) => one.id === stage)
+      ? faultAt(
+          'body.stage',
+          `must be one of ${heatRun(runId)!
+            .stages.map((one) => one.id)
+            .join(', ')}`,
+        )
+      : []),
+  ];
+}
+
+/** Heat on a body part whose sensation is impaired or was not asked: it has happened, and is marked. */
+export const isHeatUnfelt = ({ run, what, feels }: BodyIn<typeof heatWent>): boolean =>
+  what === 'begun' && heatRun(run)?.heated === 'on-body' && feels !== true;
+
+/** Why a mark is none on this brace: of a part that it does not have. */
+export const foreignMark = (
+  parts: readonly Part[],
+  { part }: Pick<BodyIn<typeof pressureMarked>, 'part'>,
+): EntryFault[] =>
+  parts.some(({ id }) => id === part)
+    ? []
+    : faultAt('body.part', `must be one of ${parts.map(({ id }) => id).join(', ')}`);

@@ -1,4 +1,4 @@
-import { buildOf, templateStature, type Region } from '../anatomy';
+import { buildOf, landmarkLevel, templateStature, type Region } from '../anatomy';
 import {
   applies,
   holds,
@@ -10,11 +10,16 @@ import {
   type PartOf,
 } from '../brace';
 import type { LiveRecord } from '../record';
-import { bendOf, type Bend, type FrameLimits } from './bends';
-import { scarSeen, workDone } from './entries';
+import { foldBar, type BarState } from './bar';
+import type { FrameLimits } from './bends';
+import type { Contour, ContourSource } from './contour';
+import { contourTaken, scarSeen, workDone } from './entries';
+import { foldHeat, type HeatNow } from './heat';
 import type { WorkDone } from './kind';
 import { canBeDone, partsWorkedOn, type Operation, type OperationKind } from './operations';
-import { padAdvice, type PadAdvice, type Scar } from './pads';
+import { padAdvice, type PadAdvice } from './pads';
+import { foldMarks, type PressureMark } from './pressure-marks';
+import { prominencesOf, type Zone } from './zones';
 
 type PadWay = 'placed' | 'split' | 'left-out' | undefined;
 
@@ -29,9 +34,16 @@ export interface WorkOnBrace {
 
 /** What was found and done on the brace in Shape. */
 export interface ShapingState {
-  scars: Scar[];
+  /** scars and wounds as they were seen, and the region's bony prominences */
+  zones: Zone[];
+  scars: Zone[];
   pads: { pad: PartOf<'pad'>; advice: PadAdvice; done: PadWay }[];
-  bends: (Bend & { entry: string })[];
+  /** bars that are bent to a contour */
+  bars: BarState[];
+  /** contours of what is formed and not bent, by part */
+  forms: (Contour & { part: string; entry: string; source: ContourSource })[];
+  heat: HeatNow[];
+  marks: PressureMark[];
   work: WorkOnBrace[];
 }
 
@@ -48,14 +60,22 @@ export function foldShaping(
   parts: readonly Part[],
   facts: KnownFacts,
 ): ShapingState {
-  const scars = record.of(scarSeen).map(({ body }) => body);
+  const scars = record.of(scarSeen).map(({ body }): Zone => body);
   const worked = record.of(workDone).map(({ id, body }) => ({ ...body, entry: id }));
   const isOf = (kind: OperationKind, id: string) =>
     operations.some((operation) => operation.kind === kind && operation.id === id);
   // nothing is known of the body's build here: pads that go by a mark on it are where they would be on an average one
   const average = buildOf(templateStature);
   const level = (at: Level) => levelIn(region, average, at) ?? 0;
+  const bars = operations.flatMap((operation) =>
+    operation.kind === 'bend' && operation.how !== 'over-edge' && frame && applies(operation, facts)
+      ? partsOfKind(partsWorkedOn(operation, parts), 'bar').map((bar) =>
+          foldBar(record, operation, bar, frame),
+        )
+      : [],
+  );
   return {
+    zones: [...scars, ...prominencesOf(region, (landmark) => landmarkLevel(region, landmark, average))],
     scars,
     pads: partsOfKind(parts, 'pad').map((pad) => ({
       pad,
@@ -66,10 +86,13 @@ export function foldShaping(
       done: worked.findLast(({ operation, part }) => isOf('pad', operation) && part === pad.id)
         ?.way as PadWay,
     })),
-    bends: worked.flatMap((one) => {
-      const bend = isOf('bend', one.operation) ? bendOf(one) : undefined;
-      return bend ? [{ ...bend, entry: one.entry }] : [];
-    }),
+    bars,
+    forms: record
+      .of(contourTaken)
+      .filter(({ body }) => bars.every(({ part }) => part.id !== body.part))
+      .map(({ id, body }) => ({ ...body, gapAtTop: body.gapAtTop ?? 0, entry: id })),
+    heat: foldHeat(record),
+    marks: foldMarks(record),
     work: operations
       .filter((operation) => canBeDone(operation, parts, frame) && applies(operation, facts))
       .map((operation) => ({

@@ -1,13 +1,60 @@
 export {
-  bendLedger,
   bendOf,
+  bendProblems,
+  coronalSet,
   judgeBend,
+  keepOuts,
+  spent,
+  turnOf,
+  type BarData,
   type Bend,
   type BendProblem,
   type FrameLimits,
-  type Upright,
+  type KeepOut,
 } from './bends';
-export { padAdvice, type Pad, type PadAdvice, type Scar } from './pads';
+export {
+  barTolerance,
+  gapsAlong,
+  isBent,
+  largestGap,
+  onBar,
+  planGrid,
+  planRequest,
+  shapeAfter,
+  type BarBend,
+  type BarState,
+  type GapAt,
+  type MadeBend,
+  type NoPlan,
+  type PlannedWork,
+  type PlanRequest,
+} from './bar';
+export { alongAt, heightOf, placeOn, type BarShape } from './bar-shape';
+export { bendDone, leavesOf, type BenchPass } from './bench-passes';
+export { planBends, type BendChoice } from './bend-plan';
+export {
+  contourOfBack,
+  contourOfEdge,
+  targetOf,
+  type Contour,
+  type ContourSource,
+  type Station,
+} from './contour';
+export { contactLimit, formingWindow, type Cooling } from './cooling';
+export { heatClock, type HeatNow } from './heat';
+export {
+  heatRun,
+  heatRuns,
+  type HeatCaution,
+  type HeatRun,
+  type HeatStage,
+  type PlasticData,
+} from './heat-runs';
+export { barMaterials, elasticAngle, materialRules, type BarMaterial } from './material';
+export { padAdvice, type Pad, type PadAdvice } from './pads';
+export { decideBends, gapStep, plannedDecision } from './planned';
+export { isOpenMark, type PressureMark } from './pressure-marks';
+export { partsOnZones, prominencesOf, zoneKinds, type OnZone, type Zone } from './zones';
 export type { WorkDone } from './kind';
 export {
   canBeDone,
@@ -20,6 +67,19 @@ export {
   type Operation,
   type OperationKind,
 } from './operations';
-export { scarSeen, workDone, padPlaced, barBent } from './entries';
+export {
+  barBent,
+  barRead,
+  bendsPlanned,
+  contourTaken,
+  heatWent,
+  markLooked,
+  markWays,
+  padPlaced,
+  pressureMarked,
+  scarSeen,
+  workDone,
+  type MarkWay,
+} from './entries';
 export { foldShaping, isAnswered, type ShapingState } from './fold';
-export { foreignWork, isForeignWork } from './faults';
+export { foreignContour, foreignHeat, foreignMark, foreignWork, isForeignWork, isHeatUnfelt } from './faults';

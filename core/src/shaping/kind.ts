@@ -39,6 +39,10 @@ export interface WorkDone {
   amount?: number | undefined;
   /** of several ways in which it may be done */
   way?: string | undefined;
+  /** degrees that the irons went for it */
+  hand?: number | undefined;
+  /** the mark of pressure it answers */
+  mark?: string | undefined;
 }
 
 /** What a kind of operation does: its schema beside it, one file a kind. */
@@ -47,16 +51,16 @@ export interface OperationRule<S> {
   on: readonly string[];
   /** its ways, in which it is said to be done */
   ways: (operation: S) => readonly string[];
-  directions?: readonly string[];
+  directions?: (operation: S) => readonly string[];
   /** how much of it there is in one time, where it is measured */
   measured: (
     operation: S,
   ) =>
     { unit: 'mm' | 'degrees' | 'minutes'; least?: number | undefined; most?: number | undefined } | undefined;
   /** where along the part, too */
-  placed?: true;
+  placed?: (operation: S) => boolean;
   /** only where the model states its frame */
-  ofFrame?: true;
+  ofFrame?: (operation: S) => boolean;
 }
 
 // a schema of any shape: its own type is taken from it

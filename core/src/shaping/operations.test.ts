@@ -85,7 +85,9 @@ test.each([
   ['that exchanges for nothing', { kind: 'exchange', id: 'x' }, 'for'],
   ['in no unit', { ...trims, unit: 'stone' }, 'unit'],
   ['that requires what is no condition', { ...cuts, requires: { kind: 'luck' } }, 'requires.kind'],
-  ['a pad by millimetres', { ...pads, unit: 'mm' }, ''],
+  ['a pad by the stone', { ...pads, unit: 'stone' }, 'unit'],
+  ['a bend by luck', { ...bends, how: 'luck' }, 'how'],
+  ['a run of heat that nobody has', { kind: 'mould', id: 'x', runs: ['bonfire'] }, 'runs[0]'],
 ])('work %s is refused with its place', (_, operation, path) =>
   expect(() => operationSchema.validateSync(operation, { strict: true })).toThrow(
     expect.objectContaining({ path }),
@@ -100,8 +102,7 @@ test('work on an upright is a bend when it says where, which way and how much', 
     direction: 'towards-limb',
     amount: 3,
   };
-  expect(bendOf(done)).toEqual({ upright: 'lateral', place: -80, direction: 'towards-limb', amount: 3 });
+  expect(bendOf(done)).toEqual({ part: 'upright-lateral', place: -80, direction: 'towards-limb', amount: 3 });
   for (const left of ['part', 'at', 'direction', 'amount'])
     expect(bendOf({ ...done, [left]: undefined })).toBeUndefined();
-  expect(bendOf({ ...done, part: 'bar-of-the-back' })).toBeUndefined();
 });

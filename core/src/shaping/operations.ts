@@ -38,7 +38,8 @@ export const canBeDone = (
   parts: readonly Part[],
   frame: FrameLimits | undefined,
 ): boolean =>
-  partsWorkedOn(operation, parts).length > 0 && (!ruleOf(operation).ofFrame || frame !== undefined);
+  partsWorkedOn(operation, parts).length > 0 &&
+  (!ruleOf(operation).ofFrame?.(operation) || frame !== undefined);
 
 /** The ways in which it may be said to be done on a part: a pad that does not split is placed or left out. */
 export const waysOf = (operation: Operation, part: Part | undefined): readonly string[] =>
@@ -46,10 +47,11 @@ export const waysOf = (operation: Operation, part: Part | undefined): readonly s
     .ways(operation)
     .filter((way) => way !== 'split' || (part !== undefined && 'splits' in part && part.splits === true));
 
-export const directionsOf = (operation: Operation): readonly string[] => ruleOf(operation).directions ?? [];
+export const directionsOf = (operation: Operation): readonly string[] =>
+  ruleOf(operation).directions?.(operation) ?? [];
 
 /** How much of it is done at a time, where that is measured. */
 export const measuredOf = (operation: Operation) => ruleOf(operation).measured(operation);
 
 /** Whether it is said where along the part it was done. */
-export const isPlaced = (operation: Operation): boolean => ruleOf(operation).placed === true;
+export const isPlaced = (operation: Operation): boolean => ruleOf(operation).placed?.(operation) === true;

@@ -1,5 +1,6 @@
 import type { Face } from '../anatomy';
 import type { Millimetres } from '../quantity';
+import type { Zone } from './zones';
 
 /** A pad of the brace, by the levels it covers, in mm from the region's datum, proximal positive. */
 export interface Pad {
@@ -10,11 +11,8 @@ export interface Pad {
   splits: boolean;
 }
 
-export interface Scar {
-  from: Millimetres;
-  to: Millimetres;
-  face: Pad['face'];
-}
+/** A scar or a wound, by its levels and its face. */
+export type Scar = Pick<Zone, 'from' | 'to' | 'face'>;
 
 export type PadAdvice = 'place' | 'split-around' | 'keep-off';
 

@@ -8,6 +8,7 @@ import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
 import { askedFindings, type Finding } from '@estribo/core/screening';
+import { decideBends, onBar, planBends, planRequest } from '@estribo/core/shaping';
 import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
 
@@ -44,6 +45,12 @@ export interface Kit {
   pair: (setting: string, value: number) => Promise<void>;
   stops: (day: ClinicDay, stage?: 'set' | 'review') => Promise<void>;
   shape: () => Promise<void>;
+  /** a bar to a contour, by straight-edge offsets, planned, with so many passes made */
+  bend: (
+    part: string,
+    stations: readonly (readonly [at: number, offset: number])[],
+    passes: number,
+  ) => Promise<void>;
   strap: (upTo?: string) => Promise<void>;
   check: (values?: Record<string, number>) => Promise<void>;
   teach: () => Promise<void>;
@@ -166,7 +173,7 @@ export function fittingKit(
       });
     },
     shape: async () => {
-      await write('shape.scar', 'shape', { face: 'front', from: -30, to: -150 });
+      await write('shape.scar', 'shape', { what: 'scar', face: 'front', from: -30, to: -150 });
       for (const { pad, advice } of (await state()).shaping.pads)
         await write('work.done', 'shape', {
           operation: 'place-pads',
@@ -180,6 +187,36 @@ export function fittingKit(
         direction: 'away-from-limb',
         amount: 3,
       });
+    },
+    bend: async (part, stations, passes) => {
+      await write('shape.contour', 'shape', {
+        part,
+        source: 'straight-edge',
+        points: stations.map(([at, offset]) => ({ at, out: -offset })),
+        liner: 6,
+        pad: 6,
+        gap: 0,
+      });
+      const now = await state();
+      const bar = now.shaping.bars.find((one) => one.part.id === part)!;
+      const asked = planRequest(bar, now.model.frame!);
+      if (!asked.ok) throw new Error(`the demo's bar is not planned: ${asked.why}`);
+      const choices = planBends(asked.request.arms, asked.request.limits, asked.request.grid);
+      const { bends, start } = onBar(asked.request, choices.find(({ gap }) => gap <= 1.5) ?? choices.at(-1)!);
+      await write('shape.planned', 'shape', decideBends(now, part, 'contour', bends, start)!);
+      for (let pass = 0; pass < passes; pass += 1) {
+        const { plan } = (await state()).shaping.bars.find((one) => one.part.id === part)!;
+        const next = plan?.work.find((one) => one.next?.ok);
+        if (!next?.next?.ok) return;
+        await write('work.done', 'shape', {
+          operation: bar.operation,
+          part,
+          at: next.at,
+          direction: next.turn > 0 ? 'away-from-limb' : 'towards-limb',
+          amount: Math.round(next.next.keeps * 100) / 100,
+          ...(next.next.hand === undefined ? {} : { hand: Math.round(next.next.hand * 10) / 10 }),
+        });
+      }
     },
     strap: async (upTo) => {
       for (
@@ -398,6 +435,24 @@ export const demoCases: readonly DemoCase[] = [
       await kit.motion(-6, 81);
       await kit.stops(day);
       await kit.shape();
+      // a straight-edge along the outer side: hollow above the condyle, out again over the calf
+      await kit.bend(
+        'upright-lateral',
+        [
+          [180, 3],
+          [150, 6],
+          [120, 9],
+          [90, 9.5],
+          [60, 7],
+          [0, 6],
+          [-60, 8],
+          [-90, 9],
+          [-120, 7],
+          [-150, 6],
+          [-175, 9],
+        ],
+        1,
+      );
       await kit.strap('strap-3');
       await visit(kit, 0, 'fitting');
     },
@@ -518,6 +573,52 @@ export const demoCases: readonly DemoCase[] = [
         'inclination-50': 2,
         'inclination-75': -14,
         'inclination-100': 9,
+      });
+      await kit.size();
+    },
+  },
+  {
+    // a rigid trunk brace that presses under one arm and at a thigh
+    who: 'Amaro',
+    side: 'midline',
+    model: 'cuncha-dupla',
+    write: async (kit) => {
+      kit.writer.at(0, '09:20');
+      await kit.open();
+      await kit.screen();
+      await kit.order(kit.day(-8), {
+        diagnosis: 'Burst fracture of the first lumbar vertebra, fixed',
+        injuries: [{ code: 'vertebral-fracture-stable' }, { code: 'fusion' }],
+        phases: [{ fromDay: 0, limits: [] }],
+        posture: 'seated',
+        protective: true,
+        wearing: 'Out of bed, for twelve weeks',
+        trouble: 'keep-on',
+      });
+      await kit.measureAs({});
+      await kit.size();
+      const mark = { from: 'waist', aside: 0, way: 'trim' } as const;
+      await kit.writer.write('shape.marked', 'shape', {
+        ...mark,
+        part: 'shell-back',
+        offset: 172,
+        face: 'left',
+        amount: 9,
+        note: 'The roller nips when the arm comes down.',
+      });
+      const thigh = await kit.writer.write('shape.marked', 'shape', {
+        ...mark,
+        part: 'shell-front',
+        offset: -152,
+        face: 'front',
+        aside: -60,
+        amount: 12,
+      });
+      await kit.writer.write('work.done', 'shape', {
+        operation: 'trim-shell',
+        part: 'shell-front',
+        amount: 12,
+        mark: thigh.id,
       });
     },
   },

@@ -162,7 +162,7 @@ export const otherFamilies: readonly BraceModel[] = [
     {
       ...legs,
       sided: false,
-      version: 5,
+      version: 6,
       hinge: dialled,
       // how long by the leg: invented
       settings: { 'upright-length': { from: { reading: 'knee-to-malleoli', plus: 150 }, near: 10 } },
@@ -171,7 +171,8 @@ export const otherFamilies: readonly BraceModel[] = [
         hingeZone: 50,
         reach: { proximal: 230, distal: 230 },
         increment: 5,
-        total: 15,
+        total: 24,
+        bar: { material: 'aluminium', thickness: 3, width: 20, spread: 60, jaw: 22 },
       },
     },
   ),
@@ -251,9 +252,10 @@ export const otherFamilies: readonly BraceModel[] = [
     },
     {
       ...legs,
-      version: 3,
+      version: 4,
       sided: true,
       hinge: screwedOnOrder,
+      plastics: { 'mould-tibial-cuff': { waits: 4, formsAbove: 55 } },
       settings: {
         screws: {
           inAll: 0.5,
@@ -342,10 +344,27 @@ export const otherFamilies: readonly BraceModel[] = [
       supply: 'both',
     },
     {
-      version: 3,
+      version: 4,
       sided: true,
       variant: 'bow-leg',
       hinge: wedged,
+      // the medial bar has the coronal hinges: it is not bent
+      frame: {
+        bendable: true,
+        hingeZone: 48,
+        reach: { proximal: 178, distal: 170 },
+        increment: 4,
+        total: 14,
+        bar: {
+          material: 'aluminium-hard',
+          thickness: 3,
+          width: 18,
+          spread: 70,
+          jaw: 20,
+          keepOut: [{ from: 48, to: 66, why: 'shim' }],
+          unbent: ['upright-medial'],
+        },
+      },
       settings: {
         'coronal-screws': {
           inAll: 0.5,
@@ -355,12 +374,30 @@ export const otherFamilies: readonly BraceModel[] = [
       },
     },
   ),
-  model('espiga-dorsal', 'Espiga Dorsal', 'Costureiras do Río', 'spine-back-bar', {
-    sizes: ['38', '41', '44', '47', '50', '53'],
-    axes: [axis('c7-to-sacrum', ['38', '41', '44', '47', '50', '53'], [365, 395, 425, 455, 485, 515, 550])],
-    between: 'larger',
-    disagree: 'primary',
-  }),
+  model(
+    'espiga-dorsal',
+    'Espiga Dorsal',
+    'Costureiras do Río',
+    'spine-back-bar',
+    {
+      sizes: ['38', '41', '44', '47', '50', '53'],
+      axes: [axis('c7-to-sacrum', ['38', '41', '44', '47', '50', '53'], [365, 395, 425, 455, 485, 515, 550])],
+      between: 'larger',
+      disagree: 'primary',
+    },
+    {
+      version: 3,
+      // bent by hand over its length, from the mark upwards
+      frame: {
+        bendable: true,
+        hingeZone: 0,
+        reach: { proximal: 560, distal: 0 },
+        increment: 15,
+        total: 200,
+        bar: { material: 'aluminium', thickness: 2, width: 30, spread: 120, jaw: 32 },
+      },
+    },
+  ),
   model(
     'ribeira-faixa',
     'Ribeira Faixa',
@@ -377,7 +414,11 @@ export const otherFamilies: readonly BraceModel[] = [
       ],
       belt: { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } },
     },
-    { distances: { 'girth-waist-above': 80, 'girth-waist-below': -80 } },
+    {
+      version: 3,
+      distances: { 'girth-waist-above': 80, 'girth-waist-below': -80 },
+      plastics: { 'warm-panels': { waits: 6, formsAbove: 46 } },
+    },
   ),
   model(
     'ribeira-tira',

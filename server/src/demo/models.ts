@@ -10,7 +10,7 @@ const sizes = ['XS', 'S', 'M', 'L', 'XL', 'XXL'];
 export const demoModels: readonly BraceModel[] = [
   {
     id: 'caneiro-4p',
-    version: 3,
+    version: 4,
     name: 'Caneiro 4P',
     maker: 'Taller Pontevella',
     programme: 'knee-ligament-frame',
@@ -32,7 +32,21 @@ export const demoModels: readonly BraceModel[] = [
       installed: { extension: 0 },
       gives: 5,
     },
-    frame: { bendable: true, hingeZone: 45, reach: { proximal: 185, distal: 180 }, increment: 5, total: 15 },
+    frame: {
+      bendable: true,
+      hingeZone: 45,
+      reach: { proximal: 185, distal: 180 },
+      increment: 6,
+      total: 30,
+      bar: {
+        material: 'aluminium',
+        thickness: 3,
+        width: 18,
+        spread: 60,
+        jaw: 20,
+        keepOut: [{ from: 128, to: 146, why: 'slots' }],
+      },
+    },
     parts: [
       kneePad('thigh-front', 120, 175, 'front'),
       kneePad('condyle-medial', 5, 45, 'medial'),
@@ -50,7 +64,7 @@ export const demoModels: readonly BraceModel[] = [
   },
   {
     id: 'lousa-ligamento',
-    version: 3,
+    version: 4,
     name: 'Lousa Ligamento',
     maker: 'Ortesis do Vao',
     programme: 'knee-ligament-frame',
@@ -89,7 +103,14 @@ export const demoModels: readonly BraceModel[] = [
       flexion: [60, 90, 120],
       installed: { extension: 0 },
     },
-    frame: { bendable: false, hingeZone: 60, reach: { proximal: 170, distal: 160 }, increment: 5, total: 5 },
+    frame: {
+      bendable: false,
+      hingeZone: 60,
+      reach: { proximal: 170, distal: 160 },
+      increment: 5,
+      total: 5,
+      bar: { material: 'carbon-composite', thickness: 3.5, width: 22, spread: 60, jaw: 20 },
+    },
     parts: [
       kneePad('thigh-front', 110, 165, 'front'),
       kneePad('condyle-medial', 5, 45, 'medial'),

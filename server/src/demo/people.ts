@@ -34,6 +34,7 @@ export const demoPeople = [
   ['Lois', 'Taboada', '1999-06-15'],
   ['Pilar', 'Fontán', '1957-05-21'],
   ['Breixo', 'Salgado', '1987-02-03'],
+  ['Amaro', 'Cancela', '1976-04-30'],
 ] as const;
 
 export type DemoName = (typeof demoPeople)[number][0];

@@ -21,6 +21,7 @@ const SetUp = lazy(() => import('../clinic/set-up'));
 const OwnPassword = lazy(() => import('../clinic/own-password'));
 const ClinicPage = lazy(() => import('../clinic/clinic-page'));
 const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
+const TemplatePage = lazy(() => import('../shaping/template-page'));
 const PatientSheetPage = lazy(() => import('../wearing/patient-sheet-page'));
 const loadCaseFrame = () => import('../case-page/case-frame');
 const CaseFrame = lazy(loadCaseFrame);
@@ -56,6 +57,7 @@ function Screens() {
               <Route path="/catalogue/:modelId" element={<ModelPage />} />
             </Route>
             <Route path="/cases/:caseId/sheet" element={<OrderSheetPage />} />
+            <Route path="/cases/:caseId/bend-template/:part" element={<TemplatePage />} />
             <Route path="/cases/:caseId/patient-sheet" element={<PatientSheetPage />} />
             <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
           </Route>

@@ -7,10 +7,11 @@ import { unitOf } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { formatNeutralZero } from '@estribo/core/measuring';
 import { named, t } from '../messages';
-import { checkWords, operationWords, settingWords, stepWords } from '../messages/fitting';
+import { checkWords, operationWords, partName, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { formatDay, formatDistance, formatReading } from '../parts/format';
+import { formatDay, formatDistance, formatFine, formatReading } from '../parts/format';
 import { saidOfLimbs } from '../screening/limbs-felt';
+import { barName } from '../shaping/bar-words';
 import { formatWork } from '../shaping/format-work';
 import { formatMade } from '../setting/format-setting';
 import { unitOfAxis } from '../sizing/print-axis';
@@ -213,8 +214,63 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'shape.scar':
       return {
         title: t('entry.scar'),
-        value: named('face', entry.body.face),
-        rest: `${formatDistance(entry.body.from, unit)} – ${formatDistance(entry.body.to, unit)}`,
+        value: named('zone', entry.body.what),
+        rest: `${named('face', entry.body.face)}, ${formatDistance(entry.body.from, unit)} – ${formatDistance(entry.body.to, unit)}`,
+      };
+    case 'shape.contour':
+      return {
+        title: t('entry.contour'),
+        value: barName(state, entry.body.part),
+        rest: listed(
+          t('entry.stationsOf', { count: entry.body.points.length }),
+          named('contourSource', entry.body.source),
+        ),
+      };
+    case 'shape.bar-read':
+      return {
+        title: t('entry.barRead'),
+        value: barName(state, entry.body.part),
+        rest: entry.body.points
+          .map(({ at, out }) => `${formatDistance(at, unit)}: ${formatFine(out, 'mm', unit)}`)
+          .join(', '),
+      };
+    case 'shape.planned':
+      return {
+        title: t('entry.bendsPlanned'),
+        value: barName(state, entry.body.part),
+        rest: listed(
+          t('entry.bendsOf', { count: entry.body.bends.length }),
+          entry.body.purpose === 'contour' &&
+            t('shaping.gapLeft', { gap: formatFine(entry.body.gap, 'mm', unit) }),
+        ),
+      };
+    case 'shape.heat':
+      return {
+        title: t('entry.heat'),
+        value: t(`entry.heatEvent.${entry.body.what}`),
+        rest: listed(
+          named('heatRun', entry.body.run),
+          entry.body.stage && named('heatStage', entry.body.stage),
+          entry.body.celsius !== undefined && `${entry.body.celsius} °C`,
+          entry.body.because,
+        ),
+      };
+    case 'shape.marked':
+      return {
+        title: t('entry.marked'),
+        value: t(`shaping.markSaid.${entry.body.way}`, {
+          amount: formatReading(entry.body.amount, 'mm', unit),
+        }),
+        rest: listed(
+          partName(state.programme, entry.body.part),
+          named('face', entry.body.face),
+          entry.body.note,
+        ),
+      };
+    case 'shape.looked':
+      return {
+        title: t('entry.markLooked'),
+        value: t(entry.body.clear ? 'entry.markClear' : 'entry.markPresses'),
       };
     case 'work.done':
       return {

@@ -168,7 +168,11 @@ test('the rail names each stage with its state, and where one is', () => {
 
 test('a line says what became of it: unreadable, not in force beside what is computed, late, outside the model', async () => {
   const log = orderedLogbook();
-  log.write('shape.scar', { face: 'front', from: 0, to: 20 }, { observedAt: '2026-02-30T10:00:00.000Z' });
+  log.write(
+    'shape.scar',
+    { what: 'scar', face: 'front', from: 0, to: 20 },
+    { observedAt: '2026-02-30T10:00:00.000Z' },
+  );
   const base = {
     phase: 0,
     ordered: { extension: 10, flexion: 60 },

@@ -11,12 +11,12 @@ import {
 import type { EntryStage } from '@estribo/core/record';
 import { may, type Permission } from '@estribo/core/access';
 import type { Stage } from '@estribo/core/record';
-import { createContext, useContext, useEffect } from 'react';
+import { createContext, useContext, useEffect, useRef } from 'react';
 import { outbox } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
 import type { SignedIn } from '@estribo/core/answers';
 import type { LengthUnit } from '@estribo/core/quantity';
-import type { FigureLayer } from '../figure/layer';
+import type { FigureLayer, FigurePointing } from '../figure/layer';
 
 export interface WriteOptions {
   replaces?: string;
@@ -85,6 +85,39 @@ export function useFigureLayer(layer: FigureLayer): void {
   useEffect(() => {
     showOnFigure(steady);
   }, [showOnFigure, steady]);
+}
+
+/** What the next touch of the figure is for, as the stage that shows the figure keeps it. */
+export const PointingContext = createContext<((pointing: FigurePointing | undefined) => void) | undefined>(
+  undefined,
+);
+
+/** Asks for a touch of the figure while it is wanted; its answer may be another each time it is drawn. */
+export function useFigurePointing(pointing: FigurePointing | undefined): void {
+  const ask = within(useContext(PointingContext));
+  const now = useRef(pointing);
+  useEffect(() => {
+    now.current = pointing;
+  });
+  const [kind, view, label] = [
+    pointing?.kind,
+    pointing && 'view' in pointing ? pointing.view : undefined,
+    pointing?.label,
+  ];
+  useEffect(() => {
+    if (kind === undefined || label === undefined) return;
+    ask(
+      kind === 'line'
+        ? {
+            kind,
+            label,
+            view: view!,
+            onLine: (points) => now.current?.kind === 'line' && now.current.onLine(points),
+          }
+        : { kind, label, onSpot: (spot) => now.current?.kind === 'spot' && now.current.onSpot(spot) },
+    );
+    return () => ask(undefined);
+  }, [ask, kind, view, label]);
 }
 
 /**

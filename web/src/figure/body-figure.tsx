@@ -8,6 +8,7 @@ import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { BraceShapes } from './brace-shapes';
 import { DraggedHandle } from './dragged-handle';
+import { FigurePointer } from './figure-pointer';
 import { Drawing, pathOf, type Overlay } from './drawing';
 import { useFrame } from './frame-of';
 import type { FigureLayer } from './layer';
@@ -88,6 +89,14 @@ export function BodyFigure(shown: Shown) {
             drawn={drawn}
           />
         )}
+        {layer.pointing && !person && (
+          <FigurePointer
+            key={layer.pointing.kind}
+            pointing={layer.pointing}
+            views={drawn.views}
+            frame={frame}
+          />
+        )}
         {layer.handle && !person && (
           <DraggedHandle handle={layer.handle} body={body} views={drawn.views} frame={frame} />
         )}
@@ -104,7 +113,8 @@ export function BodyFigure(shown: Shown) {
 
 function useDrawn({ region, side, readings, build, layer, selected }: Shown, frame: Frame, turned: boolean) {
   const body = useMemo(() => bodyOf(region, side, readings, build), [region, side, readings, build]);
-  const { handle: _moves, ...still } = layer;
+  // what answers a touch draws nothing
+  const { handle: _moves, pointing: _points, ...still } = layer;
   const { steps, goniometer, parts, marks, reference } = useSteady(still);
   const drawn = useMemo(() => {
     const whole = wholeBox(frame);

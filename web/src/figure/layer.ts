@@ -1,4 +1,4 @@
-import type { Side } from '@estribo/core/anatomy';
+import type { BodyView, Face, Side } from '@estribo/core/anatomy';
 import type { Level, Part } from '@estribo/core/brace';
 import { partsOfKind } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw, StepToDraw } from '@estribo/core/drawing';
@@ -22,6 +22,24 @@ export interface FigureHandle {
   onMove: (to: { forward: number; proximal: number }) => void;
 }
 
+/** A point of a view: mm across it from the body's middle line, and its level. */
+export interface PointedAt {
+  x: number;
+  level: number;
+}
+
+/** Where something was pointed at: how high, on which face, how far aside of that face's middle. */
+export interface SpotAt {
+  level: number;
+  face: Face;
+  aside: number;
+}
+
+/** What the next touch of the figure is for: a line drawn in one view, or a spot in any. The same can be typed in the work. */
+export type FigurePointing =
+  | { kind: 'line'; view: BodyView['id']; label: string; onLine: (points: PointedAt[]) => void }
+  | { kind: 'spot'; label: string; onSpot: (spot: SpotAt) => void };
+
 /** What a stage shows on the figure besides the body. */
 export interface FigureLayer {
   /** which side is drawn; the braced one when it is not said */
@@ -37,6 +55,7 @@ export interface FigureLayer {
   /** the goniometer: angle read and angle wanted */
   goniometer?: { angle?: number; wanted?: number };
   handle?: FigureHandle;
+  pointing?: FigurePointing;
 }
 
 export const bareLimb: FigureLayer = { marks: [] };

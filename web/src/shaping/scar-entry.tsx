@@ -1,4 +1,5 @@
-import { boundsOf } from '@estribo/core/logbook';
+import { boundsOf, type BodyOf } from '@estribo/core/logbook';
+import { zoneKinds } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
@@ -12,17 +13,22 @@ import { readPlace } from './read-place';
 
 interface NewScar {
   asking: boolean;
-  face: 'front' | 'back' | 'medial' | 'lateral';
+  what: (typeof zoneKinds)[number];
+  face: BodyOf<'shape.scar'>['face'];
   ends: { from: string; to: string };
 }
 
-const noScar: NewScar = { asking: false, face: 'front', ends: { from: '', to: '' } };
+const noScar: NewScar = { asking: false, what: 'scar', face: 'front', ends: { from: '', to: '' } };
 
 /** A scar, by the face it is on and from where to where. */
 export function ScarEntry() {
   const { state, unit, write } = useWork();
   const [scar, setScar] = useDraft<NewScar>(`${state.case}-scar`, noScar);
-  const { asking, face, ends } = scar;
+  const { asking, what, face, ends } = scar;
+  const faces =
+    state.programme.region === 'leg' || state.programme.region === 'ankle'
+      ? (['front', 'medial', 'lateral', 'back'] as const)
+      : (['front', 'right', 'left', 'back'] as const);
   const [problem, setProblem] = useState<{ from?: string; to?: string }>({});
   const [saving, save] = useSaving();
   if (!asking)
@@ -43,14 +49,20 @@ export function ScarEntry() {
     };
     if ('problem' in read.from || 'problem' in read.to) return setProblem(wrong);
     const [from, to] = [read.from.value, read.to.value];
-    void save(() => write('shape.scar', 'shape', { face, from, to }).then(() => setScar(noScar)));
+    void save(() => write('shape.scar', 'shape', { what, face, from, to }).then(() => setScar(noScar)));
   };
   return (
     <Stack $gap={10}>
+      <Choice
+        label={t('shaping.scarWhat')}
+        options={zoneKinds.map((value) => ({ value, label: named('zone', value) }))}
+        value={what}
+        onChange={(chosen) => setScar({ ...scar, what: chosen })}
+      />
       <Row $align="flex-end">
         <Choice
           label={t('shaping.scarFace')}
-          options={(['front', 'medial', 'lateral', 'back'] as const).map((value) => ({
+          options={faces.map((value) => ({
             value,
             label: named('face', value),
           }))}

@@ -1,18 +1,29 @@
 import { datumOf } from '@estribo/core/anatomy';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
-import { Fragment } from 'react';
-import { useFigureLayer, useMay, useWork } from '../case/case-context';
-import { hingeLevel } from '../figure/layer';
+import { operationsOf } from '@estribo/core/programmes';
+import { isAnswered } from '@estribo/core/shaping';
+import { Fragment, useState } from 'react';
+import { PointingContext, useFigureLayer, useMay, useWork } from '../case/case-context';
+import { hingeLevel, type FigurePointing } from '../figure/layer';
 import { t } from '../messages';
+import { operationWords } from '../messages/fitting';
+import { Fold } from '../parts/fold';
 import { Rule, Soft, Stack } from '../parts/layout';
 import { screenOf } from './kinds/all';
+import type { WorkOf } from './kinds/piece';
+import { markedParts, PressureMarks } from './pressure-marks';
 import { ScarEntry } from './scar-entry';
+import { ZonesTold } from './zones-told';
+
+/** Pads that were all placed, split or left out. */
+const isFolded = (work: WorkOf): boolean => work.operation.kind === 'pad' && isAnswered(work);
 
 /** What is bent, moulded, trimmed, cut or padded. */
 export default function ShapeStage() {
   const { state } = useWork();
   const mayNow = useMay('shape');
-  const { pads, scars, bends, work } = state.shaping;
+  const { pads, scars, bars, marks, work } = state.shaping;
+  const [pointing, setPointing] = useState<FigurePointing>();
   const mayShape = mayNow('shaping.write');
   const reference = hingeLevel(state.parts);
   const datum = datumOf[state.programme.region];
@@ -40,32 +51,81 @@ export default function ShapeStage() {
         to: { from: datum, offset: Math.min(scar.from, scar.to) },
         state: 'now',
       })),
-      ...bends.map((bend, i): MarkToDraw => ({
-        id: bend.entry,
-        kind: 'bend',
-        at: { from: reference?.from ?? datum, offset: bend.place, face: bend.upright },
+      // the bends that are ahead, and those that were made, numbered as in the list
+      ...bars.flatMap(({ part, plan, made, byHand }) =>
+        (plan
+          ? plan.work.map(({ at, next }, i) => ({
+              at,
+              id: `${part.id} ${at}`,
+              label: String(i + 1),
+              done: !next,
+            }))
+          : made.map(({ place: at, entry }, i) => ({ at, id: entry, label: String(i + 1), done: true }))
+        ).map(({ at, id, label, done }): MarkToDraw => ({
+          id,
+          kind: 'bend',
+          at: {
+            from: byHand ? part.course.at(-1)!.from : (reference?.from ?? datum),
+            offset: at,
+            face: part.course[0]!.face,
+          },
+          label,
+          state: done ? 'done' : 'ahead',
+        })),
+      ),
+      ...marks.map((mark, i): MarkToDraw => ({
+        id: mark.entry,
+        kind: 'spot',
+        at: mark.at,
         label: String(i + 1),
-        state: 'done',
+        state: mark.state === 'clear' ? 'done' : mark.state === 'refit' ? 'now' : 'bad',
       })),
     ],
+    ...(pointing ? { pointing } : {}),
   });
+  // edges that are taken back where they press
+  const isMarked = markedParts(operationsOf(state.programme), state.parts).some(
+    ({ kind }) => kind === 'shell',
+  );
 
   return (
-    <>
+    <PointingContext value={setPointing}>
       <Stack $gap={4}>
         <h1>{t(pads.length > 0 ? 'shaping.question' : 'shaping.questionPlain')}</h1>
         <Soft>{t(pads.length > 0 ? 'shaping.how' : 'shaping.howPlain')}</Soft>
       </Stack>
-      {mayShape && pads.length > 0 && <ScarEntry />}
-      {work.map((one) => {
-        const { Piece } = screenOf(one.operation);
-        return (
-          <Fragment key={one.operation.id}>
-            <Rule />
-            <Piece work={one} stage="shape" />
-          </Fragment>
-        );
-      })}
-    </>
+      {mayShape && work.length > 0 && <ScarEntry />}
+      <ZonesTold />
+      {isMarked && (
+        <>
+          <Rule />
+          <PressureMarks stage="shape" />
+        </>
+      )}
+      {[...work]
+        // what is answered stands back behind what is still to be done
+        .sort((a, b) => Number(isFolded(a)) - Number(isFolded(b)))
+        .map((one) => {
+          const { Piece } = screenOf(one.operation);
+          const piece = <Piece work={one} stage="shape" />;
+          return (
+            <Fragment key={one.operation.id}>
+              <Rule />
+              {isFolded(one) ? (
+                <Fold
+                  title={t('shaping.answered', {
+                    work: operationWords(state.programme, one.operation.id).name,
+                    count: one.parts.length,
+                  })}
+                >
+                  {piece}
+                </Fold>
+              ) : (
+                piece
+              )}
+            </Fragment>
+          );
+        })}
+    </PointingContext>
   );
 }

@@ -25,7 +25,19 @@ export const ankleWalker: FamilyWords = {
       unit: 'strokes',
     },
   },
-  parts: { 'strap-shin': 'Under the shin strap', 'strap-calf': 'Under the calf strap' },
+  parts: {
+    'boot-liner': 'Liner',
+    'boot-shell': 'Boot',
+    'cell-lateral': 'Air cell',
+    'strut-medial': 'Inner strut',
+    'strut-lateral': 'Outer strut',
+    'strap-toes': 'Toe strap',
+    'strap-instep': 'Instep strap',
+    'strap-ankle': 'Ankle strap',
+    'strap-shin': 'Shin strap',
+    'strap-calf': 'Calf strap',
+    'air-valve': 'Valve',
+  },
   operations: {
     'loose-pads': {
       name: 'Loose pads where straps dig',

@@ -1,5 +1,16 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { atStops, calfNerve, fibularNeck, skin, toes } from './shared';
+import {
+  atStops,
+  benchWork,
+  calfNerve,
+  fibularNeck,
+  kneeHinges,
+  shells,
+  skin,
+  straps,
+  toes,
+  uprights,
+} from './shared';
 
 const snug = 'Snug, not over-tight at the thigh; the same pull as the others.';
 
@@ -8,11 +19,8 @@ export const kneeLigamentFrame: FamilyWords = {
   settings: {
     'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
   },
-  parts: { 'upright-medial': 'Medial upright', 'upright-lateral': 'Lateral upright' },
-  operations: {
-    'bend-uprights': { name: 'Bends of the uprights', how: '' },
-    'place-pads': { name: 'Pads', how: '' },
-  },
+  parts: { ...uprights, ...kneeHinges, ...shells, ...straps(6) },
+  operations: benchWork,
   steps: {
     'open-all': {
       name: 'Open all straps',

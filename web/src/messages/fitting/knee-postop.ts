@@ -23,6 +23,12 @@ export const kneePostop: FamilyWords = {
   parts: {
     'upright-medial': 'Medial upright',
     'upright-lateral': 'Lateral upright',
+    'hinge-medial': 'Medial hinge',
+    'hinge-lateral': 'Lateral hinge',
+    'cuff-upper-thigh': 'Upper thigh cuff',
+    'cuff-lower-thigh': 'Lower thigh cuff',
+    'cuff-upper-calf': 'Upper calf cuff',
+    'cuff-lower-calf': 'Lower calf cuff',
     'strap-upper-thigh': 'Upper thigh strap',
     'strap-lower-thigh': 'Lower thigh strap',
     'strap-upper-calf': 'Upper calf strap',

@@ -1,6 +1,13 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 
 export const shoulderSupport: FamilyWords = {
+  parts: {
+    'arm-sleeve': 'Sleeve',
+    'joint-pad': 'Pad',
+    'upper-strap': 'Upper rear strap',
+    'lower-strap': 'Lower rear strap',
+    'abdomen-belt': 'Belt',
+  },
   notNeeded: {
     set: 'Nothing is set on it: its straps are drawn to length each time.',
     shape: 'Nothing is bent or padded: it is worn as it comes.',

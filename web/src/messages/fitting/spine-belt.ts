@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { skin } from './shared';
+import { panelWork, skin } from './shared';
 
 export const spineBelt: FamilyWords = {
   lists: {
@@ -29,20 +29,14 @@ export const spineBelt: FamilyWords = {
     'front-panel-in': { name: 'Front panel', how: 'May be left out.' },
   },
   parts: {
+    'belt-wings': 'Belt',
     'panel-of-the-back': 'Back panel',
     'panel-of-the-front': 'Front panel',
+    'pull-right': 'Right pull',
+    'pull-left': 'Left pull',
   },
   operations: {
-    'warm-panels': {
-      name: 'Form a panel by warmth',
-      how: 'Warm until it gives, then to the lordosis or the soft tissue.',
-      caution: 'Never on the skin while hot: feel it with the back of your hand first.',
-    },
-    'cut-panels': {
-      name: 'Trim a panel',
-      how: 'Shears through the panel; felt along its notches. The end with the open window goes back toward the centre.',
-      caution: 'Never the end with the open window.',
-    },
+    ...panelWork,
     'step-down': {
       name: 'Step down to the low panel',
       how: 'Tall panel out, low one in at the foot of the pocket, surplus folded and fixed.',

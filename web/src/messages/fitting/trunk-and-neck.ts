@@ -1,4 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import { panelWork } from './shared';
 
 /*
  * What the spinal and cervical families say of what is set and of the lists in which it is set. Common practice, no source.
@@ -30,6 +31,9 @@ export const spineBackBar: FamilyWords = {
     'waist-strap-right': 'Right waist strap',
     'waist-strap-left': 'Left waist strap',
   },
+  operations: {
+    'bend-back-bar': { name: 'The bar to the back', how: 'By hand, from the sacrum’s mark upwards.' },
+  },
 };
 
 export const spinePullTab: FamilyWords = {
@@ -54,6 +58,7 @@ export const spinePullTab: FamilyWords = {
     'shoulder-straps': 'Shoulder straps',
     'chest-strap': 'Chest strap',
   },
+  operations: panelWork,
   steps: {
     'pulls-to-the-back': { name: 'Pulls toward the back panel', hold: 'Before it goes on.' },
     'belt-on': {
@@ -97,6 +102,14 @@ export const spineSternalPad: FamilyWords = {
     'sternal-bar': 'Sternal bar',
     'sternal-pad': 'Sternal pad',
     'shoulder-straps': 'Shoulder straps',
+  },
+  operations: {
+    'place-pads': { name: 'Pads', how: '' },
+    'bend-sternal-bar': {
+      name: 'Bend the sternal bar',
+      how: 'It comes at about 15 degrees. Slowly over a firm edge, to the ordered posture; the angle it has in all is noted.',
+      caution: 'Off the body. It must not press on the throat when the patient sits or looks down.',
+    },
   },
   steps: {
     'over-the-head': { name: 'Over the head', hold: 'Standing, shoulder straps at their longest.' },
@@ -156,6 +169,15 @@ export const spineBivalve: FamilyWords = {
     'strap-middle': 'Middle straps',
     'strap-top': 'Top straps',
   },
+  operations: {
+    'trim-shell': { name: 'Trim an edge', how: 'Off the body, a little at a time; the edge smoothed.' },
+    'flare-edge': { name: 'Flare an edge', how: 'The edge turned outwards, off the skin.' },
+    'heat-out': {
+      name: 'Relieve by heat',
+      how: 'Warmed off the body until it gives, brought out over the mark, held until cold.',
+      caution: 'Off the body: the skin under a rigid trunk brace is not seen.',
+    },
+  },
 };
 
 export const neckCollar: FamilyWords = {
@@ -167,6 +189,17 @@ export const neckCollar: FamilyWords = {
     },
   },
   parts: { 'collar-rear': 'Rear half', 'collar-front': 'Front half' },
+  operations: {
+    'centre-pads': { name: 'Pads centred', how: 'By their window; soft tabs below it, the print upright.' },
+    'chin-pad-overhang': {
+      name: 'Chin pad beyond its plastic',
+      how: '10 to 13 mm all along, so that no plastic touches the chin.',
+    },
+    'pre-bend-edges': {
+      name: 'Edges pre-bent',
+      how: 'The front half’s edges bent to the neck before it goes under the chin.',
+    },
+  },
 };
 
 export const neckTwoPost: FamilyWords = {
@@ -179,6 +212,9 @@ export const neckTwoPost: FamilyWords = {
       observed: { 'pad-touches': 'the pad touches and the neck is neutral' },
     },
     'front-panel-height': { name: 'Front panel', how: 'Level with the ribs, by its lever.' },
+  },
+  notNeeded: {
+    shape: 'It is adjusted and not shaped: pads are smoothed by hand, straps are trimmed in Strap.',
   },
   parts: { 'rear-panel': 'Rear panel', 'front-panel': 'Front panel', collar: 'Collar', 'chin-dial': 'Dial' },
   steps: {
@@ -231,5 +267,12 @@ export const ankleStabiliser: FamilyWords = {
     'shell-inner': 'Inner shell',
     'strap-round': 'Upper strap',
     'strap-eight': 'Lower strap',
+    tongue: 'Tongue',
+  },
+  operations: {
+    'bend-tongue-back': {
+      name: 'Bend the tongue back',
+      how: 'The foot lifted: where the tongue’s edge cuts in it is bent away from the shin.',
+    },
   },
 };

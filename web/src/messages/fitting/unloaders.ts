@@ -1,4 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import { benchWork, kneeHinges, shells, straps, uprights } from './shared';
 
 /*
  * What the unloaders and the frame with six straps say. Common practice, no source.
@@ -49,12 +50,11 @@ const sixStrapSteps: FamilyWords['steps'] = {
     hold: 'Then seated at 30 degrees: each strap loosened and tightened in order.',
   },
 };
-const shells = { 'shin-shell': 'Shin cuff', 'thigh-shell': 'Thigh cuff' };
-const straps = (count: number) =>
-  Object.fromEntries(Array.from({ length: count }, (_, i) => [`strap-${i + 1}`, `Strap ${i + 1}`]));
+const cuffs = { 'cuff-thigh': 'Thigh cuff', 'cuff-shin': 'Tibial cuff', 'upright-lateral': 'Upright' };
 
 export const kneeSleeve: FamilyWords = {
   notNeeded: {
+    shape: 'A sleeve has nothing to bend, mould or trim.',
     set: 'A sleeve has neither stops nor anything else to set: its pad lies where it is drawn to.',
   },
 };
@@ -64,7 +64,11 @@ export const kneeFunctional: FamilyWords = {
   settings: stops(
     'It comes with 10-degree extension stops screwed in. Medial and lateral identical, never outside the order.',
   ),
-  parts: { ...shells, ...straps(6) },
+  parts: { ...uprights, ...kneeHinges, ...shells, ...straps(6) },
+  notNeeded: {
+    shape: 'This model has neither bars nor pads to shape: cuffs press flat, straps are trimmed in Strap.',
+  },
+  operations: benchWork,
   steps: sixStrapSteps,
 };
 
@@ -86,7 +90,8 @@ export const unloaderOneScrew: FamilyWords = {
     },
     'strap-extender-in': { name: 'Strap extender', how: 'For a thigh that moves.' },
   },
-  parts: { 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
+  parts: { ...cuffs, 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
+  operations: benchWork,
   steps: {
     'hinge-level': hingeLevel,
     'straps-in-order': {
@@ -118,7 +123,15 @@ export const unloaderTwoScrews: FamilyWords = {
     },
     'condyle-pad-in': { name: 'Thin condyle pad', how: 'For osteoarthritis of the outer side.' },
   },
-  parts: { 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
+  parts: { ...cuffs, 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
+  operations: {
+    ...benchWork,
+    'mould-tibial-cuff': {
+      name: 'Mould the tibial cuff',
+      how: 'By the heat pack on the leg, or by the gun with the brace off; over the crest of the shin.',
+      caution: 'Never on a leg whose skin does not feel. Gloves or padded hands.',
+    },
+  },
   steps: {
     'hinge-level': hingeLevel,
     'strap-1': {
@@ -157,7 +170,8 @@ export const unloaderThumbwheel: FamilyWords = {
       out: 'On the other side',
     },
   },
-  parts: { ...shells, 'gel-pad': 'Large gel pad', ...straps(6) },
+  parts: { ...uprights, ...kneeHinges, ...shells, 'gel-pad': 'Large gel pad', ...straps(6) },
+  operations: benchWork,
   steps: {
     ...sixStrapSteps,
     correct: {
@@ -180,7 +194,8 @@ export const unloaderWrap: FamilyWords = {
       observed: gentle,
     },
   },
-  parts: { 'wrap-dial': 'Dial', ...straps(6) },
+  parts: { wrap: 'Wrap', 'wrap-dial': 'Dial', ...straps(6) },
+  notNeeded: { shape: 'A wrap has nothing to bend, mould or trim.' },
   steps: {
     'dial-to-zero': { name: 'Dial to zero', hold: 'Before the first donning. Knee 30 degrees, foot flat.' },
     'strap-1': { name: 'Strap 1, thigh, above the knee', hold: 'A finger in its pocket; snug.' },
@@ -217,7 +232,14 @@ export const unloaderFrame: FamilyWords = {
       observed: gentle,
     },
   },
-  parts: { ...shells, ...straps(6) },
+  parts: { ...uprights, ...kneeHinges, ...shells, ...straps(6) },
+  operations: {
+    ...benchWork,
+    'exchange-medial-pad': {
+      name: 'Exchange the medial pad',
+      how: 'For a thin knee, or one that swells and thins: the thin pad in its place.',
+    },
+  },
   steps: {
     'open-all': { name: 'Open all straps', hold: 'Every hook folded back on its own strap. On the skin.' },
     'draw-on': { name: 'Draw the brace on', hold: 'Seated well forward; hold it against turning.' },

@@ -1,5 +1,6 @@
 import type { Operation, OperationKind } from '@estribo/core/shaping';
 import { bend } from './bend';
+import { mould } from './mould';
 import { pad } from './pad';
 import type { OperationScreen } from './piece';
 import { PlainWork } from './plain';
@@ -9,7 +10,7 @@ const plain: OperationScreen = { Piece: PlainWork };
 /** Every kind of operation on the screen; a missing one is a fault of types. */
 const screens: { [K in OperationKind]: OperationScreen } = {
   bend,
-  mould: plain,
+  mould,
   flare: plain,
   trim: plain,
   cut: plain,

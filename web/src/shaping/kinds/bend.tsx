@@ -1,5 +1,5 @@
 import { boundsOf } from '@estribo/core/logbook';
-import { bendLedger, judgeBend, type Bend } from '@estribo/core/shaping';
+import { isBent, judgeBend, spent, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useMay, useWork } from '../../case/case-context';
@@ -7,42 +7,83 @@ import { named, t } from '../../messages';
 import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Choice } from '../../parts/choice';
+import { Fold } from '../../parts/fold';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
-import { formatReading } from '../../parts/format';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { useReason } from '../../parts/use-reason';
 import { useSaving } from '../../parts/use-saving';
+import { barName, saidBend } from '../bar-words';
+import { BarWork } from '../bar-work';
 import { readPlace } from '../read-place';
 import type { OperationScreen, WorkOf, WorkStage } from './piece';
+import { PlainWork } from './plain';
 
-type NewBend = Pick<Bend, 'upright' | 'direction'> & { place: string; amount: string };
+type NewBend = Pick<Bend, 'part' | 'direction'> & { place: string; amount: string };
 
-const noBend: NewBend = { upright: 'medial', direction: 'away-from-limb', place: '', amount: '' };
+/** Bars bent cold: each planned to its contour, or bends noted as they were made. */
+function Bends({ work, stage }: { work: WorkOf; stage: WorkStage }) {
+  const { state } = useWork();
+  const { frame } = state.model;
+  const bars = state.shaping.bars.filter(({ operation }) => operation === work.operation.id);
+  const [chosen, choose] = useDraft(`${state.case}-bar`);
+  // what is half done is shown first
+  const bar =
+    bars.find(({ part }) => part.id === chosen) ??
+    bars.find((one) => one.plan !== undefined && !isBent(one)) ??
+    bars.find(({ contour }) => contour !== undefined) ??
+    bars[0];
+  if (!frame?.bendable || !bar) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
+  const sets = work.operation.kind === 'bend' && work.operation.sets === 'coronal';
+  return (
+    <Stack $gap={14}>
+      {bars.length > 1 && (
+        <Choice
+          label={t('shaping.upright')}
+          options={bars.map(({ part }) => ({ value: part.id, label: barName(state, part.id) }))}
+          value={bar.part.id}
+          onChange={choose}
+        />
+      )}
+      {frame.bar ? (
+        <>
+          <BarWork key={bar.part.id} bar={bar} frame={frame} stage={stage} sets={sets} />
+          <Fold title={t('shaping.noteOther')}>
+            <NotedBends work={work} stage={stage} part={bar.part.id} />
+          </Fold>
+        </>
+      ) : (
+        <>
+          <h2>{t('shaping.bends')}</h2>
+          <Soft>{named('noPlan', 'no-bar')}</Soft>
+          <NotedBends work={work} stage={stage} part={bar.part.id} />
+        </>
+      )}
+    </Stack>
+  );
+}
 
-/** Bars bent cold: where, which way, how far, and what the frame still bears. */
-function Bends({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }) {
+/** Bends as they were made: where, which way, how far, and what the frame still bears. */
+function NotedBends({ work: { operation }, stage, part }: { work: WorkOf; stage: WorkStage; part: string }) {
   const { state, unit, write } = useWork();
   const mayNow = useMay(stage);
-  const { frame } = state.model;
-  const { bends } = state.shaping;
-  const [typed, type] = useDraft<NewBend>(`${state.case}-bend`, noBend);
-  const { upright, direction, place, amount } = typed;
+  const frame = state.model.frame!;
+  const bar = state.shaping.bars.find((one) => one.part.id === part)!;
+  const noBend: NewBend = { part, direction: 'away-from-limb', place: '', amount: '' };
+  const [typed, type] = useDraft<NewBend>(`${state.case}-bend-${part}`, noBend);
+  const { direction, place, amount } = typed;
   const [problem, setProblem] = useState<{ place?: string; amount?: string }>({});
   const [saving, save] = useSaving();
   const { field, giving } = useReason(`${state.case}-bend-in-spite`, t('shaping.inSpite'), 400, false);
-  if (!frame?.bendable) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
-
-  const ledger = bendLedger(bends, frame);
   const read = {
     place: readPlace(t('shaping.place'), place, unit, boundsOf('work.done', 'at')),
     amount: readQuantity(amount, 'degrees', unit),
   };
   const bend: Bend | undefined =
     'value' in read.place && 'value' in read.amount && read.amount.value > 0
-      ? { upright, direction, place: read.place.value, amount: read.amount.value }
+      ? { part, direction, place: read.place.value, amount: read.amount.value }
       : undefined;
-  const warnings = bend ? judgeBend(bend, bends, frame) : [];
+  const warnings = bend ? judgeBend(bend, bar.made, frame) : [];
   const take = () => {
     if (!bend)
       return setProblem({
@@ -64,7 +105,7 @@ function Bends({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage 
       void save(async () => {
         await write('work.done', stage, {
           operation: operation.id,
-          part: `upright-${bend.upright}`,
+          part,
           at: bend.place,
           direction: bend.direction,
           amount: bend.amount,
@@ -77,56 +118,37 @@ function Bends({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage 
     else note();
   };
 
+  const used = spent(part, bar.made);
   return (
     <Stack $gap={12}>
-      <h2>{t('shaping.bends')}</h2>
-      {bends.length > 0 && (
+      {bar.made.length > 0 && (
         <ol>
-          {bends.map((one, i) => (
+          {bar.made.map((one, i) => (
             <li key={one.entry}>
-              <b>{i + 1}.</b>{' '}
-              {t('shaping.bendLine', {
-                upright: named('upright', one.upright),
-                place: formatReading(Math.abs(one.place), 'mm', unit),
-                where: t(one.place > 0 ? 'shaping.above' : 'shaping.below'),
-                amount: one.amount,
-                direction: named('direction', one.direction),
-              })}
+              <b>{i + 1}.</b> {saidBend(bar, one, unit)}
             </li>
           ))}
         </ol>
       )}
       <Soft>
         {t('shaping.ledger', {
-          medial: ledger.medial.spent,
-          medialLeft: ledger.medial.left,
-          lateral: ledger.lateral.spent,
-          lateralLeft: ledger.lateral.left,
+          bar: barName(state, part),
+          spent: Math.round(used * 10) / 10,
+          left: Math.round(Math.max(0, frame.total - used) * 10) / 10,
           total: frame.total,
         })}
       </Soft>
       {mayNow('shaping.write') && (
         <>
-          <Row $align="flex-end">
-            <Choice
-              label={t('shaping.upright')}
-              options={(['medial', 'lateral'] as const).map((value) => ({
-                value,
-                label: named('upright', value),
-              }))}
-              value={upright}
-              onChange={(chosen) => type({ ...typed, upright: chosen })}
-            />
-            <Choice
-              label={t('shaping.direction')}
-              options={(['away-from-limb', 'towards-limb'] as const).map((value) => ({
-                value,
-                label: named('direction', value),
-              }))}
-              value={direction}
-              onChange={(chosen) => type({ ...typed, direction: chosen })}
-            />
-          </Row>
+          <Choice
+            label={t('shaping.direction')}
+            options={(['away-from-limb', 'towards-limb'] as const).map((value) => ({
+              value,
+              label: named('direction', value),
+            }))}
+            value={direction}
+            onChange={(chosen) => type({ ...typed, direction: chosen })}
+          />
           <Row $align="flex-end">
             <ReadingField
               small
@@ -172,4 +194,12 @@ function Bends({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage 
   );
 }
 
-export const bend: OperationScreen = { Piece: Bends };
+export const bend: OperationScreen = {
+  // over an edge it is bent as it comes: nothing of it is planned
+  Piece: ({ work, stage }) =>
+    work.operation.kind === 'bend' && work.operation.how === 'over-edge' ? (
+      <PlainWork work={work} stage={stage} />
+    ) : (
+      <Bends work={work} stage={stage} />
+    ),
+};

@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import { useMay, useSelection, useWork } from '../../case/case-context';
 import { color } from '../../look/tokens';
 import { named, t } from '../../messages';
+import { partName } from '../../messages/fitting';
 import { Button } from '../../parts/button';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { useSaving } from '../../parts/use-saving';
@@ -37,7 +38,7 @@ function Pads({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }
         {pads.map(({ pad, advice, done }) => (
           <PadLine key={pad.id} $now={selected === pad.id} onMouseEnter={() => select(pad.id)}>
             <div>
-              <b>{named('pads', pad.id)}</b>
+              <b>{partName(state.programme, pad.id)}</b>
               <Soft>{done ? named('padDone', done) : named('padAdvice', advice)}</Soft>
             </div>
             {mayShape && (
@@ -54,7 +55,7 @@ function Pads({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }
                       key={how}
                       look={advised ? 'main' : 'second'}
                       isDisabled={saving || done === how}
-                      aria-label={`${named('pads', pad.id)}: ${named('padDone', how)}`}
+                      aria-label={`${partName(state.programme, pad.id)}: ${named('padDone', how)}`}
                       onPress={() =>
                         void save(() =>
                           write('work.done', stage, { operation: operation.id, part: pad.id, way: how }),

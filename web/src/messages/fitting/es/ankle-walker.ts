@@ -25,7 +25,19 @@ export const ankleWalker: FamilyWords = {
       unit: 'bombeos',
     },
   },
-  parts: { 'strap-shin': 'Bajo la cincha de la espinilla', 'strap-calf': 'Bajo la cincha de la pantorrilla' },
+  parts: {
+    'boot-liner': 'Forro',
+    'boot-shell': 'Bota',
+    'cell-lateral': 'Celda de aire',
+    'strut-medial': 'Montante interior',
+    'strut-lateral': 'Montante exterior',
+    'strap-toes': 'Cincha de los dedos',
+    'strap-instep': 'Cincha del empeine',
+    'strap-ankle': 'Cincha del tobillo',
+    'strap-shin': 'Cincha de la espinilla',
+    'strap-calf': 'Cincha de la pantorrilla',
+    'air-valve': 'Válvula',
+  },
   operations: {
     'loose-pads': {
       name: 'Almohadillas sueltas donde las cinchas se clavan',

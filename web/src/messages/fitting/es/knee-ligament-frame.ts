@@ -8,7 +8,15 @@ export const kneeLigamentFrame: FamilyWords = {
   settings: {
     'hinge-stops': { name: 'Topes', how: 'Medial y lateral iguales, nunca fuera de lo prescrito.' },
   },
-  parts: { 'upright-medial': 'Barra medial', 'upright-lateral': 'Barra lateral' },
+  parts: {
+    'upright-medial': 'Barra medial',
+    'upright-lateral': 'Barra lateral',
+    'hinge-medial': 'Bisagra medial',
+    'hinge-lateral': 'Bisagra lateral',
+    'thigh-shell': 'Manguito del muslo',
+    'shin-shell': 'Manguito de la espinilla',
+    ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((strap) => [`strap-${strap}`, `Cincha ${strap}`])),
+  },
   operations: {
     'bend-uprights': { name: 'Doblados de las barras', how: '' },
     'place-pads': { name: 'Almohadillas', how: '' },

@@ -1,0 +1,307 @@
+import { datumOf } from '@estribo/core/anatomy';
+import { boundsOf, type BodyOf } from '@estribo/core/logbook';
+import {
+  markWays,
+  partsWorkedOn,
+  type MarkWay,
+  type Operation,
+  type PressureMark,
+} from '@estribo/core/shaping';
+import { operationsOf } from '@estribo/core/programmes';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useDraft } from '../api/draft';
+import { useFigurePointing, useMay, useSelection, useWork } from '../case/case-context';
+import type { SpotAt } from '../figure/layer';
+import { color } from '../look/tokens';
+import { named, t } from '../messages';
+import { partName } from '../messages/fitting';
+import { boundsProblem } from '../parts/bounds';
+import { Button } from '../parts/button';
+import { Choice } from '../parts/choice';
+import { formatDistance, formatReading } from '../parts/format';
+import { Row, Small, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
+import { Pick } from '../parts/pick';
+import { readQuantity } from '../parts/reading-field';
+import { useSaving } from '../parts/use-saving';
+import type { WorkStage } from './kinds/piece';
+import { LengthField } from './length-field';
+import { readPlace } from './read-place';
+
+const Line = styled.li<{ $now: boolean }>`
+  padding: 10px 12px;
+  border: 1px solid ${({ $now }) => color($now ? 'river' : 'line')};
+  border-radius: 4px;
+  background: ${color('sheet')};
+`;
+
+/** Which kind of work answers a mark. */
+const kindOf: Record<MarkWay, Operation['kind']> = { trim: 'trim', flare: 'flare', relieve: 'mould' };
+
+/** Marks are for what is trimmed, flared or formed to the body: parts that such work is done on. */
+export const markedParts = (operations: readonly Operation[], parts: Parameters<typeof partsWorkedOn>[1]) => {
+  const worked = operations
+    .filter(({ kind }) => kind === 'trim' || kind === 'flare' || kind === 'mould')
+    .flatMap((operation) => partsWorkedOn(operation, parts));
+  return [...new Map(worked.map((part) => [part.id, part])).values()];
+};
+
+/**
+ * Marks of pressure: placed on the figure, each with what and how much; worked off, refitted, looked at again. The brace is not
+ * checked while one is open.
+ */
+export function PressureMarks({ stage }: { stage: WorkStage }) {
+  const { state } = useWork();
+  const mayShape = useMay(stage)('shaping.write');
+  const { marks } = state.shaping;
+  return (
+    <Stack $gap={12}>
+      <div>
+        <h2>{t('shaping.marks')}</h2>
+        <Soft>{t('shaping.marksHow')}</Soft>
+      </div>
+      {marks.length > 0 && (
+        <Stack as="ol" $gap={8}>
+          {marks.map((mark, i) => (
+            <MarkLine key={mark.entry} mark={mark} number={i + 1} stage={stage} />
+          ))}
+        </Stack>
+      )}
+      {mayShape && <NewMark />}
+    </Stack>
+  );
+}
+
+function MarkLine({ mark, number, stage }: { mark: PressureMark; number: number; stage: WorkStage }) {
+  const { state, unit, write } = useWork();
+  const { selected, select } = useSelection();
+  const mayShape = useMay(stage)('shaping.write');
+  const [amount, setAmount] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  const operation = operationsOf(state.programme).find(
+    (one) =>
+      one.kind === kindOf[mark.way] && partsWorkedOn(one, state.parts).some(({ id }) => id === mark.part),
+  );
+  const left = Math.max(0, mark.amount - mark.taken);
+  const work = () => {
+    if (!operation) return;
+    const read = amount.trim() === '' ? { value: left || mark.amount } : readQuantity(amount, 'length', unit);
+    if ('problem' in read) return setProblem(read.problem);
+    const outside = boundsProblem(
+      t('shaping.howMuch'),
+      read.value,
+      { least: 0.5, most: 60, whole: false },
+      (bound) => formatDistance(bound, unit),
+    );
+    if (outside) return setProblem(outside);
+    void save(() =>
+      write('work.done', stage, {
+        operation: operation.id,
+        part: mark.part,
+        amount: read.value,
+        mark: mark.entry,
+      }).then(() => setAmount('')),
+    );
+  };
+  const look = (clear: boolean) =>
+    void save(() => write('shape.looked', 'shape', { mark: mark.entry, clear }));
+  return (
+    <Line
+      $now={selected === mark.entry}
+      onMouseEnter={() => select(mark.entry)}
+      onFocus={() => select(mark.entry)}
+    >
+      <Stack $gap={8}>
+        <div>
+          <b>
+            {number}. {t(`shaping.markSaid.${mark.way}`, { amount: formatReading(mark.amount, 'mm', unit) })}
+          </b>{' '}
+          {partName(state.programme, mark.part)}, {named('face', mark.at.face)}
+          {mark.taken > 0 && (
+            <Small> {t('shaping.taken', { amount: formatReading(mark.taken, 'mm', unit) })}</Small>
+          )}
+          {mark.note && <Soft>{mark.note}</Soft>}
+        </div>
+        <Soft>{t(`shaping.markState.${mark.state}`)}</Soft>
+        {mayShape && mark.state === 'marked' && (
+          <Row $align="flex-end">
+            <LengthField
+              label={t('shaping.takenOff', { amount: formatReading(left || mark.amount, 'mm', unit) })}
+              unit={unit}
+              value={amount}
+              onChange={(text) => {
+                setAmount(text);
+                setProblem(undefined);
+              }}
+              onEnter={work}
+              problem={problem}
+            />
+            <Button look="main" onPress={work} isDisabled={saving || !operation}>
+              {t(`shaping.markWorked.${mark.way}`, { number })}
+            </Button>
+            <Button look="quiet" onPress={() => look(true)} isDisabled={saving}>
+              {t('shaping.clearByItself', { number })}
+            </Button>
+          </Row>
+        )}
+        {mayShape && mark.state === 'refit' && (
+          <Row>
+            <Button look="main" onPress={() => look(true)} isDisabled={saving}>
+              {t('shaping.lookedClear', { number })}
+            </Button>
+            <Button onPress={() => look(false)} isDisabled={saving}>
+              {t('shaping.stillPresses', { number })}
+            </Button>
+          </Row>
+        )}
+      </Stack>
+    </Line>
+  );
+}
+
+interface Draft {
+  spot: SpotAt | null;
+  part: string;
+  way: MarkWay;
+  amount: string;
+  level: string;
+}
+
+/** A new mark: touched on the figure or told by its level and face. */
+function NewMark() {
+  const { state, unit, write } = useWork();
+  const { programme } = state;
+  const parts = markedParts(operationsOf(programme), state.parts);
+  const ways = markWays.filter((way) => operationsOf(programme).some(({ kind }) => kind === kindOf[way]));
+  const [draft, setDraft] = useDraft<Draft>(`${state.case}-mark`, {
+    spot: null,
+    part: parts[0]?.id ?? '',
+    way: ways[0] ?? 'trim',
+    amount: '',
+    level: '',
+  });
+  const [pointing, point] = useState(false);
+  const [problem, setProblem] = useState<Record<string, string>>({});
+  const [saving, save] = useSaving();
+  const change = (some: Partial<Draft>) => {
+    setDraft({ ...draft, ...some });
+    setProblem({});
+  };
+  useFigurePointing(
+    pointing
+      ? {
+          kind: 'spot',
+          label: t('shaping.touchWhere'),
+          onSpot: (spot) => {
+            point(false);
+            // a part that lies on the face that was touched
+            const there = parts.find((part) => 'faces' in part && part.faces.includes(spot.face));
+            change({ spot, level: '', part: there?.id ?? draft.part });
+          },
+        }
+      : undefined,
+  );
+  const faces = programme.region === 'leg' || programme.region === 'ankle' ? legFaces : trunkFaces;
+  const take = () => {
+    const wrong: Record<string, string> = {};
+    const amount = readQuantity(draft.amount, 'length', unit);
+    if ('problem' in amount) wrong.amount = amount.problem;
+    else if (amount.value <= 0 || amount.value > 60)
+      wrong.amount = t('shaping.between', {
+        least: formatDistance(0.5, unit),
+        most: formatDistance(60, unit),
+      });
+    const typed =
+      draft.level.trim() === ''
+        ? undefined
+        : readPlace(t('shaping.markLevel'), draft.level, unit, boundsOf('shape.marked', 'offset'));
+    if (typed && 'problem' in typed) wrong.level = typed.problem;
+    if (!draft.spot && !typed) wrong.level = t('shaping.whereIsMark');
+    if (Object.keys(wrong).length > 0) return setProblem(wrong);
+    const spot = draft.spot ?? { level: 0, face: faces[0], aside: 0 };
+    const body: BodyOf<'shape.marked'> = {
+      part: draft.part,
+      from: datumOf[programme.region],
+      offset: typed && 'value' in typed ? typed.value : spot.level,
+      face: spot.face as BodyOf<'shape.marked'>['face'],
+      aside: spot.aside,
+      way: draft.way,
+      amount: 'value' in amount ? amount.value : 0,
+    };
+    void save(() =>
+      write('shape.marked', 'shape', body).then(() => change({ spot: null, amount: '', level: '' })),
+    );
+  };
+  return (
+    <Stack $gap={10}>
+      <Row>
+        <Button look={pointing ? 'main' : 'second'} aria-pressed={pointing} onPress={() => point(!pointing)}>
+          {t(pointing ? 'shaping.touchNow' : 'shaping.placeMark')}
+        </Button>
+        {draft.spot && (
+          <Soft>
+            {t('shaping.spotAt', {
+              face: named('face', draft.spot.face),
+              level: formatDistance(draft.spot.level, unit),
+              mark: named('landmarks', datumOf[programme.region]),
+            })}
+          </Soft>
+        )}
+      </Row>
+      {!draft.spot && (
+        <Row $align="flex-end">
+          <Choice
+            label={t('shaping.markFace')}
+            options={faces.map((value) => ({ value, label: named('face', value) }))}
+            value={faces[0]}
+            onChange={(face) => change({ spot: { level: 0, face, aside: 0 } })}
+          />
+        </Row>
+      )}
+      <Row $align="flex-end">
+        <LengthField
+          label={t('shaping.markLevel')}
+          unit={unit}
+          signed
+          value={draft.level}
+          minusSaid={(length) => t('shaping.belowMark', { length })}
+          onChange={(level) => change({ level })}
+          problem={problem.level}
+        />
+        {parts.length > 1 && (
+          <Pick
+            label={t('shaping.markPart')}
+            options={parts.map(({ id }) => ({ value: id, label: partName(programme, id) }))}
+            value={draft.part}
+            onChange={(part) => change({ part })}
+          />
+        )}
+      </Row>
+      <Row $align="flex-end">
+        <Choice
+          label={t('shaping.markWay')}
+          options={ways.map((value) => ({ value, label: named('markWay', value) }))}
+          value={draft.way}
+          onChange={(way) => change({ way })}
+        />
+        <LengthField
+          label={t('shaping.howMuch')}
+          unit={unit}
+          value={draft.amount}
+          onChange={(amount) => change({ amount })}
+          onEnter={take}
+          problem={problem.amount}
+        />
+        <Button onPress={take} isDisabled={saving}>
+          {t('shaping.takeMark')}
+        </Button>
+      </Row>
+      <Notice tone="caution">{t('shaping.cautionTrim')}</Notice>
+    </Stack>
+  );
+}
+
+const legFaces = ['front', 'medial', 'lateral', 'back'] as const;
+const trunkFaces = ['front', 'right', 'left', 'back'] as const;

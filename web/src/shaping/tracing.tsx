@@ -1,0 +1,71 @@
+import { levelOn } from '@estribo/core/brace';
+import { bodyOf, buildOf } from '@estribo/core/anatomy';
+import { bodyReadings } from '@estribo/core/measuring';
+import type { BarState, Station } from '@estribo/core/shaping';
+import { useState } from 'react';
+import { useFigurePointing, useWork } from '../case/case-context';
+import { hingeLevel, type PointedAt } from '../figure/layer';
+import { t } from '../messages';
+import { Button } from '../parts/button';
+import { Row, Soft } from '../parts/layout';
+
+/** mm between two stations that a traced line becomes */
+const every = 20;
+
+/** A contour drawn on the figure by pointer, along the bar's side; it becomes stations. */
+export function Tracing({
+  bar,
+  traced,
+  onTraced,
+}: {
+  bar: BarState;
+  traced: readonly Station[];
+  onTraced: (stations: Station[]) => void;
+}) {
+  const { state, stature } = useWork();
+  const [drawing, setDrawing] = useState(false);
+  const { face } = bar.part.course[0]!;
+  const body = bodyOf(
+    state.programme.region,
+    state.side,
+    bodyReadings(state.measuring.states, state.side),
+    buildOf(stature),
+  );
+  const from = bar.byHand ? ({ from: 'sacrum' } as const) : hingeLevel(state.parts);
+  const held = from && levelOn(from, body.level);
+  // seen from where its side is an edge
+  const view = body.views.find(({ faces }) => faces[face] === 0 || faces[face] === 1);
+  useFigurePointing(
+    drawing && held !== undefined && view
+      ? {
+          kind: 'line',
+          view: view.id,
+          label: t('shaping.traceHere'),
+          onLine: (points) => {
+            setDrawing(false);
+            onTraced(stationsAlong(points, held, view.faces[face] === 1 ? 1 : -1));
+          },
+        }
+      : undefined,
+  );
+  return (
+    <Row>
+      <Button look={drawing ? 'main' : 'second'} aria-pressed={drawing} onPress={() => setDrawing(!drawing)}>
+        {t(drawing ? 'shaping.traceNow' : traced.length > 0 ? 'shaping.traceAgain' : 'shaping.trace')}
+      </Button>
+      {traced.length > 0 && <Soft>{t('shaping.stationsRead', { count: traced.length })}</Soft>}
+    </Row>
+  );
+}
+
+/** A line as stations: the mean of what was drawn around each place. */
+function stationsAlong(points: readonly PointedAt[], held: number, outwards: 1 | -1): Station[] {
+  const stations = new Map<number, number[]>();
+  for (const { x, level } of points) {
+    const at = Math.round((level - held) / every) * every;
+    stations.set(at, [...(stations.get(at) ?? []), outwards * x]);
+  }
+  return [...stations]
+    .map(([at, outs]) => ({ at, out: outs.reduce((sum, out) => sum + out, 0) / outs.length }))
+    .sort((a, b) => a.at - b.at);
+}

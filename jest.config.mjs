@@ -38,6 +38,8 @@ export default {
       moduleNameMapper: {
         '\\.(css|woff2)$': beside('web/jest/nothing.cjs'),
         '^@fontsource': beside('web/jest/nothing.cjs'),
+        // a worker's address is the bundler's to know
+        '/new-plan-worker$': beside('web/src/shaping/test-plan-worker.ts'),
       },
     }),
   ],

@@ -8,10 +8,12 @@ import frozenNew from '../../../core/src/logbook/frozen/version-3.json';
 import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenWork from '../../../core/src/logbook/frozen/version-6.json';
 import frozenLedgers from '../../../core/src/logbook/frozen/version-8.json';
+import frozenShapes from '../../../core/src/logbook/frozen/version-9.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import {
   beltContext,
   dialContext,
+  shapedContext,
   stopsMade,
   testContext,
   unloaderContext,
@@ -38,15 +40,24 @@ const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
 const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
 const ledgerState = foldCase(frozenLedgers.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
+const shapeState = foldCase(frozenShapes.entries as unknown as AnyRecordedEntry[], shapedContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
 test('every kind of entry has its words: nothing is left unsaid or untranslated', () => {
-  const described = [state, beltState, newState, listState, orderState, workState, ledgerState].flatMap(
-    (of) =>
-      of.lines.map(({ entry, status }) => ({
-        kind: entry.kind,
-        ...describeEntry({ entry, status }, of, 'mm'),
-      })),
+  const described = [
+    state,
+    beltState,
+    newState,
+    listState,
+    orderState,
+    workState,
+    ledgerState,
+    shapeState,
+  ].flatMap((of) =>
+    of.lines.map(({ entry, status }) => ({
+      kind: entry.kind,
+      ...describeEntry({ entry, status }, of, 'mm'),
+    })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));
   for (const { title, value, rest } of described) {
@@ -70,12 +81,12 @@ test.each([
 });
 
 test.each([
-  ['shape.scar', 'in', '−3/4 in – −6 1/4 in'],
+  ['shape.scar', 'in', 'front, −3/4 in – −6 1/4 in'],
   ['work.done', 'cm', 'Medial upright, −11.0 cm, 4°, away from the limb'],
 ] as const)('%s in %s: %s', (kind, unit, said) => {
   const body =
     kind === 'shape.scar'
-      ? { face: 'front', from: -20, to: -160 }
+      ? { what: 'scar', face: 'front', from: -20, to: -160 }
       : {
           operation: 'bend-uprights',
           part: 'upright-medial',

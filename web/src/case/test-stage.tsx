@@ -2,13 +2,14 @@ import { decideSize } from '@estribo/core/sizing';
 import type { Role } from '@estribo/core/access';
 import { foldCase, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
+import type { Finding } from '@estribo/core/screening';
 import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState, type ComponentType } from 'react';
 import { I18nProvider } from 'react-aria-components';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
-import { testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
+import { shapedContext, testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
 import type { FigureLayer } from '../figure/layer';
 import { bareLimb } from '../figure/layer';
 import { locale } from '../messages';
@@ -33,7 +34,10 @@ export function orderedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
 
 /** Both legs measured: 445 above and 348 below, size M. */
 export function measuredLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
-  const log = orderedLogbook(order);
+  return bothLegs(orderedLogbook(order));
+}
+
+function bothLegs(log: ReturnType<typeof testLogbook>) {
   for (const side of ['right', 'left'] as const) {
     log.read('knee-posture', side, 31);
     log.write('measure.marked', { step: 'mid-kneecap', side });
@@ -47,6 +51,16 @@ export function measuredLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
 export function sizedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
   const log = measuredLogbook(order);
   log.write('size.chosen', decideSize(foldCase(log.entries, testContext)!)!);
+  return log;
+}
+
+/** Shaping may begin on a frame whose bars are planned and whose cuff is formed by heat. */
+export function shapedLogbook(...found: Finding[]) {
+  const log = testLogbook(shapedContext);
+  log.looked(...found);
+  log.order();
+  bothLegs(log);
+  log.write('size.chosen', decideSize(foldCase(log.entries, shapedContext)!)!);
   return log;
 }
 

@@ -48,7 +48,7 @@ const Line = styled.button<{ $now: boolean }>`
   }
 `;
 
-const Number = styled.span<{ $done: boolean }>`
+const Numbered = styled.span<{ $done: boolean }>`
   width: 28px;
   height: 28px;
   border-radius: 50%;
@@ -140,9 +140,9 @@ export function BendList({
               disabled={!open.includes(i)}
               onClick={() => pick(i)}
             >
-              <Number $done={!one.next} aria-hidden>
+              <Numbered $done={!one.next} aria-hidden>
                 {one.next ? i + 1 : <Check size={16} />}
-              </Number>
+              </Numbered>
               <b>{placeOnBar(bar, one.at, unit)}</b>
               <span>{saidOfWork(one)}</span>
               <Small>

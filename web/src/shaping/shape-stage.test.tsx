@@ -7,11 +7,11 @@ import ShapeStage from './shape-stage';
 
 test('pads lie on a scar: the one that splits straddles it, and all go in as advised', async () => {
   const { user, written, figure } = await showStage(ShapeStage, sizedLogbook());
-  await user.click(screen.getByRole('button', { name: 'Note a scar' }));
+  await user.click(screen.getByRole('button', { name: 'Note a scar or a wound' }));
   await user.type(screen.getByLabelText('From (− is below the mark)'), '-20');
   await user.type(screen.getByLabelText('To'), '−16 cm');
-  await user.click(screen.getByRole('button', { name: 'Take the scar' }));
-  expect(written[0]!.body).toEqual({ face: 'front', from: -20, to: -160 });
+  await user.click(screen.getByRole('button', { name: 'Take it' }));
+  expect(written[0]!.body).toEqual({ what: 'scar', face: 'front', from: -20, to: -160 });
   expect(screen.getByText('lies on the scar: split it and straddle the scar')).toBeTruthy();
   expect(figure().marks.find(({ kind }) => kind === 'scar')).toMatchObject({
     at: { from: 'mid-kneecap', offset: -20, face: 'front' },
@@ -40,8 +40,8 @@ test('a bend is judged before it is made, and the account says what is left', as
     direction: 'away-from-limb',
     amount: 4,
   });
-  expect(screen.getByText(/medial upright, 110 mm below the hinge, 4° away from the limb/)).toBeTruthy();
-  expect(screen.getByText(/medial 4°, 11° left; lateral 0°, 15° left, of 15° each/)).toBeTruthy();
+  expect(screen.getByText(/110 mm below hinge, 4° away from the limb meant to stay/)).toBeTruthy();
+  expect(screen.getByText('Medial upright: 4° spent, 11° left of 15°.')).toBeTruthy();
 });
 
 test('a bend outside what the maker allows asks for the reason, and is taken with it', async () => {
@@ -68,7 +68,7 @@ test('in inch mode a place on the limb is inches: typed with eighths, said below
   expect(screen.getByText('= 4 3/8 in below the hinge')).toBeTruthy();
   await user.type(screen.getByLabelText('Amount'), '4{Enter}');
   expect(written[0]!.body).toMatchObject({ at: -111.125, amount: 4 });
-  expect(screen.getByText(/medial upright, 4 3\/8 in below the hinge, 4° away from the limb/)).toBeTruthy();
+  expect(screen.getByText(/4 3\/8 in below hinge, 4° away from the limb meant to stay/)).toBeTruthy();
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '99');
   await user.type(screen.getByLabelText('Amount'), '1{Enter}');
   expect(screen.getByText(/: from −.* in to .* in\.$/)).toBeTruthy();

@@ -2,6 +2,7 @@ import type { BendChoice, planRequest, PlanRequest } from '@estribo/core/shaping
 import { useEffect, useState } from 'react';
 import { useSteady } from '../parts/use-steady';
 import type { PlanAnswer } from './bend-plan.worker';
+import { newPlanWorker } from './new-plan-worker';
 
 export type BendPlanning =
   | { step: 'none' }
@@ -27,7 +28,7 @@ export function useBendPlan(asked: ReturnType<typeof planRequest> | undefined): 
   const [told, tell] = useState<{ of: PlanRequest; round: number; told: Told }>();
   useEffect(() => {
     if (!request) return;
-    const worker = new Worker(new URL('./bend-plan.worker.ts', import.meta.url), { type: 'module' });
+    const worker = newPlanWorker();
     const say = (one: Told) => tell({ of: request, round, told: one });
     worker.addEventListener('message', ({ data }: MessageEvent<PlanAnswer>) =>
       say(

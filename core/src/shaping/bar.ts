@@ -60,7 +60,6 @@ export interface BarState {
         entry: string;
         work: PlannedWork[];
         gap: Millimetres;
-        start: Degrees;
         purpose: 'contour' | 'set';
         /** what it was made from is no longer what is known */
         stale: boolean;
@@ -157,6 +156,7 @@ export function foldBar(
     }
   }
   for (const { place, turn } of fresh) shape = bendBar(shape, place, turn);
+  if (byHand && contour) shape = laidOn(shape, contour, frame.hingeZone);
   const spring = elastic === undefined ? undefined : learnSpring(elastic, seen);
   const used = made.reduce((sum, { turn }) => sum + Math.abs(turn), 0);
   const planned = record.of(bendsPlanned).findLast(isOf);
@@ -178,7 +178,6 @@ export function foldBar(
       ...plan,
       entry: planned.id,
       gap: planned.body.gap,
-      start: planned.body.start,
       purpose: planned.body.purpose,
       stale:
         planned.body.madeFrom.some((id) => record.heldBy(id) !== id) ||
@@ -249,6 +248,23 @@ export function gapsAlong(shape: BarShape, contour: Contour, held: Millimetres, 
 
 export const largestGap = (gaps: readonly GapAt[]): Millimetres =>
   Math.max(0, ...gaps.map(({ gap }) => Math.abs(gap)));
+
+/**
+ * A bar that nothing rigid holds, laid on its mark: turned about it to where its largest gap is the least.
+ * @returns the bar in that direction
+ */
+export function laidOn(shape: BarShape, contour: Contour, held: Millimetres): BarShape {
+  const step = 6;
+  const gapAt = (turn: Degrees) => largestGap(gapsAlong(turnBar(shape, turn), contour, held, step));
+  // along the straight-edge the gap is convex in the slope: what is narrowed in keeps the least
+  let [low, high] = [-60, 60];
+  for (let i = 0; i < 40; i += 1) {
+    const [left, right] = [low + (high - low) / 3, high - (high - low) / 3];
+    if (gapAt(left) <= gapAt(right)) high = right;
+    else low = left;
+  }
+  return turnBar(shape, (low + high) / 2);
+}
 
 /** What a plan is made from: all that the worker needs and nothing of the case. */
 export interface PlanRequest {
@@ -335,11 +351,11 @@ export interface BarBend {
   turn: Degrees;
 }
 
-/** A bar with its plan carried out: turned as it leaves its mark, then bend by bend from the held place outwards. */
-export const shapeAfter = (shape: BarShape, bends: readonly BarBend[], start: Degrees): BarShape =>
-  [...bends]
-    .sort((a, b) => Math.abs(a.at) - Math.abs(b.at))
-    .reduce((bent, { at, turn }) => bendBar(bent, at, turn), start === 0 ? shape : turnBar(shape, start));
+/** A bar with bends that are ahead: as it is held, or laid on its mark anew. */
+export const barAfter = (bar: BarState, bends: readonly BarBend[]): BarShape => {
+  const bent = bends.reduce((shape, { at, turn }) => bendBar(shape, at, turn), bar.shape);
+  return bar.byHand && bar.contour ? laidOn(bent, bar.contour, bar.held) : bent;
+};
 
 /** A choice of the search on the bar itself: places along the straight-edge become places along the bar. */
 export function onBar(
@@ -348,7 +364,7 @@ export function onBar(
     bends,
     starts,
   }: { bends: readonly { arm: number; at: Millimetres; turn: Degrees }[]; starts: readonly Degrees[] },
-): { bends: BarBend[]; start: Degrees } {
+): BarBend[] {
   let bent = shape;
   // where nothing rigid holds it the bar has one arm, and stands as that leaves
   const start = directions.length === 1 ? starts[0]! : 0;
@@ -362,5 +378,5 @@ export function onBar(
     bent = bendBar(bent, bend.at, bend.turn);
     placed.push(bend);
   }
-  return { bends: placed, start: Math.round(start * 10) / 10 };
+  return placed;
 }

@@ -96,8 +96,6 @@ export const bendsPlanned = kind('shape.planned', {
       .max(12)
       .strict()
       .required(),
-    /** how the bar leaves its mark, where nothing rigid holds it there */
-    start: finite().min(-60).max(60).required(),
     /** the largest gap that is left by it */
     gap: finite().min(0).max(500).required(),
     madeFrom: ids(),

@@ -13,6 +13,7 @@ export {
   type KeepOut,
 } from './bends';
 export {
+  barAfter,
   barTolerance,
   gapsAlong,
   isBent,
@@ -20,7 +21,6 @@ export {
   onBar,
   planGrid,
   planRequest,
-  shapeAfter,
   type BarBend,
   type BarState,
   type GapAt,

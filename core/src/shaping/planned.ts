@@ -1,5 +1,5 @@
 import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
-import { gapsAlong, largestGap, shapeAfter, type BarBend, type BarState } from './bar';
+import { gapsAlong, largestGap, barAfter, type BarBend, type BarState } from './bar';
 import { coronalSet, judgeBend, type Bend, type FrameLimits } from './bends';
 import type { bendsPlanned } from './entries';
 import type { ShapingState } from './fold';
@@ -27,16 +27,14 @@ export function decideBends(
   part: string,
   purpose: 'contour' | 'set',
   bends: readonly BarBend[],
-  start: number,
 ): BendsPlanned | undefined {
   const bar = barOf(state, part);
   if (!bar || (purpose === 'contour' && !bar.contour)) return undefined;
-  const after = shapeAfter(bar.shape, bends, start);
+  const after = barAfter(bar, bends);
   return {
     part,
     purpose,
     bends: bends.map(({ at, turn }) => ({ at, turn })),
-    start,
     gap:
       purpose === 'contour' && bar.contour
         ? Math.round(largestGap(gapsAlong(after, bar.contour, bar.held, gapStep)) * 100) / 100
@@ -88,7 +86,7 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
         : []),
     ];
   },
-  again: (state, { part, purpose, bends, start }) => decideBends(state, part, purpose, bends, start),
+  again: (state, { part, purpose, bends }) => decideBends(state, part, purpose, bends),
   notYet: () => 'needs a contour of this bar first',
 };
 

@@ -84,13 +84,12 @@ export function barRecord(frame: FrameLimits, operation: { id: string; how?: str
     if (!asked.ok) return false;
     const choices = planBends(asked.request.arms, asked.request.limits, asked.request.grid);
     const chosen = choices.find(({ gap }) => gap <= tolerance) ?? choices.at(-1)!;
-    const { bends: placed, start } = onBar(asked.request, chosen);
+    const placed = onBar(asked.request, chosen);
     const body = decideBends(
       { shaping: { bars: [now] }, model: { frame }, programmePin: { hash: 'x' } },
       part.id,
       'contour',
       placed,
-      start,
     );
     if (body) write('shape.planned', body);
     return placed.length > 0;

@@ -202,8 +202,8 @@ export function fittingKit(
       const asked = planRequest(bar, now.model.frame!);
       if (!asked.ok) throw new Error(`the demo's bar is not planned: ${asked.why}`);
       const choices = planBends(asked.request.arms, asked.request.limits, asked.request.grid);
-      const { bends, start } = onBar(asked.request, choices.find(({ gap }) => gap <= 1.5) ?? choices.at(-1)!);
-      await write('shape.planned', 'shape', decideBends(now, part, 'contour', bends, start)!);
+      const bends = onBar(asked.request, choices.find(({ gap }) => gap <= 1.5) ?? choices.at(-1)!);
+      await write('shape.planned', 'shape', decideBends(now, part, 'contour', bends)!);
       for (let pass = 0; pass < passes; pass += 1) {
         const { plan } = (await state()).shaping.bars.find((one) => one.part.id === part)!;
         const next = plan?.work.find((one) => one.next?.ok);

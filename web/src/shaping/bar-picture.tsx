@@ -58,6 +58,7 @@ export function BarPicture({
   frame,
   bends,
   after,
+  between = [],
 }: {
   bar: BarState;
   frame: FrameLimits;
@@ -65,6 +66,8 @@ export function BarPicture({
   bends: readonly (BarBend & { number: number })[];
   /** the bar with them */
   after: BarShape | undefined;
+  /** the bar after each of them in turn, the last left out */
+  between?: readonly BarShape[];
 }) {
   const { unit } = useWork();
   const [place, { width }] = useFrame({ width: 604, height: 300 });
@@ -191,6 +194,16 @@ export function BarPicture({
           strokeLinejoin="round"
           opacity={after ? 0.32 : 1}
         />
+        {between.map((shape, i) => (
+          <path
+            key={i}
+            d={pathOf(barLine(shape))}
+            fill="none"
+            stroke={color('saddle')}
+            strokeWidth="1.4"
+            opacity={0.7}
+          />
+        ))}
         {after && (
           <path
             d={pathOf(barLine(after))}
@@ -257,7 +270,7 @@ export function BarPicture({
           </text>
         )}
         <text x={width / 2} y={bottom - 6} textAnchor="middle">
-          {t('shaping.legend')}
+          {t(after ? 'shaping.legend' : 'shaping.legendNow')}
         </text>
         <text x={layout.edge} y={296}>
           {t('shaping.gapAllowed', { gap: formatFine(barTolerance, 'mm', unit) })}

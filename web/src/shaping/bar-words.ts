@@ -18,6 +18,12 @@ export const placeOnBar = (bar: Pick<BarState, 'byHand'>, at: number, unit: Leng
 export const wayOfTurn = (turn: number): 'away-from-limb' | 'towards-limb' =>
   turn >= 0 ? 'away-from-limb' : 'towards-limb';
 
+/** The same in words: a bar along the back goes towards the body or away from it. */
+export const wayWords = ({ byHand }: Pick<BarState, 'byHand'>, turn: number): string =>
+  byHand
+    ? t(turn >= 0 ? 'shaping.awayFromBody' : 'shaping.towardsBody')
+    : named('direction', wayOfTurn(turn));
+
 /** Degrees to a half: finer is not bent. */
 export const halfDegrees = (value: number): string => {
   const rounded = Math.round(value * 2) / 2;
@@ -30,7 +36,7 @@ export const saidBend = (bar: BarState, { place, turn, hand, seen }: MadeBend, u
     placeOnBar(bar, place, unit),
     t(seen ? 'shaping.keptSeen' : 'shaping.keptMeant', {
       amount: halfDegrees(Math.abs(turn)),
-      direction: named('direction', wayOfTurn(turn)),
+      direction: wayWords(bar, turn),
     }),
     ...(hand === undefined ? [] : [t('shaping.handWent', { hand: halfDegrees(Math.abs(hand)) })]),
   ].join(', ');

@@ -23,7 +23,7 @@ function planned() {
     { at: 62, turn: 6 },
     { at: -64, turn: -3 },
   ];
-  log.write('shape.planned', decideBends(state, part, 'contour', bends, 0)!);
+  log.write('shape.planned', decideBends(state, part, 'contour', bends)!);
   return log;
 }
 const show = (log: ReturnType<typeof testLogbook>, more = {}) =>

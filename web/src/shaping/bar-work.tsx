@@ -1,4 +1,5 @@
 import {
+  barAfter,
   barTolerance,
   coronalSet,
   decideBends,
@@ -8,7 +9,6 @@ import {
   largestGap,
   onBar,
   planRequest,
-  shapeAfter,
   type BarBend,
   type BarState,
   type BendChoice,
@@ -74,17 +74,18 @@ export function BarWork({
     looked !== undefined && (plan === undefined || plan.stale || entering === 'plan' || count !== undefined);
   const ahead: (BarBend & { number: number })[] =
     isLooking && placed
-      ? [...placed.bends].sort((a, b) => b.at - a.at).map((bend, i) => ({ ...bend, number: i + 1 }))
+      ? [...placed].sort((a, b) => b.at - a.at).map((bend, i) => ({ ...bend, number: i + 1 }))
       : (plan?.work ?? []).flatMap(({ at, turn, done, next }, i) =>
           next ? [{ at, turn: turn - done, number: i + 1 }] : [],
         );
-  const start = isLooking && placed ? placed.start : untouched ? plan.start : 0;
-  const after = ahead.length > 0 || start !== 0 ? shapeAfter(bar.shape, ahead, start) : undefined;
+  const after = ahead.length > 0 ? barAfter(bar, ahead) : undefined;
+  // in the order of the list: what the bar is laid on after each
+  const between = ahead.slice(0, -1).map((_, i) => barAfter(bar, ahead.slice(0, i + 1)));
   const gapNow = contour ? largestGap(gapsAlong(bar.shape, contour, bar.held, gapStep)) : undefined;
   const lies = gapNow !== undefined && gapNow <= barTolerance && bar.made.length > 0;
   const takePlan = () => {
     if (!placed) return;
-    const body = decideBends(state, bar.part.id, 'contour', placed.bends, placed.start);
+    const body = decideBends(state, bar.part.id, 'contour', placed);
     if (body)
       void save(() =>
         write('shape.planned', 'shape', body).then(() => {
@@ -113,7 +114,7 @@ export function BarWork({
         <h2>{title}</h2>
         <Soft>{saidOfBar(bar, frame)}</Soft>
       </div>
-      <BarPicture bar={bar} frame={frame} bends={ahead} after={after} />
+      <BarPicture bar={bar} frame={frame} bends={ahead} after={after} between={between} />
       {!asked.ok && (
         <Notice tone={asked.why === 'nothing-left' ? 'stop' : 'caution'}>{named('noPlan', asked.why)}</Notice>
       )}
@@ -137,19 +138,27 @@ export function BarWork({
           <Button onPress={planning.again}>{t('shaping.planAgain')}</Button>
         </Row>
       )}
+      {/* what no bend can better is not offered as a choice */}
       {choices.length > 0 && (
         <>
-          <BendChoices
-            choices={choices}
-            chosen={isLooking ? looked?.bends.length : plan?.work.length}
-            onChoose={setCount}
-          />
-          {isLooking && placed && (
+          {choices.some(({ bends }) => bends.length > 0) && (
+            <BendChoices
+              choices={choices}
+              chosen={isLooking ? looked?.bends.length : plan?.work.length}
+              onChoose={setCount}
+            />
+          )}
+          {isLooking && placed?.length === 0 && (
+            <Soft>
+              {t(lies ? 'shaping.nothingToBend' : 'shaping.noNearer', {
+                gap: formatFine(gapNow ?? 0, 'mm', unit),
+              })}
+            </Soft>
+          )}
+          {isLooking && placed && placed.length > 0 && (
             <Row>
-              <Button look="main" onPress={takePlan} isDisabled={saving || placed.bends.length === 0}>
-                {placed.bends.length === 0
-                  ? t('shaping.nothingToBend')
-                  : t('shaping.takePlan', { count: placed.bends.length })}
+              <Button look="main" onPress={takePlan} isDisabled={saving}>
+                {t('shaping.takePlan', { count: placed.length })}
               </Button>
             </Row>
           )}
@@ -248,7 +257,6 @@ function CoronalSet({ bar, frame, stage }: { bar: BarState; frame: FrameLimits; 
       bar.part.id,
       'set',
       bends.map(({ place: at }) => ({ at, turn: read.value })),
-      0,
     );
     if (body) void save(() => write('shape.planned', 'shape', body).then(() => setAngle('')));
   };

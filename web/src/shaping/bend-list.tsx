@@ -4,13 +4,13 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useMay, useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
-import { named, t } from '../messages';
+import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Small, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
-import { halfDegrees, markOf, placeOnBar, wayOfTurn } from './bar-words';
+import { halfDegrees, markOf, placeOnBar, wayOfTurn, wayWords } from './bar-words';
 
 const Sheet = styled.ol`
   border: 1px solid ${color('line')};
@@ -61,8 +61,8 @@ const Numbered = styled.span<{ $done: boolean }>`
 `;
 
 /** What is said of a planned bend: how much of it stays, how far the hand goes for it, how many passes are left. */
-export function saidOfWork({ turn, done, next }: PlannedWork): string {
-  const direction = named('direction', wayOfTurn(turn));
+export function saidOfWork(bar: BarState, { turn, done, next }: PlannedWork): string {
+  const direction = wayWords(bar, turn);
   if (!next)
     return t(Math.abs(done - turn) <= bendDone ? 'shaping.workDone' : 'shaping.workOver', {
       amount: halfDegrees(Math.abs(done)),
@@ -144,7 +144,7 @@ export function BendList({
                 {one.next ? i + 1 : <Check size={16} />}
               </Numbered>
               <b>{placeOnBar(bar, one.at, unit)}</b>
-              <span>{saidOfWork(one)}</span>
+              <span>{saidOfWork(bar, one)}</span>
               <Small>
                 {one.made.length > 0 && !one.next
                   ? t('shaping.madeOnce', { count: one.made.length })

@@ -13,7 +13,7 @@ test('a mark is touched on the figure, trimmed, refitted, looked at again; until
   if (pointing.kind !== 'spot') throw new Error('no spot is asked for');
   act(() => pointing.onSpot({ level: -140, face: 'front', aside: 12 }));
   expect(screen.getByText(/^front, −140 mm from /)).toBeTruthy();
-  await user.type(screen.getAllByLabelText('How much').at(0)!, '6');
+  await user.type(screen.getByLabelText('By how much'), '6');
   await user.click(screen.getByRole('button', { name: 'Take the mark' }));
   expect(written[0]).toMatchObject({
     kind: 'shape.marked',
@@ -46,7 +46,7 @@ test('a mark is touched on the figure, trimmed, refitted, looked at again; until
 
 test('a mark without the figure: its face and its level are typed; without either it is asked', async () => {
   const { user, written } = await showStage(ShapeStage, shapedLogbook(), { context: shapedContext });
-  await user.type(screen.getAllByLabelText('How much').at(0)!, '6');
+  await user.type(screen.getByLabelText('By how much'), '6');
   await user.click(screen.getByRole('button', { name: 'Take the mark' }));
   expect(written).toEqual([]);
   expect(screen.getByText('Touch the figure, or type its level.')).toBeTruthy();

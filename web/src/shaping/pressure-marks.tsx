@@ -287,7 +287,7 @@ function NewMark() {
           onChange={(way) => change({ way })}
         />
         <LengthField
-          label={t('shaping.howMuch')}
+          label={t('shaping.markAmount')}
           unit={unit}
           value={draft.amount}
           onChange={(amount) => change({ amount })}

@@ -15,8 +15,13 @@ import { markedParts, PressureMarks } from './pressure-marks';
 import { ScarEntry } from './scar-entry';
 import { ZonesTold } from './zones-told';
 
-/** Pads that were all placed, split or left out. */
-const isFolded = (work: WorkOf): boolean => work.operation.kind === 'pad' && isAnswered(work);
+const isAsked = ({ operation }: WorkOf): boolean => operation.kind === 'pad';
+
+/** Pads that were all placed, split or left out; edges that are worked by their marks. */
+const isFolded = (work: WorkOf, isMarked: boolean): boolean =>
+  isAsked(work)
+    ? isAnswered(work)
+    : isMarked && (work.operation.kind === 'trim' || work.operation.kind === 'flare');
 
 /** What is bent, moulded, trimmed, cut or padded. */
 export default function ShapeStage() {
@@ -104,16 +109,16 @@ export default function ShapeStage() {
       )}
       {[...work]
         // what is answered stands back behind what is still to be done
-        .sort((a, b) => Number(isFolded(a)) - Number(isFolded(b)))
+        .sort((a, b) => Number(isFolded(a, isMarked)) - Number(isFolded(b, isMarked)))
         .map((one) => {
           const { Piece } = screenOf(one.operation);
           const piece = <Piece work={one} stage="shape" />;
           return (
             <Fragment key={one.operation.id}>
               <Rule />
-              {isFolded(one) ? (
+              {isFolded(one, isMarked) ? (
                 <Fold
-                  title={t('shaping.answered', {
+                  title={t(isAsked(one) ? 'shaping.answered' : 'shaping.withoutMark', {
                     work: operationWords(state.programme, one.operation.id).name,
                     count: one.parts.length,
                   })}

@@ -1,5 +1,5 @@
 import { bendTemplatePdf, bendTemplateSvg, type BendTemplate } from '@estribo/core/exchange';
-import { placeOn, shapeAfter, targetOf, type BarState } from '@estribo/core/shaping';
+import { barAfter, placeOn, targetOf, type BarState } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -14,7 +14,7 @@ import { Row, Soft, Stack } from '../parts/layout';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
 import { Paper } from '../parts/paper';
-import { barName, halfDegrees, markOf, placeOnBar, wayOfTurn } from './bar-words';
+import { barName, halfDegrees, markOf, placeOnBar, wayWords } from './bar-words';
 import { saidOfWork } from './bend-list';
 
 const Drawn = styled.div`
@@ -95,7 +95,7 @@ function Template({ open, bar }: { open: OpenCase; bar: BarState }) {
                 <tr key={work.at}>
                   <th scope="row">{markOf(i)}</th>
                   <td>{placeOnBar(bar, work.at, unit)}</td>
-                  <td>{saidOfWork(work)}</td>
+                  <td>{saidOfWork(bar, work)}</td>
                 </tr>
               ))}
             </tbody>
@@ -117,8 +117,7 @@ function templateOf(bar: BarState, title: readonly string[], unit: 'mm' | 'cm' |
   const contour = bar.contour!;
   const work = bar.plan?.work ?? [];
   const ahead = work.map(({ at, turn, done }) => ({ at, turn: turn - done }));
-  const untouched = work.every(({ made }) => made.length === 0);
-  const after = shapeAfter(bar.shape, ahead, untouched ? (bar.plan?.start ?? 0) : 0);
+  const after = barAfter(bar, ahead);
   const target = targetOf(contour, bar.held);
   const places = contour.points.map(({ at }) => at);
   const [low, high] = [Math.min(...places), Math.max(...places)];
@@ -141,7 +140,7 @@ function templateOf(bar: BarState, title: readonly string[], unit: 'mm' | 'cm' |
             {
               at: [point[1], point[0]] as const,
               label: markOf(i),
-              said: `${placeOnBar(bar, at, unit)}: ${halfDegrees(Math.abs(turn))} ${named('direction', wayOfTurn(turn))}`,
+              said: `${placeOnBar(bar, at, unit)}: ${halfDegrees(Math.abs(turn))} ${wayWords(bar, turn)}`,
             },
           ]
         : [];

@@ -4,6 +4,7 @@ import { useWork } from '../../case/case-context';
 import { Fold } from '../../parts/fold';
 import { Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
+import { DepthsEntry } from '../depths-entry';
 import { HeatRuns } from '../heat-clock';
 import type { OperationScreen } from './piece';
 import { PlainWork } from './plain';
@@ -20,6 +21,7 @@ export const mould: OperationScreen = {
         <h2>{words.name}</h2>
         <Soft>{words.how}</Soft>
         {words.caution && <Notice tone="caution">{words.caution}</Notice>}
+        {work.parts.every(({ kind }) => kind === 'panel') && <DepthsEntry work={work} stage={stage} />}
         <HeatRuns work={work} runs={operation.runs} stage={stage} />
         <Fold title={t('shaping.noteFormed')}>
           <PlainWork work={work} stage={stage} />

@@ -70,7 +70,17 @@ export function PlainWork({
   return (
     <Stack $gap={8}>
       <h2>{words.name}</h2>
-      <Soft>{[words.how, operation.off ? t('shaping.off') : ''].filter(Boolean).join(' ')}</Soft>
+      <Soft>
+        {[
+          words.how,
+          operation.off ? t('shaping.off') : '',
+          operation.kind === 'bend' && operation.from !== undefined && done.length === 0
+            ? t('shaping.comesAt', { angle: operation.from })
+            : '',
+        ]
+          .filter(Boolean)
+          .join(' ')}
+      </Soft>
       {done.length > 0 && (
         <ol>
           {done.map((one, i) => (

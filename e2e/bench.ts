@@ -7,6 +7,7 @@ import { limitsOf, type Order } from '@estribo/core/order';
 import { bestPlace, chooseSetting, meanTravel, scheduleOf, travelOver } from '@estribo/core/setting';
 import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
+import { benchShaping } from './bench-shaping';
 import { v7 } from 'uuid';
 
 const address = process.env.ESTRIBO_BENCH_ADDRESS!;
@@ -285,6 +286,9 @@ say(
 );
 
 // first load: JavaScript over the wire and time to the Bench, against a page without any
+// bars planned, and bent by the plan
+await benchShaping(timed, say);
+
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

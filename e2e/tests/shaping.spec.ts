@@ -9,10 +9,10 @@ test.beforeEach(async ({ page, clinic }) => {
 
 interface Line {
   kind: string;
-  body: Record<string, string & number>;
+  body: Record<string, unknown>;
 }
 /** The case's entries of a kind, as the server has them. */
-async function entriesOf(page: Page, clinic: Clinic, kind: string): Promise<Line['body'][]> {
+async function entriesOf(page: Page, clinic: Clinic, kind: string): Promise<Record<string, unknown>[]> {
   const id = /cases\/([^/]+)/.exec(page.url())![1]!;
   const answer = await page.request.get(`${clinic.address}/api/cases/${id}/entries?after=0`);
   const { entries } = (await answer.json()) as { entries: Line[] };
@@ -95,7 +95,7 @@ test('a limb bar: planned, bent pass by pass with its gaps measured, planned aga
   await expect(page.getByRole('heading', { name: 'Working list: Lateral upright' })).toBeVisible();
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'PDF' }).click(),
+    page.getByRole('button', { name: 'PDF', exact: true }).click(),
   ]);
   expect(pdf.suggestedFilename()).toBe('bend-template-upright-lateral.pdf');
 });
@@ -178,7 +178,7 @@ test('a bivalve is trimmed where it presses, until every mark is clear', async (
   await main.getByRole('button', { name: 'Take the mark' }).click();
   await main.getByRole('button', { name: 'Mark 3 is trimmed' }).click();
   await main.getByRole('button', { name: 'Mark 3: refitted, clear' }).click();
-  await expect(main.getByText('Clear.')).toHaveCount(3);
+  await expect(main.getByText('Clear.', { exact: true })).toHaveCount(3);
   await page.getByRole('link', { name: /^Check/ }).click();
   await expect(page.getByText(/no mark of pressure left open/)).toHaveCount(0);
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { planBends, type Arm, type BendWays, type PlanLimits } from './bend-plan';
+import { bulge, gapAtLeast, hollow, sampled } from './test-bars';
 
 const rad = Math.PI / 180;
 const rise = (step: number, angle: number) => Math.tan(rad) * angle * step;
@@ -160,17 +161,6 @@ test.each([7, 14])(
     ),
 );
 
-/** A lateral contour, invented: flat at the hinge, hollow above it, a bulge below. */
-const hollow = (x: number) =>
-  9 * (1 - Math.cos(Math.max(0, x - 30) / 60)) + 1.5 * Math.sin(Math.max(0, x - 30) / 20);
-const bulge = (x: number) => 6 * Math.sin(Math.max(0, x - 30) / 55);
-const sampled = (of: (x: number) => number, step: number, length = 180, keptOut = 45): Arm => ({
-  beyond: Array.from({ length: Math.round(length / step) + 1 }, (_, i) => of(i * step)),
-  mayBend: Array.from({ length: Math.round(length / step) + 1 }, (_, i) =>
-    i * step < keptOut ? 'none' : 'both',
-  ),
-  freeStart: false,
-});
 const limits = { jaw: 20, left: 40, steepest: 40, most: 5 };
 
 test('more bends never leave more of a gap, and each number of them is told once', () => {
@@ -179,44 +169,6 @@ test('more bends never leave more of a gap, and each number of them is told once
   expect(plan.map(({ gap }) => gap)).toEqual([...plan.map(({ gap }) => gap)].sort((a, b) => b - a));
   expect(plan.length).toBeGreaterThan(2);
 });
-
-/**
- * Fewer bends than this cannot stay within a gap: as long as possible with one straight piece after another, each laid as it
- * likes (Imai and Iri's tunnel, without its joints). Every bar with so many bends is such a row of pieces.
- */
-function piecesAtLeast(beyond: readonly number[], step: number, gap: number): number {
-  let pieces = 0;
-  for (let first = 0; first < beyond.length;) {
-    // slopes and heights of a line that passes within the gap of all stations from the first on: does any exist?
-    let last = first;
-    while (last + 1 < beyond.length && lineExists(beyond.slice(first, last + 2), step, gap)) last += 1;
-    pieces += 1;
-    first = last + 1;
-  }
-  return pieces;
-}
-/** A line within the gap of every station exists when no lower bound stands over an upper one for all slopes: checked by all pairs. */
-function lineExists(beyond: readonly number[], step: number, gap: number): boolean {
-  let [least, most] = [-Infinity, Infinity];
-  for (let i = 0; i < beyond.length; i += 1)
-    for (let j = i + 1; j < beyond.length; j += 1) {
-      const run = (j - i) * step;
-      least = Math.max(least, (beyond[j]! - gap - (beyond[i]! + gap)) / run);
-      most = Math.min(most, (beyond[j]! + gap - (beyond[i]! - gap)) / run);
-    }
-  return least <= most + 1e-9;
-}
-
-/** The least gap that so few pieces can stay within, by halving. */
-function gapAtLeast(beyond: readonly number[], step: number, bends: number): number {
-  let [low, high] = [0, Math.max(...beyond.map(Math.abs))];
-  for (let i = 0; i < 24; i += 1) {
-    const middle = (low + high) / 2;
-    if (piecesAtLeast(beyond, step, middle) - 1 <= bends) high = middle;
-    else low = middle;
-  }
-  return low;
-}
 
 test.each([hollow, bulge])(
   'no plan claims less than a bound that knows neither grid nor joints',

@@ -39,7 +39,6 @@ for (const [name, stage, file] of [
   ['Antón Freire', 'screen', 'screen'],
   ['Xoel Barreiro', 'size', 'size'],
   ['Iria Castrelo', 'set', 'set'],
-  ['Noa Pazos', 'shape', 'shape'],
   ['Noa Pazos', 'strap', 'strap'],
   ['Brais Couto', 'check', 'check'],
   ['Bento Lousado', 'wear', 'wear'],
@@ -48,6 +47,33 @@ for (const [name, stage, file] of [
   await openStage(page, clinic, name, stage);
   await shoot(page, file);
 }
+
+// a bar planned to its contour, and the first of its passes made
+await openStage(page, clinic, 'Noa Pazos', 'shape');
+await page
+  .getByRole('heading', { name: 'Lateral upright' })
+  .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
+await shoot(page, 'bend-plan');
+
+// a back bar from the inclinometer's stations
+await openStage(page, clinic, 'Elvira Rego', 'shape');
+await page.getByRole('button', { name: 'Take the contour' }).click();
+await page.getByRole('button', { name: /^Plan these/ }).click();
+await page
+  .getByRole('heading', { name: 'Back bar' })
+  .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
+await shoot(page, 'spine-bar');
+
+// a heat pack on its clock
+await openStage(page, clinic, 'Pilar Fontán', 'shape');
+await page.getByText('Feels both', { exact: true }).click();
+await page.getByRole('button', { name: 'Begin' }).click();
+await page.getByRole('button', { name: 'On: Warming' }).click();
+await page.getByRole('timer').evaluate((timer) => timer.scrollIntoView({ block: 'center' }));
+await shoot(page, 'heat-clock');
+
+await openStage(page, clinic, 'Amaro Cancela', 'shape');
+await shoot(page, 'trim-marks');
 
 // the hinge against the estimated centre of the knee
 await openStage(page, clinic, 'Iria Castrelo', 'set');
@@ -60,7 +86,6 @@ await shoot(page, 'align');
 for (const [name, stage, file] of [
   ['Elvira Rego', 'measure', 'measure-trunk'],
   ['Pilar Fontán', 'set', 'ledger'],
-  ['Moncho Vilar', 'set', 'belt'],
 ] as const) {
   await openStage(page, clinic, name, stage);
   await shoot(page, file);

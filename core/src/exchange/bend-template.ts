@@ -38,7 +38,7 @@ function laidOut({ lines, marks }: BendTemplate) {
   const [left, right] = [Math.min(...all.map(([x]) => x)), Math.max(...all.map(([x]) => x))];
   const [low, high] = [Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([, y]) => y))];
   // said beside each mark; and the check line has to fit
-  const width = Math.max(right - left + 78, checkLength + 20);
+  const width = Math.max(right - left + 78, checkLength + 40);
   return {
     width: Math.min(width, sheet.width - 2 * sheet.margin),
     height: high - low + titleHeight + 16,

@@ -160,7 +160,7 @@ export function foldBar(
   const spring = elastic === undefined ? undefined : learnSpring(elastic, seen);
   const used = made.reduce((sum, { turn }) => sum + Math.abs(turn), 0);
   const planned = record.of(bendsPlanned).findLast(isOf);
-  const plan = planned && followed(planned, made, frame, spring, record);
+  const plan = planned && followed(planned, byHand, made, frame, spring, record);
   return {
     part,
     operation: operation.id,
@@ -188,9 +188,16 @@ export function foldBar(
   };
 }
 
+/** By hand a bar is bent from its mark upwards; between irons, from its upper end down. */
+export const benchOrder =
+  (byHand: boolean) =>
+  (a: { at: Millimetres }, b: { at: Millimetres }): number =>
+    byHand ? a.at - b.at : b.at - a.at;
+
 /** The bends of a plan with what was made of each since. */
 function followed(
   { id, body }: { id: string; body: Plan },
+  byHand: boolean,
   made: readonly MadeBend[],
   frame: FrameLimits,
   spring: LearnedSpring | undefined,
@@ -198,25 +205,23 @@ function followed(
 ): { work: PlannedWork[] } {
   const since = made.filter((bend) => record.isAfter({ id: bend.entry }, { id }));
   return {
-    work: [...body.bends]
-      .sort((a, b) => b.at - a.at)
-      .map(({ at, turn }): PlannedWork => {
-        const here = since.filter(({ place }) => Math.abs(place - at) < (frame.bar?.jaw ?? 20) / 2);
-        const done = here.reduce((sum, one) => sum + one.turn, 0);
-        const left = turn - done;
-        const hands = made.filter(({ place }) => Math.abs(place - at) < 1).map(({ hand }) => hand ?? 0);
-        return {
-          at,
-          turn,
-          done,
-          made: here,
-          // done, or overdone: a plan never bends back what it asked for
-          next:
-            Math.sign(left) !== Math.sign(turn) || Math.abs(left) <= bendDone
-              ? undefined
-              : nextPass(left, hands, frame.increment, spring),
-        };
-      }),
+    work: [...body.bends].sort(benchOrder(byHand)).map(({ at, turn }): PlannedWork => {
+      const here = since.filter(({ place }) => Math.abs(place - at) < (frame.bar?.jaw ?? 20) / 2);
+      const done = here.reduce((sum, one) => sum + one.turn, 0);
+      const left = turn - done;
+      const hands = made.filter(({ place }) => Math.abs(place - at) < 1).map(({ hand }) => hand ?? 0);
+      return {
+        at,
+        turn,
+        done,
+        made: here,
+        // done, or overdone: a plan never bends back what it asked for
+        next:
+          Math.sign(left) !== Math.sign(turn) || Math.abs(left) <= bendDone
+            ? undefined
+            : nextPass(left, hands, frame.increment, spring),
+      };
+    }),
   };
 }
 

@@ -4,6 +4,7 @@ export {
   coronalSet,
   judgeBend,
   keepOuts,
+  placeProblems,
   spent,
   turnOf,
   type BarData,
@@ -15,6 +16,7 @@ export {
 export {
   barAfter,
   barTolerance,
+  benchOrder,
   gapsAlong,
   isBent,
   largestGap,

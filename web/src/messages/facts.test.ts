@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { programmes, type Programme } from '@estribo/core/programmes';
 import { chooseStops, placesOf, stopsSettingOf } from '@estribo/core/setting';
 import { parseNeutralZero } from '@estribo/core/measuring';
+import { benchOrder, elasticAngle, heatRun, placeProblems, type FrameLimits } from '@estribo/core/shaping';
 import { en } from './en';
 import { checkWords, listName, operationWords, settingWords, stepWords } from './fitting';
 
@@ -339,4 +340,92 @@ test.each(Object.keys(setStated))('%s', (row) => {
 test('every row of what is set has a line, or its model', () =>
   expect([...Object.keys(setStated).filter((row) => / set /.test(row)), ...setByModel].sort()).toEqual(
     setRows.sort(),
+  ));
+
+/* What the other families shape. */
+const shapeFamilies: Record<string, string> = {
+  K6: 'unloader-two-screws',
+  K9: 'unloader-frame',
+  S1: 'spine-back-bar',
+  S4: 'spine-sternal-pad',
+  S5: 'spine-bivalve',
+  C1: 'neck-collar',
+};
+const stageOf = (run: string, id: string) => heatRun(run)!.stages.find((one) => one.id === id)!;
+const runsOf = (programme: Programme) =>
+  programme.operations!.flatMap((operation) => (operation.kind === 'mould' ? (operation.runs ?? []) : []));
+const unbentFrame: FrameLimits = {
+  bendable: true,
+  hingeZone: 40,
+  reach: { proximal: 180, distal: 180 },
+  increment: 4,
+  total: 14,
+  bar: { material: 'aluminium', thickness: 3, width: 18, spread: 60, jaw: 20, unbent: ['upright-medial'] },
+};
+const operation = (programme: Programme, id: string) => programme.operations!.find((one) => one.id === id);
+
+const shapeStated: Record<string, (programme: Programme) => boolean> = {
+  'K6 shape heat pack min from its start to moulding': (k6) =>
+    runsOf(k6).includes('pack') &&
+    stageOf('pack', 'warm').least === 120 &&
+    stageOf('pack', 'warm').fromStart === true,
+  'K6 shape heat pack min from its start until it comes off': () =>
+    stageOf('pack', 'mould').least === 180 && stageOf('pack', 'mould').most === 240,
+  'K6 shape heat gun s': (k6) =>
+    runsOf(k6).includes('gun') &&
+    stageOf('gun', 'heat-with-gun').least === 10 &&
+    stageOf('gun', 'heat-with-gun').most === 20,
+  'K6 shape heat gun and the patient': () =>
+    heatRun('gun')!.heated === 'off-body' && heatRun('gun')!.stages[0]!.id === 'brace-off',
+  'K6 shape hands': () =>
+    stageOf('pack', 'mould').cautions.includes('gloves') &&
+    stageOf('pack', 'mould').cautions.includes('padding'),
+  'K6 shape strap that may hold while it cools': (k6) =>
+    /strap 2 may hold/i.test(operationWords(k6, 'mould-tibial-cuff').how),
+  'K9 shape hinge between the irons': () => /Never the hinge between the irons/.test(en.shaping.cautionIrons),
+  // with less spread the same angle is a smaller radius, and less of it springs back
+  'K9 shape irons closer together': () => {
+    const bar = { material: 'aluminium', thickness: 3, width: 18 } as const;
+    return elasticAngle({ ...bar, spread: 40 }) < elasticAngle({ ...bar, spread: 60 });
+  },
+  // which side that is, is the model's
+  'K9 shape side with coronal hinges': () =>
+    placeProblems('upright-medial', 80, unbentFrame).join() === 'unbent',
+  'S1 shape reference of the bar’s lower edge': (s1) =>
+    /sacrum’s mark/.test(operationWords(s1, 'bend-back-bar').how) &&
+    /lower edge back on the mark/.test(en.shaping.cautionHand),
+  'S1 shape direction': () => [{ at: 240 }, { at: 60 }].sort(benchOrder(true))[0]!.at === 60,
+  'S1 shape after each step': () => /laid on the mark/.test(en.shaping.stepMade),
+  'S1 shape free at the top': (s1) => {
+    const room = setting(s1, 'room-at-the-top');
+    return room?.kind === 'height' && room.target! >= 45 && room.target! <= 60;
+  },
+  'S4 shape sternal bar as supplied deg': (s4) => {
+    const bend = operation(s4, 'bend-sternal-bar');
+    return (
+      bend?.kind === 'bend' &&
+      bend.from === 15 &&
+      /Slowly over a firm edge/.test(operationWords(s4, bend.id).how)
+    );
+  },
+  'S5 shape marks': (s5) =>
+    operation(s5, 'trim-shell')?.kind === 'trim' && operation(s5, 'flare-edge')?.kind === 'flare',
+  'C1 shape chin pad beyond its plastic mm': (c1) => {
+    const pad = operation(c1, 'chin-pad-overhang');
+    return pad?.kind === 'pad' && pad.least === 10 && pad.most === 13;
+  },
+};
+
+test.each(Object.keys(shapeStated))('%s', (row) =>
+  expect(shapeStated[row]!(programmes.find(({ id }) => id === shapeFamilies[row.split(' ')[0]!])!)).toBe(
+    true,
+  ),
+);
+
+test('every row of what is shaped has a line', () =>
+  expect(Object.keys(shapeStated).sort()).toEqual(
+    facts
+      .filter(({ family, stage }) => family in shapeFamilies && stage === 'shape')
+      .map(({ family, stage, fact }) => `${family} ${stage} ${fact.replaceAll("'", '’')}`)
+      .sort(),
   ));

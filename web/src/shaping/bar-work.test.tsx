@@ -4,6 +4,7 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import { shapedContext, type testLogbook } from '../../../core/src/logbook/test-case';
 import { shapedLogbook, showStage } from '../case/test-stage';
 import ShapeStage from './shape-stage';
+import { holdPlans } from './test-plan-worker';
 
 const part = 'upright-medial';
 const points = [-160, -120, -80, -45, 0, 45, 80, 120, 160].map((at) => ({
@@ -143,8 +144,10 @@ test('gaps that are measured are what the bar is: its springback is learned and 
 });
 
 test('a plan that is stopped can be begun again', async () => {
+  const release = holdPlans();
   const { user } = await show(contoured());
   await user.click(screen.getByRole('button', { name: 'Stop planning' }));
+  release();
   expect(screen.getByText('Planning was stopped.')).toBeTruthy();
   await act(async () => new Promise((done) => setTimeout(done, 50)));
   expect(screen.queryByRole('radiogroup', { name: 'How many bends' })).toBeNull();

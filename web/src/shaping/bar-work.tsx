@@ -1,5 +1,6 @@
 import {
   barAfter,
+  benchOrder,
   barTolerance,
   coronalSet,
   decideBends,
@@ -74,7 +75,7 @@ export function BarWork({
     looked !== undefined && (plan === undefined || plan.stale || entering === 'plan' || count !== undefined);
   const ahead: (BarBend & { number: number })[] =
     isLooking && placed
-      ? [...placed].sort((a, b) => b.at - a.at).map((bend, i) => ({ ...bend, number: i + 1 }))
+      ? [...placed].sort(benchOrder(bar.byHand)).map((bend, i) => ({ ...bend, number: i + 1 }))
       : (plan?.work ?? []).flatMap(({ at, turn, done, next }, i) =>
           next ? [{ at, turn: turn - done, number: i + 1 }] : [],
         );

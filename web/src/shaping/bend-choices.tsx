@@ -8,7 +8,7 @@ import { formatFine } from '../parts/format';
 
 const Cards = styled(ToggleButtonGroup)`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(96px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(86px, 1fr));
   gap: 10px;
 `;
 

@@ -128,7 +128,7 @@ export const unloaderTwoScrews: FamilyWords = {
     ...benchWork,
     'mould-tibial-cuff': {
       name: 'Mould the tibial cuff',
-      how: 'By the heat pack on the leg, or by the gun with the brace off; over the crest of the shin.',
+      how: 'By the heat pack on the leg, or by the gun with the brace off; over the crest of the shin. Strap 2 may hold it while it cools.',
       caution: 'Never on a leg whose skin does not feel. Gloves or padded hands.',
     },
   },

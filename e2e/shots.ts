@@ -120,10 +120,10 @@ await shoot(office, 'clinic');
 // every region drawn for a grown body, a child and a heavy body
 const sheet = await visit({ width: 1600, height: 1200 });
 await sheet.setContent(`<body style="margin:0;background:#F6F2EA">${figureSheet()}</body>`);
-await sheet.screenshot({ path: `${folder}/figures.png`, fullPage: true });
+await sheet.screenshot({ path: `${folder}/../sheets/figures.png`, fullPage: true });
 
 // every brace that is drawn from its parts
 await sheet.setContent(`<body style="margin:0;background:#F6F2EA">${braceSheet()}</body>`);
-await sheet.screenshot({ path: `${folder}/braces.png`, fullPage: true });
+await sheet.screenshot({ path: `${folder}/../sheets/braces.png`, fullPage: true });
 
 await browser.close();

@@ -24,6 +24,7 @@ test.each([
   ['0 0\n40 3 5', 2, 'not-two'],
   ['0 0\n40 wide', 2, 'no-number'],
   ['0 0\n40 3\n40 4', 3, 'twice'],
+  ['0 0\n40 3\n40.4 4', 3, 'twice'],
 ])('%j: line %d, %s', (text, line, problem) =>
   expect(readStations(text, 'mm')).toEqual({ ok: false, line, problem }),
 );

@@ -28,7 +28,8 @@ export function readStations(text: string, unit: LengthUnit): ReadStations {
     if (cells.length !== 2) return { ok: false, line, problem: 'not-two' };
     const [at, out] = cells.map((cell) => signed(cell, unit));
     if (at === undefined || out === undefined) return { ok: false, line, problem: 'no-number' };
-    if (stations.some((one) => one.at === at)) return { ok: false, line, problem: 'twice' };
+    // nearer than a millimetre is the same place
+    if (stations.some((one) => Math.abs(one.at - at) < 1)) return { ok: false, line, problem: 'twice' };
     stations.push({ at, out });
   }
   return stations.length === 0

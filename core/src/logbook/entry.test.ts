@@ -210,6 +210,16 @@ test('the frozen entries of version 9, bars that were planned and read, heat, ma
   expect(JSON.parse(JSON.stringify(foldedShapes(state)))).toEqual(frozen9.folded);
 });
 
+test('stations stand apart: two at one place are no contour', () => {
+  const contour = frozen9.entries.find(({ kind }) => kind === 'shape.contour')!;
+  const { seq: _seq, receivedAt: _at, ...entry } = contour;
+  const { points } = entry.body as unknown as { points: { at: number; out: number }[] };
+  const withPoints = (changed: typeof points) => ({ ...entry, body: { ...entry.body, points: changed } });
+  expect(faultsOf(withPoints(points))).toEqual([]);
+  expect(faultsOf(withPoints([...points, { at: points[0]!.at + 0.4, out: 3 }]))).toEqual(['body.points']);
+  expect(faultsOf(withPoints([...points, { at: points[0]!.at, out: Infinity }]))).not.toEqual([]);
+});
+
 // an order of before named no joint: it is the case's; where the case has none it is asked again, never guessed
 test('an order of version 1 gets the joint of its case', () => {
   const window = { extension: -5, flexion: 90 };

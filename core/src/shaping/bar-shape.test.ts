@@ -5,6 +5,7 @@ import {
   bendBar,
   heightOf,
   placeOn,
+  reaching,
   straightBar,
   turnBar,
   type BarShape,
@@ -97,4 +98,18 @@ test('a measured bar runs through its points, counted from its held place', () =
       50,
     ),
   ).toBe(2);
+});
+
+test('beyond what was read a bar goes on as it was going, to its ends and no further', () => {
+  const read = barThrough([
+    { at: -100, out: 5 },
+    { at: 0, out: 0 },
+    { at: 100, out: 10 },
+  ]);
+  const whole = reaching(read, { proximal: 180, distal: 160 });
+  expect([whole[0], whole.at(-1)]).toEqual([
+    [-160, 8],
+    [180, 18],
+  ]);
+  expect(reaching(read, { proximal: 100, distal: 100 })).toEqual(read);
 });

@@ -130,3 +130,19 @@ export function barThrough(points: readonly { at: Millimetres; out: Millimetres 
   const around = rising.map(({ at, out }) => [at, out - base] as const).filter(([x]) => x !== 0);
   return [...around.filter(([x]) => x < 0), [0, 0], ...around.filter(([x]) => x > 0)];
 }
+
+/** A measured bar to its ends: beyond what was read it goes on as it was going. */
+export function reaching(
+  shape: BarShape,
+  { proximal, distal }: { proximal: Millimetres; distal: Millimetres },
+): BarShape {
+  const on = (from: readonly [number, number], to: readonly [number, number], x: Millimetres) =>
+    [x, to[1] + ((to[1] - from[1]) * (x - to[0])) / (to[0] - from[0] || 1)] as const;
+  const [first, second] = [shape[0]!, shape[1]];
+  const [last, before] = [shape.at(-1)!, shape.at(-2)];
+  return [
+    ...(second && first[0] > -distal ? [on(second, first, -distal)] : []),
+    ...shape,
+    ...(before && last[0] < proximal ? [on(before, last, proximal)] : []),
+  ];
+}

@@ -216,6 +216,88 @@ test('a bar that is bent by hand leaves its mark as it likes: no irons, no sprin
   for (const { next } of plan!.work) expect(next).toMatchObject({ ok: true });
 });
 
+test('a place bent hundreds of times, and a bar read after them all, are folded at once', () => {
+  const record = barRecord(benchFrame);
+  record.write('shape.contour', contour);
+  for (let i = 0; i < 400; i += 1)
+    record.write('work.done', { ...done(80, 3, 12), direction: i % 2 ? 'towards-limb' : 'away-from-limb' });
+  for (let i = 0; i < 40; i += 1) {
+    record.write('work.done', done(80, 3, 12));
+    record.write('shape.bar-read', {
+      part: bar.id,
+      what: 'gaps',
+      points: [
+        { at: 120, out: 1 },
+        { at: 160, out: 2 },
+      ],
+    });
+  }
+  const began = Date.now();
+  const { made, shape } = record.state();
+  expect(made).toHaveLength(440);
+  expect(shape.flat().every(Number.isFinite)).toBe(true);
+  // not a measure of speed: it would take minutes if all of it were followed
+  expect(Date.now() - began).toBeLessThan(20_000);
+});
+
+test('with irons so near that a bend would be too tight none is planned that steep', () => {
+  const frame = { ...benchFrame, total: 250, bar: { ...benchFrame.bar!, spread: 2 } };
+  const record = barRecord(frame);
+  record.write('shape.contour', {
+    ...contour,
+    points: contour.points.map(({ at, out }) => ({ at, out: out * 4 })),
+  });
+  record.plan(0.5);
+  for (const { turn } of record.state().plan!.work) expect(Math.abs(turn)).toBeLessThanOrEqual(10.92);
+});
+
+test('gaps stay what they were read against when the contour is taken anew', () => {
+  const record = barRecord(benchFrame);
+  record.write('shape.contour', contour);
+  record.write('work.done', done(80, 6, 17));
+  record.write('shape.bar-read', {
+    part: bar.id,
+    what: 'gaps',
+    points: [
+      { at: 120, out: -6 },
+      { at: 160, out: -8 },
+    ],
+  });
+  const before = record.state();
+  record.write('shape.contour', {
+    ...contour,
+    points: contour.points.map(({ at, out }) => ({ at, out: out + 9 * Number(at > 60) })),
+  });
+  const after = record.state();
+  expect(after.shape).toEqual(before.shape);
+  expect(after.made[0]!.turn).toBeCloseTo(before.made[0]!.turn, 9);
+});
+
+test('a bar by hand is what was read of it, laid on its mark', () => {
+  const frame = {
+    ...benchFrame,
+    hingeZone: 0,
+    reach: { proximal: 420, distal: 0 },
+    increment: 15,
+    total: 200,
+  };
+  const record = barRecord(frame, { id: 'bend-back-bar', how: 'by-hand' });
+  const points = Array.from({ length: 11 }, (_, i) => ({
+    at: i * 40,
+    out: 38 * Math.sin((i / 10) * Math.PI),
+  }));
+  record.write('shape.contour', { ...contour, source: 'inclinometer', points, pad: 0, liner: 0 });
+  record.write('work.done', { ...done(200, 20, 1), operation: 'bend-back-bar', hand: undefined });
+  record.write('shape.bar-read', {
+    part: bar.id,
+    what: 'gaps',
+    points: points.slice(1).map(({ at }) => ({ at, out: 0.5 })),
+  });
+  const { shape, contour: of, held, made } = record.state();
+  expect(made[0]!.seen).toBe(true);
+  expect(largestGap(gapsAlong(shape, of!, held, 4))).toBeLessThan(2.2);
+});
+
 describe('a plan that is sent', () => {
   const record = barRecord(benchFrame);
   record.write('shape.contour', contour);

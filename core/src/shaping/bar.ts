@@ -1,18 +1,33 @@
 import type { PartOf } from '../brace';
 import type { Degrees, Millimetres } from '../quantity';
 import type { BodyIn, LiveRecord } from '../record';
-import { bendBar, barThrough, alongAt, heightOf, straightBar, turnBar, type BarShape } from './bar-shape';
+import {
+  alongAt,
+  barThrough,
+  bendBar,
+  heightOf,
+  reaching,
+  straightBar,
+  turnBar,
+  type BarShape,
+} from './bar-shape';
 import { fitBends, gapReadWithin } from './bar-fit';
 import type { Arm, BendWays, PlanGrid, PlanLimits } from './bend-plan';
 import { bendOf, placeProblems, turnOf, waysLeft, type Bend, type FrameLimits } from './bends';
 import { bendDone, nextPass, type BenchPass } from './bench-passes';
 import { targetOf, type Contour, type ContourSource } from './contour';
 import { barRead, contourTaken, bendsPlanned, workDone } from './entries';
-import { elasticAngle } from './material';
+import { elasticAngle, furthestAngle } from './material';
 import { learnSpring, type LearnedSpring, type SeenPass } from './springback';
 
 /** mm: how near a bar shall lie to its contour where nobody states it. An estimate. */
 export const barTolerance: Millimetres = 2;
+
+/** Passes that a bar's springback is learned from, the last ones, and hands at one place that are followed. */
+const mostSeen = 12;
+const mostHands = 8;
+/** Bends that one reading is laid upon; those before them are taken as they were meant. */
+const mostFitted = 40;
 
 /** A bend that was made on a bar. */
 export interface MadeBend extends Bend {
@@ -86,14 +101,20 @@ export function foldBar(
   };
   const elastic = byHand || !frame.bar ? undefined : elasticAngle(frame.bar);
   const supplied = frame.bar?.supplied?.[part.id];
-  let shape: BarShape = supplied ? barThrough(supplied) : straightBar(frame.reach);
+  let shape: BarShape = supplied ? reaching(barThrough(supplied), frame.reach) : straightBar(frame.reach);
   let read: string | undefined;
   let unexplained = 0;
   const made: MadeBend[] = [];
   const seen: SeenPass[] = [];
   let fresh: MadeBend[] = [];
-  const target = contour && targetOf(contour, frame.hingeZone);
+  // gaps are read against the contour of their day: one that is taken anew does not change what was read
+  let target: ReturnType<typeof targetOf> | undefined;
   for (const entry of record.all) {
+    if (entry.kind === contourTaken.kind) {
+      const body = entry.body as BodyIn<typeof contourTaken>;
+      if (body.part === part.id)
+        target = targetOf({ ...body, gapAtTop: body.gapAtTop ?? 0 }, frame.hingeZone);
+    }
     if (entry.kind === workDone.kind) {
       const body = entry.body as BodyIn<typeof workDone>;
       const bend = body.operation === operation.id && body.part === part.id ? bendOf(body) : undefined;
@@ -112,7 +133,7 @@ export function foldBar(
     if (entry.kind === barRead.kind) {
       const body = entry.body as BodyIn<typeof barRead>;
       if (body.part !== part.id) continue;
-      // gaps are read against the contour: before one was taken they say nothing of the bar
+      // before a contour was taken gaps say nothing of the bar
       const points =
         body.what === 'offsets'
           ? body.points
@@ -121,13 +142,17 @@ export function foldBar(
               return wanted === undefined ? [] : [{ at, out: wanted + out }];
             });
       if (points.length === 0) continue;
-      if (body.what === 'offsets' && fresh.length === 0) {
-        shape = barThrough(points);
+      if (byHand || (body.what === 'offsets' && fresh.length === 0)) {
+        // by hand a bar bends along its length: it is what was read of it
+        shape = reaching(barThrough(byHand ? [{ at: 0, out: 0 }, ...points] : points), frame.reach);
         unexplained = 0;
+        for (const one of fresh) one.seen = true;
       } else {
+        for (const { place, turn } of fresh.slice(0, -mostFitted)) shape = bendBar(shape, place, turn);
+        const laid = fresh.slice(-mostFitted);
         const fitted = fitBends(
           shape,
-          fresh.map(({ place, turn, hand }) => ({
+          laid.map(({ place, turn, hand }) => ({
             along: place,
             turn,
             within: Math.max(1, Math.abs(turn) * (hand === undefined ? 0.5 : 0.3)),
@@ -135,15 +160,16 @@ export function foldBar(
           points,
         );
         ({ shape, unexplained } = fitted);
-        fresh.forEach((one, i) => {
+        laid.forEach((one, i) => {
           one.turn = fitted.bends[i]!.turn;
           one.seen = true;
         });
         // only what bends leave unexplained within the reading's own error teaches anything of their springback
         if (fitted.unexplained < 3 * gapReadWithin)
-          fresh.forEach((one, i) => {
+          laid.forEach((one, i) => {
             const here = made.slice(0, made.indexOf(one) + 1).filter((other) => other.place === one.place);
-            if (here.every(({ hand }) => hand !== undefined))
+            // no place is bent so often; a record that says so is not followed further
+            if (here.length <= mostHands && here.every(({ hand }) => hand !== undefined))
               seen.push({
                 hands: here.map(({ hand }) => hand!),
                 kept: here.reduce((sum, { turn }) => sum + turn, 0),
@@ -157,7 +183,7 @@ export function foldBar(
   }
   for (const { place, turn } of fresh) shape = bendBar(shape, place, turn);
   if (byHand && contour) shape = laidOn(shape, contour, frame.hingeZone);
-  const spring = elastic === undefined ? undefined : learnSpring(elastic, seen);
+  const spring = elastic === undefined ? undefined : learnSpring(elastic, seen.slice(-mostSeen));
   const used = made.reduce((sum, { turn }) => sum + Math.abs(turn), 0);
   const planned = record.of(bendsPlanned).findLast(isOf);
   const plan = planned && followed(planned, byHand, made, frame, spring, record);
@@ -341,7 +367,8 @@ export function planRequest(
       limits: {
         jaw: frame.bar.jaw,
         left: bar.left,
-        steepest: 40,
+        // no bend can be more than twice this: none is tighter than the material bears
+        steepest: Math.min(40, furthestAngle(frame.bar) / 2),
         most: byHand ? mostBends.hand : mostBends.irons,
       },
       grid,

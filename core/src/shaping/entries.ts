@@ -56,7 +56,11 @@ const stations = (least: number) =>
     .min(least)
     .max(80)
     .strict()
-    .required();
+    .required()
+    .test('apart', 'must stand at places a millimetre apart or more', (points) => {
+      const places = (points ?? []).map(({ at }) => at).sort((a, b) => a - b);
+      return places.every((at, i) => i === 0 || at - places[i - 1]! >= 1);
+    });
 const between = () => finite().min(0).max(60);
 
 /** What a part is shaped to: the skin off a straight-edge, and what comes between it and the part. */

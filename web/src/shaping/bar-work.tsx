@@ -96,6 +96,13 @@ export function BarWork({
       );
   };
   const title = barName(state, bar.part.id);
+  if (!asked.ok && (asked.why === 'unbent' || asked.why === 'not-bendable'))
+    return (
+      <Stack $gap={12}>
+        <h2>{title}</h2>
+        <Notice tone="stop">{named('noPlan', asked.why)}</Notice>
+      </Stack>
+    );
   if (!contour || entering === 'contour')
     return (
       <Stack $gap={12}>

@@ -19,6 +19,7 @@ import { hingeLevel } from '../figure/layer';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
+import { formatDistance } from '../parts/format';
 import { Pick } from '../parts/pick';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -221,7 +222,7 @@ export function ContourEntry({
             label={
               without === undefined
                 ? t(`shaping.between_${name}`)
-                : `${t(`shaping.between_${name}`)} (${without} mm)`
+                : `${t(`shaping.between_${name}`)} (${formatDistance(without, unit)})`
             }
             unit={unit}
             signed

@@ -38,8 +38,7 @@ export function GapsEntry({
   const [draft, setDraft] = useDraft<Draft>(`${state.case}-gaps-${bar.part.id}`, { what: 'gaps', read: {} });
   const [problem, setProblem] = useState<Record<string, string>>({});
   const [saving, save] = useSaving();
-  const places = (bar.contour?.points ?? [])
-    .map(({ at }) => Math.round(at))
+  const places = [...new Set((bar.contour?.points ?? []).map(({ at }) => Math.round(at)))]
     .filter((at) => Math.abs(at) >= bar.held)
     .sort((a, b) => b - a);
   // a contour of many stations is read at every other one

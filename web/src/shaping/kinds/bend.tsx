@@ -32,6 +32,7 @@ function Bends({ work, stage }: { work: WorkOf; stage: WorkStage }) {
     bars.find(({ part }) => part.id === chosen) ??
     bars.find((one) => one.plan !== undefined && !isBent(one)) ??
     bars.find(({ contour }) => contour !== undefined) ??
+    bars.find(({ part }) => !frame?.bar?.unbent?.includes(part.id)) ??
     bars[0];
   if (!frame?.bendable || !bar) return <Notice tone="stop">{named('bendProblem', 'not-bendable')}</Notice>;
   const sets = work.operation.kind === 'bend' && work.operation.sets === 'coronal';

@@ -16,10 +16,10 @@ export interface PartToDraw {
   split?: boolean;
 }
 
-/** Something marked on the body: a check's place, a bend, a scar. */
+/** Something marked on the body: a check's place, a bend, a scar, a wound or a prominence that nothing hard should lie on. */
 export interface MarkToDraw {
   id: string;
-  kind: 'spot' | 'bend' | 'scar';
+  kind: 'spot' | 'bend' | 'scar' | 'zone';
   at: Place;
   /** the other end, of what has a length */
   to?: Level;
@@ -360,7 +360,8 @@ export function drawBrace(
   }
   for (const mark of marks) {
     const placed = views.find(({ view }) => view.faces[mark.at.face] !== undefined);
-    const at = placed && pointOf({ body, placed }, mark.at, mark.kind === 'scar' ? -10 : 2);
+    const at =
+      placed && pointOf({ body, placed }, mark.at, mark.kind === 'scar' || mark.kind === 'zone' ? -10 : 2);
     if (!at) continue;
     const end = mark.to && levelAt({ body, placed }, mark.to);
     const line: readonly Point[] =
@@ -370,7 +371,8 @@ export function drawBrace(
             [at[0] + 4, at[1]],
           ]
         : [at, [at[0], placed.project([0, end])[1]]];
-    lines.push(line);
+    // over a zone text may stand: it is only a tint
+    if (mark.kind !== 'zone') lines.push(line);
     shapes.push({
       id: mark.id,
       kind: mark.kind,

@@ -255,7 +255,7 @@ export const otherFamilies: readonly BraceModel[] = [
       version: 4,
       sided: true,
       hinge: screwedOnOrder,
-      plastics: { 'mould-tibial-cuff': { waits: 4, formsAbove: 55 } },
+      plastics: { 'mould-tibial-cuff': { waits: 4, formsAbove: 38 } },
       settings: {
         screws: {
           inAll: 0.5,

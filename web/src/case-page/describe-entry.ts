@@ -276,7 +276,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       return {
         title: operationWords(state.programme, entry.body.operation).name,
         value: formatWork(state, entry.body, unit),
-        ...(entry.body.inSpite ? { rest: entry.body.inSpite } : {}),
+        rest: listed(entry.body.inSpite, entry.body.because),
       };
     case 'strap.begun':
       return { title: t('entry.begun') };

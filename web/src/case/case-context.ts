@@ -92,9 +92,12 @@ export const PointingContext = createContext<((pointing: FigurePointing | undefi
   undefined,
 );
 
+/** Whether the stage that is shown lets the figure be touched for something. */
+export const useCanPoint = (): boolean => useContext(PointingContext) !== undefined;
+
 /** Asks for a touch of the figure while it is wanted; its answer may be another each time it is drawn. */
 export function useFigurePointing(pointing: FigurePointing | undefined): void {
-  const ask = within(useContext(PointingContext));
+  const ask = useContext(PointingContext);
   const now = useRef(pointing);
   useEffect(() => {
     now.current = pointing;
@@ -105,7 +108,7 @@ export function useFigurePointing(pointing: FigurePointing | undefined): void {
     pointing?.label,
   ];
   useEffect(() => {
-    if (kind === undefined || label === undefined) return;
+    if (!ask || kind === undefined || label === undefined) return;
     ask(
       kind === 'line'
         ? {

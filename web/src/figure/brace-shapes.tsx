@@ -94,6 +94,17 @@ function Shape({ shape: { kind, points, state, parted }, strong }: { shape: Brac
         </g>
       );
     }
+    case 'zone':
+      return (
+        <path
+          d={pathOf(points)}
+          fill="none"
+          stroke={color(state === 'bad' ? 'madder' : 'ochre')}
+          strokeWidth={15}
+          strokeLinecap="round"
+          opacity={state === 'bad' ? 0.5 : 0.3}
+        />
+      );
     case 'spot':
     case 'bend':
       return null;

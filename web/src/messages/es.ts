@@ -1826,6 +1826,12 @@ export const es: SameShape<typeof en> = {
     markAmount: 'En cuánto',
     legendNow: 'punteado: donde debe quedar · oscuro: como está',
     withoutMark: '{{work}}, sin marca',
+    setAlready: 'Ya no se forma, a {{forms}} °C o menos: pare aquí y caliente otra vez.',
+    padMore: 'Grosor, y por qué',
+    padThickness: 'Grosor',
+    padWhy: 'Por qué',
+    padTake: 'Anotarlo',
+    pointInShape: 'Se dibuja en la etapa Formar.',
     noBendHinge: 'bisagra: no doblar',
     keepOut: {
       shim: 'calza: no doblar',

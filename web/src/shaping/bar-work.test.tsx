@@ -213,3 +213,40 @@ test('a tracing is drawn on the figure along the bar’s edge and becomes statio
   expect(stations.length).toBeGreaterThan(10);
   for (const { out } of stations) expect(Math.abs(Math.abs(out) - 60)).toBeLessThan(2);
 });
+
+test('a varus or valgus set: the same angle above and below, the other bar the other way', async () => {
+  const context = {
+    ...shapedContext,
+    programme: {
+      ...shapedContext.programme,
+      operations: [
+        {
+          kind: 'bend' as const,
+          id: 'bend-uprights',
+          parts: ['upright-medial', 'upright-lateral'],
+          sets: 'coronal' as const,
+        },
+      ],
+    },
+  };
+  const { user, written } = await showStage(ShapeStage, shapedLogbook(), { context });
+  const set = async (angle: string) => {
+    await user.click(screen.getByRole('button', { name: 'Varus or valgus set' }));
+    await user.type(screen.getByLabelText('Angle of this bar'), angle);
+    await user.click(screen.getByRole('button', { name: 'Plan the set' }));
+  };
+  await set('4');
+  expect(written[0]!.body).toMatchObject({
+    part: 'upright-medial',
+    purpose: 'set',
+    bends: [
+      { at: 65, turn: 4 },
+      { at: -65, turn: 4 },
+    ],
+  });
+  // its passes are made without a contour
+  expect(screen.getByRole('list', { name: 'Working list' })).toBeTruthy();
+  await user.click(screen.getByRole('radio', { name: 'Lateral upright' }));
+  await user.click(screen.getByRole('button', { name: 'Varus or valgus set' }));
+  expect(screen.getByText(/This bar towards the limb, the other the other way/)).toBeTruthy();
+});

@@ -64,8 +64,7 @@ export function BarWork({
   const untouched = plan !== undefined && plan.work.every(({ made }) => made.length === 0);
   const isPlanning =
     contour !== undefined &&
-    plan?.purpose !== 'set' &&
-    (plan === undefined || plan.stale || untouched || entering === 'plan');
+    (entering === 'plan' || (plan?.purpose !== 'set' && (plan === undefined || plan.stale || untouched)));
   const asked = planRequest(bar, frame);
   const planning = useBendPlan(isPlanning && mayShape ? asked : undefined);
   const choices = planning.step === 'done' ? planning.choices : [];
@@ -109,6 +108,7 @@ export function BarWork({
         <h2>{title}</h2>
         <Soft>{saidOfBar(bar, frame)}</Soft>
         {sets && <CoronalSet bar={bar} frame={frame} stage={stage} />}
+        <BendList bar={bar} frame={frame} stage={stage} />
         {mayShape ? (
           <ContourEntry bar={bar} reach={frame.reach} onTaken={() => enter(undefined)} />
         ) : (
@@ -178,7 +178,7 @@ export function BarWork({
       ) : (
         mayShape && (
           <Row>
-            {bar.made.length > 0 && <Button onPress={() => enter('gaps')}>{t('shaping.measureGaps')}</Button>}
+            <Button onPress={() => enter('gaps')}>{t('shaping.measureGaps')}</Button>
             {plan && !isPlanning && (
               <Button look="quiet" onPress={() => enter('plan')}>
                 {t('shaping.planAgain')}

@@ -20,7 +20,7 @@ export function formatWork(
     at === undefined ? '' : formatDistance(at, unit),
     amount === undefined
       ? ''
-      : measured?.unit === 'mm'
+      : measured?.unit === 'mm' || operation?.kind === 'pad'
         ? formatDistance(amount, unit)
         : measured?.unit === 'minutes'
           ? t('common.minutes', { count: amount })

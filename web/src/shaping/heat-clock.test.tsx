@@ -132,3 +132,21 @@ test('the material’s own waiting time is no countdown of a temperature', async
   expect(screen.getByText(/no countdown of its temperature/)).toBeTruthy();
   expect(on().disabled).toBe(true);
 });
+
+test('what was read cool and has set already is not put on to be formed', async () => {
+  const { leave } = await show(running('gun', ...cooling, [100, { what: 'read', celsius: 41 }]), stated(45));
+  expect(screen.getByText(/It no longer forms, at 45 °C and less/)).toBeTruthy();
+  expect(on().disabled).toBe(true);
+  leave();
+  // it cools to 38 some 500 s after its first reading
+  await show(
+    running(
+      'gun',
+      ...cooling.map(([ago, body]) => [ago + 900, body] as const),
+      ...cooled(400, 1000, 960, 920),
+    ),
+    stated(38),
+  );
+  expect(screen.getByText(/It no longer forms, at 38 °C and less/)).toBeTruthy();
+  expect(on().disabled).toBe(true);
+});

@@ -349,7 +349,9 @@ function contactOf(
   const seconds = instant / 1000;
   const last = now.readings.at(-1);
   if (last && last.celsius <= contactLimit)
-    return { mayTouch: true, left: undefined, said: t('shaping.readCool', { celsius: last.celsius }) };
+    return plastic && last.celsius <= plastic.formsAbove
+      ? { mayTouch: false, left: undefined, said: t('shaping.setAlready', { forms: plastic.formsAbove }) }
+      : { mayTouch: true, left: undefined, said: t('shaping.readCool', { celsius: last.celsius }) };
   if (now.cooling.known) {
     const left = now.cooling.reaches(contactLimit) - seconds;
     if (plastic) {
@@ -359,6 +361,12 @@ function contactOf(
           mayTouch: false,
           left,
           said: t('shaping.windowEmpty', { limit: contactLimit, forms: plastic.formsAbove }),
+        };
+      if (to <= seconds)
+        return {
+          mayTouch: false,
+          left: undefined,
+          said: t('shaping.setAlready', { forms: plastic.formsAbove }),
         };
       return {
         mayTouch: left <= 0,

@@ -147,3 +147,36 @@ test('how much is asked in its unit and kept in bounds; work that needs somethin
     inSpite: 'it cut in',
   });
 });
+
+test('a pad’s thickness and why stand in the record, beside how it went in', async () => {
+  const { user, written } = await showStage(ShapeStage, sizedLogbook());
+  await user.click(screen.getByRole('button', { name: 'All pads as advised' }));
+  await user.click(screen.getByRole('button', { name: /^Pads: all/ }));
+  await user.click(screen.getByRole('button', { name: 'Thickness, and why' }));
+  await user.type(screen.getByLabelText('Thickness'), '99');
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  expect(written).toHaveLength(2);
+  await user.clear(screen.getByLabelText('Thickness'));
+  await user.type(screen.getByLabelText('Thickness'), '4');
+  await user.type(screen.getByLabelText('Why'), 'thin thigh');
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  expect(written[2]!.body).toEqual({
+    operation: 'place-pads',
+    part: 'thigh-front',
+    way: 'placed',
+    amount: 4,
+    because: 'thin thigh',
+  });
+});
+
+test('what comes to lie on a wound is told with what would free it; bone near a part is told when asked', async () => {
+  const log = sizedLogbook();
+  log.write('shape.scar', { what: 'wound', face: 'back', from: -45, to: -60 });
+  const { user, figure } = await showStage(ShapeStage, log);
+  expect(
+    screen.getByText(/^Strap 5: over the wound, 15 mm of it\. Move it (up|down) by \d+ mm\./),
+  ).toBeTruthy();
+  expect(figure().marks.filter(({ kind }) => kind === 'zone').length).toBeGreaterThan(2);
+  await user.click(screen.getByRole('button', { name: /over bone/ }));
+  expect(screen.getByText(/Lateral upright: over the fibular head/)).toBeTruthy();
+});

@@ -27,7 +27,7 @@ const isFolded = (work: WorkOf, isMarked: boolean): boolean =>
 export default function ShapeStage() {
   const { state } = useWork();
   const mayNow = useMay('shape');
-  const { pads, scars, bars, marks, work } = state.shaping;
+  const { pads, scars, zones, bars, marks, work } = state.shaping;
   const [pointing, setPointing] = useState<FigurePointing>();
   const mayShape = mayNow('shaping.write');
   const reference = hingeLevel(state.parts);
@@ -49,13 +49,24 @@ export default function ShapeStage() {
       }),
     ...(reference ? { reference: { at: reference, named: false } } : {}),
     marks: [
-      ...scars.map((scar, i): MarkToDraw => ({
-        id: `scar-${i}`,
-        kind: 'scar',
-        at: { from: datum, offset: Math.max(scar.from, scar.to), face: scar.face },
-        to: { from: datum, offset: Math.min(scar.from, scar.to) },
-        state: 'now',
-      })),
+      ...zones
+        .filter((zone) => zone.what !== 'scar')
+        .map((zone, i): MarkToDraw => ({
+          id: `zone-${i}`,
+          kind: 'zone',
+          at: { from: datum, offset: Math.max(zone.from, zone.to), face: zone.face },
+          to: { from: datum, offset: Math.min(zone.from, zone.to) },
+          state: zone.what === 'wound' ? 'bad' : 'ahead',
+        })),
+      ...scars
+        .filter(({ what }) => what === 'scar')
+        .map((scar, i): MarkToDraw => ({
+          id: `scar-${i}`,
+          kind: 'scar',
+          at: { from: datum, offset: Math.max(scar.from, scar.to), face: scar.face },
+          to: { from: datum, offset: Math.min(scar.from, scar.to) },
+          state: 'now',
+        })),
       // the bends that are ahead, and those that were made, numbered as in the list
       ...bars.flatMap(({ part, plan, made, byHand }) =>
         (plan

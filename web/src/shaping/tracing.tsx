@@ -3,7 +3,7 @@ import { bodyOf, buildOf } from '@estribo/core/anatomy';
 import { bodyReadings } from '@estribo/core/measuring';
 import type { BarState, Station } from '@estribo/core/shaping';
 import { useState } from 'react';
-import { useFigurePointing, useWork } from '../case/case-context';
+import { useCanPoint, useFigurePointing, useWork } from '../case/case-context';
 import { hingeLevel, type PointedAt } from '../figure/layer';
 import { t } from '../messages';
 import { Button } from '../parts/button';
@@ -23,6 +23,7 @@ export function Tracing({
   onTraced: (stations: Station[]) => void;
 }) {
   const { state, stature } = useWork();
+  const canPoint = useCanPoint();
   const [drawing, setDrawing] = useState(false);
   const { face } = bar.part.course[0]!;
   const body = bodyOf(
@@ -48,6 +49,7 @@ export function Tracing({
         }
       : undefined,
   );
+  if (!canPoint) return <Soft>{t('shaping.pointInShape')}</Soft>;
   return (
     <Row>
       <Button look={drawing ? 'main' : 'second'} aria-pressed={drawing} onPress={() => setDrawing(!drawing)}>

@@ -1,9 +1,17 @@
+import { useState } from 'react';
 import styled from 'styled-components';
+import { useDraft } from '../../api/draft';
 import { useMay, useSelection, useWork } from '../../case/case-context';
 import { color } from '../../look/tokens';
 import { named, t } from '../../messages';
 import { partName } from '../../messages/fitting';
+import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
+import { Field } from '../../parts/field';
+import { Fold } from '../../parts/fold';
+import { formatDistance } from '../../parts/format';
+import { Pick } from '../../parts/pick';
+import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { useSaving } from '../../parts/use-saving';
 import type { OperationScreen, WorkOf, WorkStage } from './piece';
@@ -71,6 +79,11 @@ function Pads({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }
           </PadLine>
         ))}
       </Stack>
+      {mayShape && pads.some(({ done }) => done !== undefined && done !== 'left-out') && (
+        <Fold title={t('shaping.padMore')}>
+          <PadDetail operation={operation.id} stage={stage} />
+        </Fold>
+      )}
       {mayShape && left.length > 1 && left.every(({ advice }) => advice !== 'keep-off') && (
         <Row>
           <Button
@@ -92,6 +105,69 @@ function Pads({ work: { operation }, stage }: { work: WorkOf; stage: WorkStage }
         </Row>
       )}
     </>
+  );
+}
+
+/** How thick a pad is that went in, and why: a thin one at the condyle, one under a strap that digs. */
+function PadDetail({ operation, stage }: { operation: string; stage: WorkStage }) {
+  const { state, unit, write } = useWork();
+  const pads = state.shaping.pads.filter(({ done }) => done !== undefined && done !== 'left-out');
+  const [typed, type] = useDraft(`${state.case}-pad`, { pad: '', thickness: '', why: '' });
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
+  const chosen = pads.find(({ pad: one }) => one.id === typed.pad) ?? pads[0]!;
+  const take = () => {
+    const read = readQuantity(typed.thickness, 'length', unit);
+    if ('problem' in read) return setProblem(read.problem);
+    const outside = boundsProblem(
+      t('shaping.padThickness'),
+      read.value,
+      { least: 0.5, most: 60, whole: false },
+      (bound) => formatDistance(bound, unit),
+    );
+    if (outside) return setProblem(outside);
+    void save(() =>
+      write('work.done', stage, {
+        operation,
+        part: chosen.pad.id,
+        way: chosen.done!,
+        amount: read.value,
+        ...(typed.why.trim() === '' ? {} : { because: typed.why.trim() }),
+      }).then(() => type({ pad: chosen.pad.id, thickness: '', why: '' })),
+    );
+  };
+  return (
+    <Row $align="flex-end">
+      <Pick
+        label={t('shaping.part')}
+        options={pads.map(({ pad: one }) => ({ value: one.id, label: partName(state.programme, one.id) }))}
+        value={chosen.pad.id}
+        onChange={(id) => type({ ...typed, pad: id })}
+      />
+      <ReadingField
+        small
+        label={t('shaping.padThickness')}
+        kind="length"
+        unit={unit}
+        sign={unit}
+        value={typed.thickness}
+        onChange={(thickness) => {
+          type({ ...typed, thickness });
+          setProblem(undefined);
+        }}
+        onEnter={take}
+        problem={problem}
+      />
+      <Field
+        label={t('shaping.padWhy')}
+        value={typed.why}
+        onChange={(why) => type({ ...typed, why })}
+        maxLength={400}
+      />
+      <Button onPress={take} isDisabled={saving}>
+        {t('shaping.padTake')}
+      </Button>
+    </Row>
   );
 }
 

@@ -54,13 +54,13 @@ test('a plan within what its maker allows is taken; its gap is the core’s to s
 
 test('a plan made before a pass that came in meanwhile comes out otherwise, and is kept beside it', () => {
   const { log, state } = contoured();
-  const plan = decideBends(state(), part, 'contour', bends)!;
+  const plan = decideBends(state(), part, 'contour', [{ at: 70, turn: 3 }])!;
   log.write('work.done', {
     operation: 'bend-uprights',
     part,
     at: 120,
     direction: 'away-from-limb',
-    amount: 20,
+    amount: 2,
     hand: 16,
   });
   expect(judgeDecision(state(), sent(log, plan), '2026-11-24')).toMatchObject({ outcome: 'otherwise' });

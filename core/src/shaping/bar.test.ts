@@ -340,6 +340,9 @@ describe('a plan that is sent', () => {
     ],
   ])('%s is refused', (_, bends, why) => expect(sent(bends).join()).toContain(why));
 
+  test('one that bends beyond the contour over-corrects, and is refused', () =>
+    expect(sent([{ at: 60, turn: 30 }]).join()).toContain('over-correct'));
+
   test('one that takes several passes is none the worse', () =>
     expect(sent([{ at: 80, turn: 18 }])).toEqual([]));
 

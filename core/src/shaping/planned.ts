@@ -78,6 +78,9 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
       ...(sorted.some(({ at }, i) => i > 0 && at - sorted[i - 1]!.at < jaw - 1)
         ? faultAt('body.bends', `stand nearer to each other than the irons are wide (${jaw} mm)`)
         : []),
+      ...(purpose === 'contour' && overCorrects(bar, bends)
+        ? faultAt('body.bends', 'over-correct: they leave a larger gap than there is without them')
+        : []),
       ...(purpose === 'set' && !isCoronalSet(part, bends)
         ? faultAt('body.bends', 'must be the same angle once above and once below the hinge')
         : []),
@@ -89,6 +92,14 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
   again: (state, { part, purpose, bends }) => decideBends(state, part, purpose, bends),
   notYet: () => 'needs a contour of this bar first',
 };
+
+/** Bends after which a bar lies worse than before them. */
+function overCorrects(bar: BarState, bends: readonly BarBend[]): boolean {
+  if (!bar.contour || bends.length === 0) return false;
+  const { contour, held } = bar;
+  const gapOf = (shape: BarState['shape']) => largestGap(gapsAlong(shape, contour, held, gapStep));
+  return gapOf(barAfter(bar, bends)) > gapOf(bar.shape) + 0.05;
+}
 
 /** The same angle above and below the hinge. */
 function isCoronalSet(part: string, bends: readonly BarBend[]): boolean {

@@ -153,8 +153,9 @@ test('a run of heat goes on through a reload, by its own clock', async ({ page, 
   await main.getByRole('button', { name: 'On: Hold until cold' }).click();
   await main.getByRole('button', { name: 'Cold, done' }).click();
   await expect(main.getByText(/Heat pack, on the body, Tibial cuff: done\./)).toBeVisible();
-  const went = await entriesOf(page, clinic, 'shape.heat');
-  expect(went.map(({ what }) => what)).toEqual(['begun', 'stage', 'stage', 'stage', 'stage', 'ended']);
+  await expect
+    .poll(async () => (await entriesOf(page, clinic, 'shape.heat')).map(({ what }) => what))
+    .toEqual(['begun', 'stage', 'stage', 'stage', 'stage', 'ended']);
 });
 
 test('a bivalve is trimmed where it presses, until every mark is clear', async ({ page, clinic }) => {

@@ -15,17 +15,24 @@ import { useId } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
 import { useFrame } from '../figure/frame-of';
-import { color } from '../look/tokens';
+import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { formatFine } from '../parts/format';
 
+const Told = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  font-size: ${size.small};
+  color: ${color('soft')};
+`;
+
 const Place = styled.div`
   width: 100%;
-  height: 300px;
   & svg {
     display: block;
     width: 100%;
-    height: 100%;
+    height: 256px;
   }
   & text {
     font-size: 13px;
@@ -41,7 +48,7 @@ const Place = styled.div`
 `;
 
 /** px: the picture's parts from above */
-const layout = { pins: 40, body: 92, gapTop: 216, gapHeight: 60, edge: 16 };
+const layout = { pins: 40, body: 92, gapTop: 192, gapHeight: 60, edge: 16 };
 /** heights are drawn larger than lengths, so that millimetres are seen */
 const mostOver = 3;
 
@@ -70,7 +77,7 @@ export function BarPicture({
   between?: readonly BarShape[];
 }) {
   const { unit } = useWork();
-  const [place, { width }] = useFrame({ width: 604, height: 300 });
+  const [place, { width }] = useFrame({ width: 604, height: 256 });
   const hatch = useId();
   const { contour } = bar;
   if (!contour) return null;
@@ -95,7 +102,7 @@ export function BarPicture({
   const over = Math.min(mostOver, 96 / Math.max(1, (high - low) * perMm));
   const x = (at: number) => layout.edge + (far.left - at) * perMm;
   const y = (out: number) => layout.body + 4 + (high - out) * perMm * over;
-  const bottom = layout.gapTop - 26;
+  const bottom = layout.gapTop - 8;
   const lineOf = (of: (at: number) => number | undefined): Point[] =>
     places.flatMap((at) => {
       const out = of(at);
@@ -134,7 +141,7 @@ export function BarPicture({
   return (
     <Place ref={place}>
       <svg
-        viewBox={`0 0 ${width} 300`}
+        viewBox={`0 0 ${width} 256`}
         role="img"
         aria-label={t(then ? 'shaping.pictureAfter' : 'shaping.picture', {
           now: formatFine(largestGap(now), 'mm', unit),
@@ -249,9 +256,6 @@ export function BarPicture({
         <text x={width - layout.edge} y={bar.byHand ? layout.pins + 8 : bottom - 6} textAnchor="end">
           {t(bar.byHand ? 'shaping.atTheMark' : 'shaping.distalEnd')}
         </text>
-        <text x={width - layout.edge} y={bottom + 14} textAnchor="end">
-          {t('shaping.heightsDrawn', { times: over.toFixed(1) })}
-        </text>
         <rect
           x={layout.edge}
           width={width - 2 * layout.edge}
@@ -261,21 +265,20 @@ export function BarPicture({
         />
         <path d={gapPaths(now)} fill="none" stroke={color('ochre')} strokeWidth="2" />
         {then && <path d={gapPaths(then)} fill="none" stroke={color('river')} strokeWidth="2.4" />}
-        <text x={layout.edge} y={bottom + 14} style={{ fill: color('ochre') }}>
-          {t('shaping.gapNow', { gap: formatFine(largestGap(now), 'mm', unit) })}
-        </text>
-        {then && (
-          <text x={layout.edge + 150} y={bottom + 14} style={{ fill: color('river'), fontWeight: 700 }}>
-            {t('shaping.gapAfter', { gap: formatFine(largestGap(then), 'mm', unit) })}
-          </text>
-        )}
-        <text x={width / 2} y={bottom - 6} textAnchor="middle">
-          {t(after ? 'shaping.legend' : 'shaping.legendNow')}
-        </text>
-        <text x={layout.edge} y={296}>
-          {t('shaping.gapAllowed', { gap: formatFine(barTolerance, 'mm', unit) })}
-        </text>
       </svg>
+      <Told>
+        <span style={{ color: color('ochre') }}>
+          {t('shaping.gapNow', { gap: formatFine(largestGap(now), 'mm', unit) })}
+        </span>
+        {then && (
+          <b style={{ color: color('river') }}>
+            {t('shaping.gapAfter', { gap: formatFine(largestGap(then), 'mm', unit) })}
+          </b>
+        )}
+        <span>{t('shaping.gapAllowed', { gap: formatFine(barTolerance, 'mm', unit) })}</span>
+        <span>{t('shaping.heightsDrawn', { times: over.toFixed(1) })}</span>
+        <span>{t(after ? 'shaping.legend' : 'shaping.legendNow')}</span>
+      </Told>
     </Place>
   );
 }

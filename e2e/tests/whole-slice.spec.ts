@@ -92,18 +92,20 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByRole('button', { name: 'On to Shape' }).click();
 
   // Shape: the pads of strap 4 straddle the scar; one bend
-  await page.getByRole('button', { name: 'Note a scar' }).click();
+  await page.getByRole('button', { name: 'Note a scar or a wound' }).click();
   await page.getByLabel('From (− is below the mark)').fill('-20');
   await page.getByLabel('To', { exact: true }).fill('-160');
-  await page.getByRole('button', { name: 'Take the scar' }).click();
+  await page.getByRole('main').getByRole('button', { name: 'Take it', exact: true }).click();
   await expect(page.getByText('lies on the scar: split it and straddle the scar')).toBeVisible();
   await page.getByRole('button', { name: 'All pads as advised' }).click();
+  // no contour is taken here: a bend is noted as it was made
+  await page.getByRole('button', { name: 'Note a bend that was made otherwise' }).click();
   await page.getByLabel('From the hinge (− is below)').fill('-30');
   await page.getByLabel('Amount').fill('4');
   await expect(page.getByText(/Too near to the hinge/)).toBeVisible();
   await page.getByLabel('From the hinge (− is below)').fill('-110');
   await page.getByRole('button', { name: 'Note the bend' }).click();
-  await expect(page.getByText('medial upright, 110 mm below the hinge, 4° away from the limb')).toBeVisible();
+  await expect(page.getByText('110 mm below hinge, 4° away from the limb meant to stay')).toBeVisible();
   await page.getByRole('button', { name: 'On to Strap' }).click();
 
   // Strap: one at a time, the walk, the second tightening

@@ -253,7 +253,7 @@ export function BarPicture({
         <text x={layout.edge} y={bottom - 6}>
           {t(bar.byHand ? 'shaping.upperEnd' : 'shaping.proximalEnd')}
         </text>
-        <text x={width - layout.edge} y={bar.byHand ? layout.pins + 8 : bottom - 6} textAnchor="end">
+        <text x={width - layout.edge} y={bar.byHand ? 14 : bottom - 6} textAnchor="end">
           {t(bar.byHand ? 'shaping.atTheMark' : 'shaping.distalEnd')}
         </text>
         <rect

@@ -14,6 +14,7 @@ import {
   type BarState,
   type BendChoice,
   type FrameLimits,
+  type PlanRequest,
 } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -43,6 +44,17 @@ const chosenOf = (choices: readonly BendChoice[], count: number | undefined): Be
   choices.find(({ gap }) => gap <= barTolerance) ??
   choices.at(-1);
 
+/** Choices with the gap that each leaves on the bar itself: placed along it, in whole millimetres and tenths of a degree. */
+const onTheBar = (bar: BarState, request: PlanRequest, choices: readonly BendChoice[]): BendChoice[] =>
+  choices.map((choice) =>
+    bar.contour
+      ? {
+          ...choice,
+          gap: largestGap(gapsAlong(barAfter(bar, onBar(request, choice)), bar.contour, bar.held, gapStep)),
+        }
+      : choice,
+  );
+
 /** A bar bent to its contour: taken, planned, bent pass by pass, looked at, planned again. */
 export function BarWork({
   bar,
@@ -67,7 +79,7 @@ export function BarWork({
     (entering === 'plan' || (plan?.purpose !== 'set' && (plan === undefined || plan.stale || untouched)));
   const asked = planRequest(bar, frame);
   const planning = useBendPlan(isPlanning && mayShape ? asked : undefined);
-  const choices = planning.step === 'done' ? planning.choices : [];
+  const choices = planning.step === 'done' ? onTheBar(bar, planning.request, planning.choices) : [];
   const looked = planning.step === 'done' ? chosenOf(choices, count) : undefined;
   const placed = looked && planning.step === 'done' ? onBar(planning.request, looked) : undefined;
   const isLooking =

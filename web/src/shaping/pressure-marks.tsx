@@ -40,7 +40,7 @@ const Line = styled.li<{ $now: boolean }>`
 const kindOf: Record<MarkWay, Operation['kind']> = { trim: 'trim', flare: 'flare', relieve: 'mould' };
 
 /** Marks are for what is trimmed, flared or formed to the body: parts that such work is done on. */
-export const markedParts = (operations: readonly Operation[], parts: Parameters<typeof partsWorkedOn>[1]) => {
+const markedParts = (operations: readonly Operation[], parts: Parameters<typeof partsWorkedOn>[1]) => {
   const worked = operations
     .filter(({ kind }) => kind === 'trim' || kind === 'flare' || kind === 'mould')
     .flatMap((operation) => partsWorkedOn(operation, parts));

@@ -1,6 +1,5 @@
 import { datumOf } from '@estribo/core/anatomy';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
-import { operationsOf } from '@estribo/core/programmes';
 import { isAnswered } from '@estribo/core/shaping';
 import { Fragment, useState } from 'react';
 import { PointingContext, useFigureLayer, useMay, useWork } from '../case/case-context';
@@ -11,7 +10,7 @@ import { Fold } from '../parts/fold';
 import { Rule, Soft, Stack } from '../parts/layout';
 import { screenOf } from './kinds/all';
 import type { WorkOf } from './kinds/piece';
-import { markedParts, PressureMarks } from './pressure-marks';
+import { PressureMarks } from './pressure-marks';
 import { ScarEntry } from './scar-entry';
 import { ZonesTold } from './zones-told';
 
@@ -21,7 +20,9 @@ const isAsked = ({ operation }: WorkOf): boolean => operation.kind === 'pad';
 const isFolded = (work: WorkOf, isMarked: boolean): boolean =>
   isAsked(work)
     ? isAnswered(work)
-    : isMarked && (work.operation.kind === 'trim' || work.operation.kind === 'flare');
+    : isMarked &&
+      !work.operation.asked &&
+      (work.operation.kind === 'trim' || work.operation.kind === 'flare');
 
 /** What is bent, moulded, trimmed, cut or padded. */
 export default function ShapeStage() {
@@ -99,9 +100,9 @@ export default function ShapeStage() {
     ],
     ...(pointing ? { pointing } : {}),
   });
-  // edges that are taken back where they press
-  const isMarked = markedParts(operationsOf(state.programme), state.parts).some(
-    ({ kind }) => kind === 'shell',
+  // a shell whose edges are trimmed is marked where it presses
+  const isMarked = work.some(
+    ({ operation, parts }) => operation.kind === 'trim' && parts.some(({ kind }) => kind === 'shell'),
   );
 
   return (

@@ -384,6 +384,8 @@ export const modelSchema = object({
       width: finite().positive().max(80).required(),
       spread: finite().positive().max(300).required(),
       jaw: finite().positive().max(100).required(),
+      yields: finite().positive().max(3000),
+      modulus: finite().positive().max(500_000),
       keepOut: array().of(
         object({
           from: finite().required(),

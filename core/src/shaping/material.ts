@@ -36,6 +36,9 @@ export interface BarSection {
   width: Millimetres;
   /** how far apart the irons take hold */
   spread: Millimetres;
+  /** MPa, where the maker states them of this bar */
+  yields?: number | undefined;
+  modulus?: number | undefined;
 }
 
 const degrees = 180 / Math.PI;
@@ -44,8 +47,13 @@ const degrees = 180 / Math.PI;
  * The angle up to which a bar between the irons comes all the way back: 2 Y L/(E T) radians.
  * Check: aluminium Y 240 MPa, E 70 GPa, T 3 mm, L 60 mm: 7.9 degrees.
  */
-export const elasticAngle = ({ material, thickness, spread }: BarSection): Degrees =>
-  ((2 * materialRules[material].yields * spread) / (materialRules[material].modulus * thickness)) * degrees;
+export const elasticAngle = ({
+  material,
+  thickness,
+  spread,
+  yields = materialRules[material].yields,
+  modulus = materialRules[material].modulus,
+}: BarSection): Degrees => ((2 * yields * spread) / (modulus * thickness)) * degrees;
 
 /**
  * The furthest a bar is bent in one place before its inside is tighter than its material bears.

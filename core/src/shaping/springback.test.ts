@@ -43,6 +43,11 @@ test.each([9, 12, 17, 25, 40])('held at %d degrees a virgin bar keeps what the c
   expect(bentTo(virginPlace, hand / elastic).kept * elastic).toBeCloseTo((hand * radius) / kept, 1);
 });
 
+test('what a maker states of a bar goes before what is usual of its alloy', () => {
+  expect(elasticAngle({ ...aluminium, yields: 120 })).toBeCloseTo(elastic / 2, 9);
+  expect(elasticAngle({ ...aluminium, modulus: 35_000 })).toBeCloseTo(elastic * 2, 9);
+});
+
 test('under the elastic angle nothing is kept, however often', () =>
   expect(keptIn(placeAfter([7.8, 7.8, 7.8, -7.8], elastic), elastic)).toBeCloseTo(0, 9));
 

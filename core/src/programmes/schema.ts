@@ -20,7 +20,7 @@ const finite = () =>
     .strict()
     .required()
     .test('finite', 'must be a finite number', (value) => Number.isFinite(value));
-const degrees = () =>
+const optionalFinite = () =>
   number()
     .strict()
     .test('finite', 'must be a finite number', (value) => value === undefined || Number.isFinite(value));
@@ -57,7 +57,7 @@ const stepShapes: Record<MeasuringStep['kind'], ObjectShape> = {
   posture: {
     ...optional,
     joint: one(joints),
-    target: lazy((value) => (typeof value === 'string' ? string().oneOf(['as-ordered']) : degrees())),
+    target: lazy((value) => (typeof value === 'string' ? string().oneOf(['as-ordered']) : optionalFinite())),
     tolerance: finite().positive(),
   },
   mark: { ...optional, landmark: landmark() },
@@ -366,8 +366,10 @@ export const modelSchema = object({
     flexion: array().of(finite()).required(),
     kind: string().oneOf(hardwareKinds),
     lock: array().of(finite()),
-    installed: object({ extension: degrees(), flexion: degrees() }).noUnknown().default(undefined),
-    gives: degrees().positive().max(20),
+    installed: object({ extension: optionalFinite(), flexion: optionalFinite() })
+      .noUnknown()
+      .default(undefined),
+    gives: optionalFinite().positive().max(20),
   })
     .noUnknown()
     .default(undefined),
@@ -384,8 +386,8 @@ export const modelSchema = object({
       width: finite().positive().max(80).required(),
       spread: finite().positive().max(300).required(),
       jaw: finite().positive().max(100).required(),
-      yields: finite().positive().max(3000),
-      modulus: finite().positive().max(500_000),
+      yields: optionalFinite().positive().max(3000),
+      modulus: optionalFinite().positive().max(500_000),
       keepOut: array().of(
         object({
           from: finite().required(),

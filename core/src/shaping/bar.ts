@@ -13,7 +13,7 @@ import {
 } from './bar-shape';
 import { fitBends, gapReadWithin } from './bar-fit';
 import type { Arm, BendWays, PlanGrid, PlanLimits } from './bend-plan';
-import { bendOf, placeProblems, turnOf, waysLeft, type Bend, type FrameLimits } from './bends';
+import { bendOf, jawOf, placeProblems, turnOf, waysLeft, type Bend, type FrameLimits } from './bends';
 import { bendDone, nextPass, type BenchPass } from './bench-passes';
 import { targetOf, type Contour, type ContourSource } from './contour';
 import { barRead, contourTaken, bendsPlanned, workDone } from './entries';
@@ -232,7 +232,7 @@ function followed(
   const since = made.filter((bend) => record.isAfter({ id: bend.entry }, { id }));
   return {
     work: [...body.bends].sort(benchOrder(byHand)).map(({ at, turn }): PlannedWork => {
-      const here = since.filter(({ place }) => Math.abs(place - at) < (frame.bar?.jaw ?? 20) / 2);
+      const here = since.filter(({ place }) => Math.abs(place - at) < jawOf(frame) / 2);
       const done = here.reduce((sum, one) => sum + one.turn, 0);
       const left = turn - done;
       const hands = made.filter(({ place }) => Math.abs(place - at) < 1).map(({ hand }) => hand ?? 0);
@@ -279,6 +279,13 @@ export function gapsAlong(shape: BarShape, contour: Contour, held: Millimetres, 
 
 export const largestGap = (gaps: readonly GapAt[]): Millimetres =>
   Math.max(0, ...gaps.map(({ gap }) => Math.abs(gap)));
+
+/** mm between two places along a bar at which its gap is told */
+export const gapStep = 2;
+
+/** The largest gap that a bar of some shape leaves to its contour; undefined without one. */
+export const gapLeft = ({ contour, held }: BarState, shape: BarShape): Millimetres | undefined =>
+  contour && largestGap(gapsAlong(shape, contour, held, gapStep));
 
 /**
  * A bar that nothing rigid holds, laid on its mark: turned about it to where its largest gap is the least.

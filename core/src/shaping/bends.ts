@@ -57,8 +57,11 @@ export type BendProblem = (typeof bendProblems)[number];
 /** Bends of one bar nearer to each other than this are in one place, where nothing says how wide the irons are. An estimate. */
 const onePlace: Millimetres = 20;
 
+/** How wide the irons are that a frame is bent with. */
+export const jawOf = ({ bar }: Pick<FrameLimits, 'bar'>): Millimetres => bar?.jaw ?? onePlace;
+
 const isOnePlace = (frame: FrameLimits, one: Millimetres, other: Millimetres): boolean =>
-  Math.abs(one - other) < (frame.bar?.jaw ?? onePlace);
+  Math.abs(one - other) < jawOf(frame);
 
 /** Degrees of a bend, away from the limb positive. */
 export const turnOf = ({ direction, amount }: Pick<Bend, 'direction' | 'amount'>): Degrees =>

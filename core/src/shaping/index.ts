@@ -2,6 +2,7 @@ export {
   bendOf,
   bendProblems,
   coronalSet,
+  jawOf,
   judgeBend,
   keepOuts,
   placeProblems,
@@ -17,7 +18,9 @@ export {
   barAfter,
   barTolerance,
   benchOrder,
+  gapLeft,
   gapsAlong,
+  gapStep,
   isBent,
   largestGap,
   onBar,
@@ -54,7 +57,7 @@ export {
 } from './heat-runs';
 export { barMaterials, elasticAngle, materialRules, type BarMaterial } from './material';
 export { padAdvice, type Pad, type PadAdvice } from './pads';
-export { decideBends, gapStep, plannedDecision } from './planned';
+export { decideBends, plannedDecision } from './planned';
 export { isOpenMark, type PressureMark } from './pressure-marks';
 export { partsOnZones, prominencesOf, zoneKinds, type OnZone, type Zone } from './zones';
 export type { WorkDone } from './kind';

@@ -1,6 +1,6 @@
 import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
-import { gapsAlong, largestGap, barAfter, type BarBend, type BarState } from './bar';
-import { coronalSet, judgeBend, type Bend, type FrameLimits } from './bends';
+import { gapLeft, barAfter, type BarBend, type BarState } from './bar';
+import { judgeBend, type Bend, type FrameLimits } from './bends';
 import type { bendsPlanned } from './entries';
 import type { ShapingState } from './fold';
 
@@ -13,9 +13,6 @@ type Bendable = DecidedUnder & {
 
 const barOf = ({ shaping }: Bendable, part: string): BarState | undefined =>
   shaping.bars.find((bar) => bar.part.id === part);
-
-/** mm between two steps along a bar at which its gap is told */
-export const gapStep = 2;
 
 /**
  * The bends chosen for a bar, with what they leave of the gap as it is computed from the bar as it is known.
@@ -30,15 +27,12 @@ export function decideBends(
 ): BendsPlanned | undefined {
   const bar = barOf(state, part);
   if (!bar || (purpose === 'contour' && !bar.contour)) return undefined;
-  const after = barAfter(bar, bends);
+  const gap = purpose === 'contour' ? gapLeft(bar, barAfter(bar, bends)) : undefined;
   return {
     part,
     purpose,
     bends: bends.map(({ at, turn }) => ({ at, turn })),
-    gap:
-      purpose === 'contour' && bar.contour
-        ? Math.round(largestGap(gapsAlong(after, bar.contour, bar.held, gapStep)) * 100) / 100
-        : 0,
+    gap: gap === undefined ? 0 : Math.round(gap * 100) / 100,
     ...provenance(state, [
       ...(purpose === 'contour' && bar.contour ? [bar.contour.entry] : []),
       ...(bar.read === undefined ? [] : [bar.read]),
@@ -81,7 +75,7 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
       ...(purpose === 'contour' && overCorrects(bar, bends)
         ? faultAt('body.bends', 'over-correct: they leave a larger gap than there is without them')
         : []),
-      ...(purpose === 'set' && !isCoronalSet(part, bends)
+      ...(purpose === 'set' && !isCoronalSet(bends)
         ? faultAt('body.bends', 'must be the same angle once above and once below the hinge')
         : []),
       ...(purpose === 'set' && state.shaping.bars.some((other) => isSameWay(other, part, bends))
@@ -95,20 +89,15 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
 
 /** Bends after which a bar lies worse than before them. */
 function overCorrects(bar: BarState, bends: readonly BarBend[]): boolean {
-  if (!bar.contour || bends.length === 0) return false;
-  const { contour, held } = bar;
-  const gapOf = (shape: BarState['shape']) => largestGap(gapsAlong(shape, contour, held, gapStep));
-  return gapOf(barAfter(bar, bends)) > gapOf(bar.shape) + 0.05;
+  const [now, then] = [gapLeft(bar, bar.shape), gapLeft(bar, barAfter(bar, bends))];
+  return bends.length > 0 && now !== undefined && then !== undefined && then > now + 0.05;
 }
 
 /** The same angle above and below the hinge. */
-function isCoronalSet(part: string, bends: readonly BarBend[]): boolean {
+function isCoronalSet(bends: readonly BarBend[]): boolean {
   const [above, below] = [bends.find(({ at }) => at > 0), bends.find(({ at }) => at < 0)];
   if (bends.length !== 2 || !above || !below) return false;
-  const set = coronalSet(part, above.turn, { above: above.at, below: -below.at });
-  return (
-    Math.abs(set[1]!.amount - Math.abs(below.turn)) < 1e-6 && Math.sign(above.turn) === Math.sign(below.turn)
-  );
+  return Math.abs(above.turn - below.turn) < 1e-6;
 }
 
 /** Another bar of the pair that was set the same way. */

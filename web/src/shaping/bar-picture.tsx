@@ -4,13 +4,13 @@ import {
   gapStep,
   heightOf,
   largestGap,
+  placeOn,
   targetOf,
   type BarBend,
   type BarShape,
   type BarState,
   type FrameLimits,
 } from '@estribo/core/shaping';
-import { placeOn } from '@estribo/core/shaping';
 import { useId } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';

@@ -4,10 +4,9 @@ import {
   barTolerance,
   coronalSet,
   decideBends,
-  gapsAlong,
-  gapStep,
+  gapLeft,
   isBent,
-  largestGap,
+  jawOf,
   onBar,
   planRequest,
   type BarBend,
@@ -46,14 +45,10 @@ const chosenOf = (choices: readonly BendChoice[], count: number | undefined): Be
 
 /** Choices with the gap that each leaves on the bar itself: placed along it, in whole millimetres and tenths of a degree. */
 const onTheBar = (bar: BarState, request: PlanRequest, choices: readonly BendChoice[]): BendChoice[] =>
-  choices.map((choice) =>
-    bar.contour
-      ? {
-          ...choice,
-          gap: largestGap(gapsAlong(barAfter(bar, onBar(request, choice)), bar.contour, bar.held, gapStep)),
-        }
-      : choice,
-  );
+  choices.map((choice) => ({
+    ...choice,
+    gap: gapLeft(bar, barAfter(bar, onBar(request, choice))) ?? choice.gap,
+  }));
 
 /** A bar bent to its contour: taken, planned, bent pass by pass, looked at, planned again. */
 export function BarWork({
@@ -93,7 +88,7 @@ export function BarWork({
   const after = ahead.length > 0 ? barAfter(bar, ahead) : undefined;
   // in the order of the list: what the bar is laid on after each
   const between = ahead.slice(0, -1).map((_, i) => barAfter(bar, ahead.slice(0, i + 1)));
-  const gapNow = contour ? largestGap(gapsAlong(bar.shape, contour, bar.held, gapStep)) : undefined;
+  const gapNow = gapLeft(bar, bar.shape);
   const lies = gapNow !== undefined && gapNow <= barTolerance && bar.made.length > 0;
   const takePlan = () => {
     if (!placed) return;
@@ -270,7 +265,7 @@ function CoronalSet({ bar, frame, stage }: { bar: BarState; frame: FrameLimits; 
     if ('problem' in read) return setProblem(read.problem);
     const most = Math.min(frame.total / 2, bar.left / 2);
     if (read.value === 0 || Math.abs(read.value) > most) return setProblem(t('shaping.setBetween', { most }));
-    const place = Math.round(frame.hingeZone + (frame.bar?.jaw ?? 20));
+    const place = Math.round(frame.hingeZone + jawOf(frame));
     const bends = coronalSet(bar.part.id, read.value, { above: place, below: place });
     const body = decideBends(
       state,

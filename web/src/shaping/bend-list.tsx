@@ -10,6 +10,7 @@ import { Row, Small, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
+import type { WorkStage } from './kinds/piece';
 import { halfDegrees, markOf, placeOnBar, wayOfTurn, wayWords } from './bar-words';
 
 const Sheet = styled.ol`
@@ -80,15 +81,7 @@ export function saidOfWork(bar: BarState, { turn, done, next }: PlannedWork): st
  * The plan as a numbered working list: where, how much stays and which way, how far the hand goes, what it is laid on. What is done
  * next stands under it with its one action.
  */
-export function BendList({
-  bar,
-  frame,
-  stage,
-}: {
-  bar: BarState;
-  frame: FrameLimits;
-  stage: 'shape' | 'strap' | 'review';
-}) {
+export function BendList({ bar, frame, stage }: { bar: BarState; frame: FrameLimits; stage: WorkStage }) {
   const { unit, write, state } = useWork();
   const mayShape = useMay(stage)('shaping.write');
   const [picked, pick] = useState<number>();

@@ -1802,6 +1802,8 @@ export const en = {
     padWhy: 'Why',
     padTake: 'Note it',
     pointInShape: 'Drawn in the stage Shape.',
+    stillHot:
+      'Read at {{celsius}} °C, over {{limit}}: not on the body, whatever time has passed. Read it again.',
     noBendHinge: 'hinge: no bend',
     keepOut: { shim: 'shim: no bend', slots: 'slots: no bend', 'coronal-hinge': 'coronal hinge: no bend' },
     picture: 'The bar over its contour; now up to {{now}} off it.',

@@ -1832,6 +1832,8 @@ export const es: SameShape<typeof en> = {
     padWhy: 'Por qué',
     padTake: 'Anotarlo',
     pointInShape: 'Se dibuja en la etapa Formar.',
+    stillHot:
+      'Leído a {{celsius}} °C, más de {{limit}}: en el cuerpo no, pase el tiempo que pase. Léalo otra vez.',
     noBendHinge: 'bisagra: no doblar',
     keepOut: {
       shim: 'calza: no doblar',

@@ -150,3 +150,15 @@ test('what was read cool and has set already is not put on to be formed', async 
   expect(screen.getByText(/It no longer forms, at 38 °C and less/)).toBeTruthy();
   expect(on().disabled).toBe(true);
 });
+
+test('a thermometer that still reads hot when the material’s time is over keeps it off the body', async () => {
+  const hot = [20, { what: 'read', celsius: 58 }] as const;
+  const { leave } = await show(running('gun', ...cooling, hot), stated(38));
+  expect(screen.getByText(/Read at 58 °C, over 43: not on the body/)).toBeTruthy();
+  expect(on().disabled).toBe(true);
+  leave();
+  // read while it was waited for, it says nothing of how it is now
+  await show(running('gun', ...cooling, [170, { what: 'read', celsius: 70 }]), stated(38));
+  expect(screen.getByText(/own waiting time of 2 min is over/)).toBeTruthy();
+  expect(on().disabled).toBe(false);
+});

@@ -382,7 +382,15 @@ function contactOf(
   const why = named('cooling', now.cooling.why);
   if (!plastic) return { mayTouch: false, left: undefined, said: `${why} ${t('shaping.ownTimeUnknown')}` };
   const since = Date.parse(now.heatEnded ?? now.stageSince) / 1000;
-  const left = since + plastic.waits * 60 - seconds;
+  const over = since + plastic.waits * 60;
+  const left = over - seconds;
+  // a thermometer that still read hot when the time was over counts for more than the time
+  if (last && Date.parse(last.at) / 1000 >= over)
+    return {
+      mayTouch: false,
+      left: undefined,
+      said: t('shaping.stillHot', { celsius: last.celsius, limit: contactLimit }),
+    };
   return {
     mayTouch: left <= 0,
     // a waiting time of the material's is no countdown of its temperature: the face shows what has passed

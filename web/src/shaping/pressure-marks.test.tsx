@@ -54,3 +54,16 @@ test('a mark without the figure: its face and its level are typed; without eithe
   await user.click(screen.getByRole('button', { name: 'Take the mark' }));
   expect(written[0]!.body).toMatchObject({ offset: -150, face: 'front', aside: 0 });
 });
+
+test('a face that is chosen is no place yet, and can be chosen again', async () => {
+  const { user, written } = await showStage(ShapeStage, shapedLogbook(), { context: shapedContext });
+  await user.type(screen.getByLabelText('By how much'), '6');
+  await user.click(screen.getByRole('radio', { name: 'medial' }));
+  await user.click(screen.getByRole('button', { name: 'Take the mark' }));
+  expect(written).toEqual([]);
+  expect(screen.getByText('Touch the figure, or type its level.')).toBeTruthy();
+  await user.click(screen.getByRole('radio', { name: 'lateral' }));
+  await user.type(screen.getByLabelText('Level (− is below the mark)'), '-150');
+  await user.click(screen.getByRole('button', { name: 'Take the mark' }));
+  expect(written[0]!.body).toMatchObject({ face: 'lateral', offset: -150 });
+});

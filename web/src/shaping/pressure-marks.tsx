@@ -162,7 +162,9 @@ function MarkLine({ mark, number, stage }: { mark: PressureMark; number: number;
 }
 
 interface Draft {
+  /** where the figure was touched; else the face and a level are told */
   spot: SpotAt | null;
+  face: string;
   part: string;
   way: MarkWay;
   amount: string;
@@ -177,6 +179,7 @@ function NewMark() {
   const ways = markWays.filter((way) => operationsOf(programme).some(({ kind }) => kind === kindOf[way]));
   const [draft, setDraft] = useDraft<Draft>(`${state.case}-mark`, {
     spot: null,
+    face: '',
     part: parts[0]?.id ?? '',
     way: ways[0] ?? 'trim',
     amount: '',
@@ -198,12 +201,13 @@ function NewMark() {
             point(false);
             // a part that lies on the face that was touched
             const there = parts.find((part) => 'faces' in part && part.faces.includes(spot.face));
-            change({ spot, level: '', part: there?.id ?? draft.part });
+            change({ spot, face: spot.face, level: '', part: there?.id ?? draft.part });
           },
         }
       : undefined,
   );
   const faces = programme.region === 'leg' || programme.region === 'ankle' ? legFaces : trunkFaces;
+  const face = faces.find((one) => one === draft.face) ?? faces[0];
   const take = () => {
     const wrong: Record<string, string> = {};
     const amount = readQuantity(draft.amount, 'length', unit);
@@ -220,7 +224,7 @@ function NewMark() {
     if (typed && 'problem' in typed) wrong.level = typed.problem;
     if (!draft.spot && !typed) wrong.level = t('shaping.whereIsMark');
     if (Object.keys(wrong).length > 0) return setProblem(wrong);
-    const spot = draft.spot ?? { level: 0, face: faces[0], aside: 0 };
+    const spot = draft.spot ?? { level: 0, face, aside: 0 };
     const body: BodyOf<'shape.marked'> = {
       part: draft.part,
       from: datumOf[programme.region],
@@ -250,16 +254,14 @@ function NewMark() {
           </Soft>
         )}
       </Row>
-      {!draft.spot && (
-        <Row $align="flex-end">
-          <Choice
-            label={t('shaping.markFace')}
-            options={faces.map((value) => ({ value, label: named('face', value) }))}
-            value={faces[0]}
-            onChange={(face) => change({ spot: { level: 0, face, aside: 0 } })}
-          />
-        </Row>
-      )}
+      <Choice
+        label={t('shaping.markFace')}
+        options={faces.map((value) => ({ value, label: named('face', value) }))}
+        value={face}
+        onChange={(chosen) =>
+          change({ face: chosen, spot: draft.spot && { ...draft.spot, face: chosen, aside: 0 } })
+        }
+      />
       <Row $align="flex-end">
         <LengthField
           label={t('shaping.markLevel')}

@@ -15,7 +15,7 @@ import { fitBends, gapReadWithin } from './bar-fit';
 import type { Arm, BendWays, PlanGrid, PlanLimits } from './bend-plan';
 import { bendOf, jawOf, placeProblems, turnOf, waysLeft, type Bend, type FrameLimits } from './bends';
 import { bendDone, nextPass, type BenchPass } from './bench-passes';
-import { targetOf, type Contour, type ContourSource } from './contour';
+import { contourOf, targetOf, type Contour, type ContourSource } from './contour';
 import { barRead, contourTaken, bendsPlanned, workDone } from './entries';
 import { elasticAngle, furthestAngle } from './material';
 import { learnSpring, type LearnedSpring, type SeenPass } from './springback';
@@ -94,11 +94,7 @@ export function foldBar(
   const byHand = operation.how === 'by-hand';
   const isOf = (one: { body: { part?: string | undefined } }) => one.body.part === part.id;
   const contourEntry = record.of(contourTaken).findLast(isOf);
-  const contour = contourEntry && {
-    ...contourEntry.body,
-    gapAtTop: contourEntry.body.gapAtTop ?? 0,
-    entry: contourEntry.id,
-  };
+  const contour = contourEntry && { ...contourOf(contourEntry.body), entry: contourEntry.id };
   const elastic = byHand || !frame.bar ? undefined : elasticAngle(frame.bar);
   const supplied = frame.bar?.supplied?.[part.id];
   let shape: BarShape = supplied ? reaching(barThrough(supplied), frame.reach) : straightBar(frame.reach);
@@ -112,8 +108,7 @@ export function foldBar(
   for (const entry of record.all) {
     if (entry.kind === contourTaken.kind) {
       const body = entry.body as BodyIn<typeof contourTaken>;
-      if (body.part === part.id)
-        target = targetOf({ ...body, gapAtTop: body.gapAtTop ?? 0 }, frame.hingeZone);
+      if (body.part === part.id) target = targetOf(contourOf(body), frame.hingeZone);
     }
     if (entry.kind === workDone.kind) {
       const body = entry.body as BodyIn<typeof workDone>;

@@ -38,6 +38,11 @@ export interface Contour {
 /** mm beyond where it is held over which a bar comes from its pad to the liner. An estimate. */
 const comesInOver: Millimetres = 60;
 
+/** A contour as it was taken: without room at its top where none was said. */
+export const contourOf = <C extends Omit<Contour, 'gapAtTop'> & { gapAtTop?: Millimetres | undefined }>(
+  taken: C,
+): C & Contour => ({ ...taken, gapAtTop: taken.gapAtTop ?? 0 });
+
 /** The share of a bar's length over which the room at its top opens. An estimate. */
 const opensOver = 0.4;
 

@@ -1,4 +1,4 @@
-import { buildOf, landmarkLevel, templateStature, type Region } from '../anatomy';
+import { buildOf, templateStature, type Region } from '../anatomy';
 import {
   applies,
   holds,
@@ -12,14 +12,14 @@ import {
 import type { LiveRecord } from '../record';
 import { foldBar, type BarState } from './bar';
 import type { FrameLimits } from './bends';
-import type { Contour, ContourSource } from './contour';
+import { contourOf, type Contour, type ContourSource } from './contour';
 import { contourTaken, scarSeen, workDone } from './entries';
 import { foldHeat, type HeatNow } from './heat';
 import type { WorkDone } from './kind';
 import { canBeDone, partsWorkedOn, type Operation, type OperationKind } from './operations';
 import { padAdvice, type PadAdvice } from './pads';
 import { foldMarks, type PressureMark } from './pressure-marks';
-import { prominencesOf, type Zone } from './zones';
+import type { Zone } from './zones';
 
 type PadWay = 'placed' | 'split' | 'left-out' | undefined;
 
@@ -34,8 +34,7 @@ export interface WorkOnBrace {
 
 /** What was found and done on the brace in Shape. */
 export interface ShapingState {
-  /** scars and wounds as they were seen, and the region's bony prominences */
-  zones: Zone[];
+  /** scars and wounds as they were seen */
   scars: Zone[];
   pads: { pad: PartOf<'pad'>; advice: PadAdvice; done: PadWay }[];
   /** bars that are bent to a contour */
@@ -75,7 +74,6 @@ export function foldShaping(
       : [],
   );
   return {
-    zones: [...scars, ...prominencesOf(region, (landmark) => landmarkLevel(region, landmark, average))],
     scars,
     pads: partsOfKind(parts, 'pad').map((pad) => ({
       pad,
@@ -90,7 +88,7 @@ export function foldShaping(
     forms: record
       .of(contourTaken)
       .filter(({ body }) => bars.every(({ part }) => part.id !== body.part))
-      .map(({ id, body }) => ({ ...body, gapAtTop: body.gapAtTop ?? 0, entry: id })),
+      .map(({ id, body }) => ({ ...contourOf(body), entry: id })),
     heat: foldHeat(record),
     marks: foldMarks(record),
     work: operations

@@ -6,7 +6,6 @@ export {
   judgeBend,
   keepOuts,
   placeProblems,
-  spent,
   turnOf,
   type BarData,
   type Bend,

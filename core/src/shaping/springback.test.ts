@@ -1,15 +1,21 @@
 import { elasticAngle, furthestAngle, materialRules } from './material';
-import {
-  angleKept,
-  bentTo,
-  furthestHand,
-  handFor,
-  keptIn,
-  learnSpring,
-  placeAfter,
-  radiusKept,
-  virginPlace,
-} from './springback';
+import { bentTo, furthestHand, handFor, keptIn, learnSpring, placeAfter, virginPlace } from './springback';
+
+/**
+ * What of a bend stays, Ri/Rf = 4x^3 - 3x + 1 with x = Ri Y/(E T) (Kalpakjian and Schmid).
+ * @param inside radius under load, Ri
+ * @param thickness T, same unit
+ * @param yields Y and modulus E, same unit
+ * @returns radius that stays, Infinity where it comes all the way back (x at 0.5 or more)
+ */
+function radiusKept(inside: number, thickness: number, yields: number, modulus: number): number {
+  const x = (inside * yields) / (modulus * thickness);
+  return x >= 0.5 ? Infinity : inside / (4 * x ** 3 - 3 * x + 1);
+}
+
+/** The share of the angle that stays, (2 Ri/T + 1)/(2 Rf/T + 1) (Kalpakjian and Schmid). */
+const angleKept = (inside: number, kept: number, thickness: number): number =>
+  kept === Infinity ? 0 : ((2 * inside) / thickness + 1) / ((2 * kept) / thickness + 1);
 
 const aluminium = { material: 'aluminium', thickness: 3, width: 18, spread: 60 } as const;
 const elastic = elasticAngle(aluminium);
@@ -19,6 +25,12 @@ test('the handbook’s example: a radius of 0.531 in, 0.9443 of the angle', () =
   const kept = radiusKept(0.5, 0.0359, 40_000, 29e6);
   expect(kept).toBeCloseTo(0.531, 3);
   expect(angleKept(0.5, kept, 0.0359)).toBeCloseTo(0.9443, 4);
+});
+
+test('the layers give the handbook’s radius: 0.5 in under load, 0.531 in after it', () => {
+  // curvature under load in units of the one at which it yields: E T/(2 Y Ri)
+  const hand = (29e6 * 0.0359) / (2 * 40_000 * 0.5);
+  expect((0.5 * hand) / bentTo(virginPlace, hand).kept).toBeCloseTo(0.531, 3);
 });
 
 test('x of a half or more: it stays elastic and comes all the way back', () => {

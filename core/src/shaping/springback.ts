@@ -1,23 +1,5 @@
 import type { Degrees } from '../quantity';
 
-/**
- * What of a bend stays, Ri/Rf = 4x^3 - 3x + 1 with x = Ri Y/(E T) (Kalpakjian and Schmid).
- * @param inside radius under load, Ri
- * @param thickness T, same unit
- * @param yields Y and modulus E, same unit
- * @returns radius that stays, Infinity where it comes all the way back (x at 0.5 or more)
- */
-export function radiusKept(inside: number, thickness: number, yields: number, modulus: number): number {
-  const x = (inside * yields) / (modulus * thickness);
-  return x >= 0.5 ? Infinity : inside / (4 * x ** 3 - 3 * x + 1);
-}
-
-/** The share of the angle that stays, (2 Ri/T + 1)/(2 Rf/T + 1) (Kalpakjian and Schmid). */
-export const angleKept = (inside: number, kept: number, thickness: number): number =>
-  (2 * inside) / thickness + 1 === Infinity || kept === Infinity
-    ? 0
-    : ((2 * inside) / thickness + 1) / ((2 * kept) / thickness + 1);
-
 /*
  * One place of a bar through all its bends. The bar is elastic and then plastic without hardening, as the closed form above has it;
  * it is followed in layers through its thickness, each with the strain that stayed in it. So a second pass starts from

@@ -1,5 +1,3 @@
-import { bodyOf, buildOf } from '@estribo/core/anatomy';
-import { levelOn } from '@estribo/core/brace';
 import { readStations } from '@estribo/core/exchange';
 import type { BodyOf, CaseState } from '@estribo/core/logbook';
 import { bodyReadings } from '@estribo/core/measuring';
@@ -15,7 +13,6 @@ import { TextArea, TextField, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
-import { hingeLevel } from '../figure/layer';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -25,15 +22,10 @@ import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { placeOnBar } from './bar-words';
-import { LengthField } from './length-field';
+import { LengthField, PlaceFields } from './length-field';
+import { useBarEdge } from './on-body';
 import { readLengthOr } from './read-station';
 import { Tracing } from './tracing';
-
-const Stations = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
-  gap: 10px 12px;
-`;
 
 const Pasted = styled(TextArea)`
   width: 100%;
@@ -80,7 +72,8 @@ export function ContourEntry({
   reach: { proximal: number; distal: number };
   onTaken?: () => void;
 }) {
-  const { state, unit, stature, write } = useWork();
+  const { state, unit, write } = useWork();
+  const edge = useBarEdge(bar);
   const sources: ContourSource[] = bar.byHand
     ? ['inclinometer', 'stations', 'tracing']
     : ['straight-edge', 'stations', 'tracing', 'girths'];
@@ -105,7 +98,7 @@ export function ContourEntry({
     draft.source === 'inclinometer'
       ? backContour(state)
       : draft.source === 'girths'
-        ? edgeContour(state, bar, stature, places)
+        ? edgeContour(edge, places)
         : undefined;
 
   const stationsOf = (): Station[] | undefined => {
@@ -176,7 +169,7 @@ export function ContourEntry({
       />
       <Soft>{named('contourHow', draft.source)}</Soft>
       {draft.source === 'straight-edge' && (
-        <Stations>
+        <PlaceFields>
           {places.map((at) => (
             <LengthField
               key={at}
@@ -189,7 +182,7 @@ export function ContourEntry({
               problem={problem[at]}
             />
           ))}
-        </Stations>
+        </PlaceFields>
       )}
       {draft.source === 'stations' && (
         <TextField value={draft.text} onChange={(text) => change({ text })}>
@@ -264,19 +257,10 @@ function backContour({ measuring, side }: CaseState): Station[] {
 }
 
 /** The drawn body's edge on the bar's side: girths and widths as they were read, both sides in one. */
-function edgeContour(state: CaseState, bar: BarState, stature: number, places: readonly number[]): Station[] {
-  const { programme, side, measuring, parts } = state;
-  const readings = bodyReadings(measuring.states, side);
-  if (!readings.any) return [];
-  const body = bodyOf(programme.region, side, readings, buildOf(stature));
-  const { face } = bar.part.course[0]!;
-  const view = body.views.find(({ faces }) => faces[face] === 0 || faces[face] === 1);
-  const from = hingeLevel(parts);
-  const held = from && levelOn(from, body.level);
-  if (!view || held === undefined) return [];
-  const share = view.faces[face] as 0 | 1;
-  return contourOfEdge((at) => {
-    const edges = view.edges(held + at, from!.from);
-    return edges && (share === 1 ? edges[1] : -edges[0]);
-  }, places);
-}
+const edgeContour = (edge: ReturnType<typeof useBarEdge>, places: readonly number[]): Station[] =>
+  edge?.isRead
+    ? contourOfEdge((at) => {
+        const edges = edge.view.edges(edge.held + at, edge.from);
+        return edges && edge.outwards * edges[edge.outwards === 1 ? 1 : 0];
+      }, places)
+    : [];

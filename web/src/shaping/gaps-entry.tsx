@@ -1,6 +1,5 @@
 import type { BarState } from '@estribo/core/shaping';
 import { useState } from 'react';
-import styled from 'styled-components';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
 import { t } from '../messages';
@@ -10,14 +9,8 @@ import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { placeOnBar } from './bar-words';
-import { LengthField } from './length-field';
+import { LengthField, PlaceFields } from './length-field';
 import { readLengthOr } from './read-station';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
-  gap: 10px 12px;
-`;
 
 interface Draft {
   what: 'gaps' | 'offsets';
@@ -75,7 +68,7 @@ export function GapsEntry({
         onChange={(what) => setDraft({ ...draft, what })}
       />
       <Soft>{t(`shaping.readHow.${draft.what}`)}</Soft>
-      <Fields>
+      <PlaceFields>
         {shown.map((at) => (
           <LengthField
             key={at}
@@ -94,7 +87,7 @@ export function GapsEntry({
             problem={problem[at]}
           />
         ))}
-      </Fields>
+      </PlaceFields>
       {problem.all && (
         <Notice tone="stop" live>
           {problem.all}

@@ -1,5 +1,13 @@
 import type { LengthUnit } from '@estribo/core/quantity';
+import styled from 'styled-components';
 import { ReadingField } from '../parts/reading-field';
+
+/** Fields for many places, as many beside each other as there is room for. */
+export const PlaceFields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
+  gap: 10px 12px;
+`;
 
 /** A small field for a length in the shaping stage: a gap, a thickness, an offset. */
 export function LengthField({

@@ -16,18 +16,17 @@ import type { SpotAt } from '../figure/layer';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { partName } from '../messages/fitting';
-import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { formatDistance, formatReading } from '../parts/format';
 import { Row, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { Pick } from '../parts/pick';
-import { readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import type { WorkStage } from './kinds/piece';
 import { LengthField } from './length-field';
 import { readPlace } from './read-place';
+import { readLength, readLengthOr, thickness } from './read-station';
 
 const Line = styled.li<{ $now: boolean }>`
   padding: 10px 12px;
@@ -87,20 +86,13 @@ function MarkLine({ mark, number, stage }: { mark: PressureMark; number: number;
   const left = Math.max(0, mark.amount - mark.taken);
   const work = () => {
     if (!operation) return;
-    const read = amount.trim() === '' ? { value: left || mark.amount } : readQuantity(amount, 'length', unit);
+    const read = readLengthOr(amount, unit, { ...thickness, absent: left || mark.amount });
     if ('problem' in read) return setProblem(read.problem);
-    const outside = boundsProblem(
-      t('shaping.howMuch'),
-      read.value,
-      { least: 0.5, most: 60, whole: false },
-      (bound) => formatDistance(bound, unit),
-    );
-    if (outside) return setProblem(outside);
     void save(() =>
       write('work.done', stage, {
         operation: operation.id,
         part: mark.part,
-        amount: read.value,
+        amount: read.value!,
         mark: mark.entry,
       }).then(() => setAmount('')),
     );
@@ -210,13 +202,8 @@ function NewMark() {
   const face = faces.find((one) => one === draft.face) ?? faces[0];
   const take = () => {
     const wrong: Record<string, string> = {};
-    const amount = readQuantity(draft.amount, 'length', unit);
+    const amount = readLength(draft.amount, unit, thickness);
     if ('problem' in amount) wrong.amount = amount.problem;
-    else if (amount.value <= 0 || amount.value > 60)
-      wrong.amount = t('shaping.between', {
-        least: formatDistance(0.5, unit),
-        most: formatDistance(60, unit),
-      });
     const typed =
       draft.level.trim() === ''
         ? undefined

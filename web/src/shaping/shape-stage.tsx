@@ -11,6 +11,7 @@ import { Rule, Soft, Stack } from '../parts/layout';
 import { screenOf } from './kinds/all';
 import type { WorkOf } from './kinds/piece';
 import { PressureMarks } from './pressure-marks';
+import { useZones } from './on-body';
 import { ScarEntry } from './scar-entry';
 import { ZonesTold } from './zones-told';
 
@@ -28,7 +29,8 @@ const isFolded = (work: WorkOf, isMarked: boolean): boolean =>
 export default function ShapeStage() {
   const { state } = useWork();
   const mayNow = useMay('shape');
-  const { pads, scars, zones, bars, marks, work } = state.shaping;
+  const { pads, scars, bars, marks, work } = state.shaping;
+  const { zones } = useZones();
   const [pointing, setPointing] = useState<FigurePointing>();
   const mayShape = mayNow('shaping.write');
   const reference = hingeLevel(state.parts);

@@ -1,13 +1,11 @@
-import { levelOn } from '@estribo/core/brace';
-import { bodyOf, buildOf } from '@estribo/core/anatomy';
-import { bodyReadings } from '@estribo/core/measuring';
 import type { BarState, Station } from '@estribo/core/shaping';
 import { useState } from 'react';
-import { useCanPoint, useFigurePointing, useWork } from '../case/case-context';
-import { hingeLevel, type PointedAt } from '../figure/layer';
+import { useCanPoint, useFigurePointing } from '../case/case-context';
+import type { PointedAt } from '../figure/layer';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft } from '../parts/layout';
+import { useBarEdge } from './on-body';
 
 /** mm between two stations that a traced line becomes */
 const every = 20;
@@ -22,29 +20,18 @@ export function Tracing({
   traced: readonly Station[];
   onTraced: (stations: Station[]) => void;
 }) {
-  const { state, stature } = useWork();
   const canPoint = useCanPoint();
   const [drawing, setDrawing] = useState(false);
-  const { face } = bar.part.course[0]!;
-  const body = bodyOf(
-    state.programme.region,
-    state.side,
-    bodyReadings(state.measuring.states, state.side),
-    buildOf(stature),
-  );
-  const from = bar.byHand ? ({ from: 'sacrum' } as const) : hingeLevel(state.parts);
-  const held = from && levelOn(from, body.level);
-  // seen from where its side is an edge
-  const view = body.views.find(({ faces }) => faces[face] === 0 || faces[face] === 1);
+  const edge = useBarEdge(bar);
   useFigurePointing(
-    drawing && held !== undefined && view
+    drawing && edge
       ? {
           kind: 'line',
-          view: view.id,
+          view: edge.view.id,
           label: t('shaping.traceHere'),
           onLine: (points) => {
             setDrawing(false);
-            onTraced(stationsAlong(points, held, view.faces[face] === 1 ? 1 : -1));
+            onTraced(stationsAlong(points, edge.held, edge.outwards));
           },
         }
       : undefined,

@@ -1,5 +1,5 @@
 import type { BendChoice, planRequest, PlanRequest } from '@estribo/core/shaping';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSteady } from '../parts/use-steady';
 import type { PlanAnswer } from './bend-plan.worker';
 import { newPlanWorker } from './new-plan-worker';
@@ -25,6 +25,7 @@ type Told =
 export function useBendPlan(asked: ReturnType<typeof planRequest> | undefined): BendPlanning {
   const request = useSteady(asked?.ok ? asked.request : undefined);
   const [round, setRound] = useState(0);
+  const at = useRef<Worker>(undefined);
   const [told, tell] = useState<{ of: PlanRequest; round: number; told: Told }>();
   useEffect(() => {
     if (!request) return;
@@ -37,7 +38,7 @@ export function useBendPlan(asked: ReturnType<typeof planRequest> | undefined): 
     );
     worker.addEventListener('error', () => say({ step: 'failed' }));
     worker.postMessage(request);
-    stop.set(request, () => worker.terminate());
+    at.current = worker;
     return () => worker.terminate();
   }, [request, round]);
   if (!request) return { step: 'none' };
@@ -49,7 +50,7 @@ export function useBendPlan(asked: ReturnType<typeof planRequest> | undefined): 
       return {
         ...now,
         cancel: () => {
-          stop.get(request)?.();
+          at.current?.terminate();
           tell({ of: request, round, told: { step: 'cancelled' } });
         },
       };
@@ -59,6 +60,3 @@ export function useBendPlan(asked: ReturnType<typeof planRequest> | undefined): 
       return { ...now, again };
   }
 }
-
-/** How the work on a request is stopped. */
-const stop = new WeakMap<PlanRequest, () => void>();

@@ -1,6 +1,4 @@
-import { bodyOf, buildOf } from '@estribo/core/anatomy';
-import { bodyReadings } from '@estribo/core/measuring';
-import { partsOnZones, prominencesOf } from '@estribo/core/shaping';
+import { partsOnZones } from '@estribo/core/shaping';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { partName } from '../messages/fitting';
@@ -8,14 +6,13 @@ import { Fold } from '../parts/fold';
 import { formatReading } from '../parts/format';
 import { Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { barName } from './bar-words';
+import { useZones } from './on-body';
 
 /** Every part that comes to lie on a scar, a wound or a prominence, with what would free it. */
 export function ZonesTold() {
-  const { state, unit, stature } = useWork();
-  const { programme, side, measuring, shaping, parts } = state;
-  const body = bodyOf(programme.region, side, bodyReadings(measuring.states, side), buildOf(stature));
-  const zones = [...shaping.scars, ...prominencesOf(programme.region, body.level)];
+  const { state, unit } = useWork();
+  const { programme, shaping, parts } = state;
+  const { body, zones } = useZones();
   // a pad that was split around it, or left out, lies clear
   const clear = shaping.pads.flatMap(({ pad, done }) =>
     done === 'split' || done === 'left-out' ? [pad.id] : [],
@@ -29,7 +26,7 @@ export function ZonesTold() {
   const said = ({ part, zone, over, move, flare }: (typeof told)[number]): string =>
     [
       t('shaping.liesOn', {
-        part: part.kind === 'bar' ? barName(state, part.id) : partName(programme, part.id),
+        part: partName(programme, part.id),
         zone: named('zone', zone.what),
         over: formatReading(over, 'mm', unit),
       }),

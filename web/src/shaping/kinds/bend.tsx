@@ -1,5 +1,5 @@
 import { boundsOf } from '@estribo/core/logbook';
-import { isBent, judgeBend, spent, type Bend } from '@estribo/core/shaping';
+import { isBent, judgeBend, type Bend } from '@estribo/core/shaping';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useMay, useWork } from '../../case/case-context';
@@ -119,7 +119,6 @@ function NotedBends({ work: { operation }, stage, part }: { work: WorkOf; stage:
     else note();
   };
 
-  const used = spent(part, bar.made);
   return (
     <Stack $gap={12}>
       {bar.made.length > 0 && (
@@ -134,8 +133,8 @@ function NotedBends({ work: { operation }, stage, part }: { work: WorkOf; stage:
       <Soft>
         {t('shaping.ledger', {
           bar: barName(state, part),
-          spent: Math.round(used * 10) / 10,
-          left: Math.round(Math.max(0, frame.total - used) * 10) / 10,
+          spent: Math.round(bar.spent * 10) / 10,
+          left: Math.round(bar.left * 10) / 10,
           total: frame.total,
         })}
       </Soft>

@@ -5,15 +5,14 @@ import { useMay, useSelection, useWork } from '../../case/case-context';
 import { color } from '../../look/tokens';
 import { named, t } from '../../messages';
 import { partName } from '../../messages/fitting';
-import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Field } from '../../parts/field';
 import { Fold } from '../../parts/fold';
-import { formatDistance } from '../../parts/format';
 import { Pick } from '../../parts/pick';
-import { ReadingField, readQuantity } from '../../parts/reading-field';
 import { Row, Soft, Stack } from '../../parts/layout';
 import { useSaving } from '../../parts/use-saving';
+import { LengthField } from '../length-field';
+import { readLength, thickness } from '../read-station';
 import type { OperationScreen, WorkOf, WorkStage } from './piece';
 import { PlainWork } from './plain';
 
@@ -117,15 +116,8 @@ function PadDetail({ operation, stage }: { operation: string; stage: WorkStage }
   const [saving, save] = useSaving();
   const chosen = pads.find(({ pad: one }) => one.id === typed.pad) ?? pads[0]!;
   const take = () => {
-    const read = readQuantity(typed.thickness, 'length', unit);
+    const read = readLength(typed.thickness, unit, thickness);
     if ('problem' in read) return setProblem(read.problem);
-    const outside = boundsProblem(
-      t('shaping.padThickness'),
-      read.value,
-      { least: 0.5, most: 60, whole: false },
-      (bound) => formatDistance(bound, unit),
-    );
-    if (outside) return setProblem(outside);
     void save(() =>
       write('work.done', stage, {
         operation,
@@ -144,12 +136,9 @@ function PadDetail({ operation, stage }: { operation: string; stage: WorkStage }
         value={chosen.pad.id}
         onChange={(id) => type({ ...typed, pad: id })}
       />
-      <ReadingField
-        small
+      <LengthField
         label={t('shaping.padThickness')}
-        kind="length"
         unit={unit}
-        sign={unit}
         value={typed.thickness}
         onChange={(thickness) => {
           type({ ...typed, thickness });

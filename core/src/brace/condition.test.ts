@@ -10,6 +10,7 @@ const nothing: KnownFacts = {
   parts: {},
   list: undefined,
   checks: {},
+  done: [],
 };
 const known: KnownFacts = {
   injuries: [{ code: 'rear-cruciate', side: 'left' }],
@@ -20,6 +21,7 @@ const known: KnownFacts = {
   parts: { guard: false },
   list: 'lying',
   checks: { heel: true },
+  done: ['strap-1'],
 };
 
 test.each<[Condition, boolean]>([
@@ -41,6 +43,12 @@ test.each<[Condition, boolean]>([
   expect(holds(condition, known)).toBe(expected);
   // of a case of which nothing is known, nothing is true or false
   expect(holds(condition, nothing)).toBeUndefined();
+});
+
+test('a step is done or not: there is nothing unknown about it', () => {
+  const done: Condition = { kind: 'done', step: 'strap-1' };
+  expect(conditionSchema.isValidSync(done, { strict: true })).toBe(true);
+  expect([holds(done, known), holds(done, nothing)]).toEqual([true, false]);
 });
 
 // Kleene's strong three-valued logic, by its truth tables written as minimum and maximum of -1, 0, 1

@@ -36,6 +36,8 @@ export type Condition =
   /** it went on by this list */
   | { kind: 'list'; is: string }
   | { kind: 'passed'; check: string }
+  /** a step of putting it on was done since it last went on anew */
+  | { kind: 'done'; step: string }
   | { kind: 'all' | 'any'; of: Condition[] }
   | { kind: 'not'; of: Condition };
 
@@ -56,6 +58,7 @@ const conditionKinds = {
   part: object({ part: id(), fitted: boolean().strict().required() }),
   list: object({ is: id() }),
   passed: object({ check: id() }),
+  done: object({ step: id() }),
   all: object({ of: some() }),
   any: object({ of: some() }),
   not: object({ of: lazy(() => conditionSchema) }),
@@ -84,6 +87,8 @@ export interface KnownFacts {
   list: string | undefined;
   /** by check; absent: open */
   checks: Readonly<Record<string, boolean>>;
+  /** steps done since the brace last went on anew */
+  done: readonly string[];
 }
 
 /**
@@ -115,6 +120,8 @@ export function holds(condition: Condition, facts: KnownFacts): boolean | undefi
       return facts.list === undefined ? undefined : facts.list === condition.is;
     case 'passed':
       return facts.checks[condition.check];
+    case 'done':
+      return facts.done.includes(condition.step);
     case 'not': {
       const inner = holds(condition.of, facts);
       return inner === undefined ? undefined : !inner;

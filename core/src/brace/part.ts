@@ -52,6 +52,19 @@ export const partKinds = {
     ...common(),
     course: course(),
     width: finite().positive().max(longest).required(),
+    /** how long it has to be: the share of the girth it goes, there and back, what lies over itself, where it ends */
+    ends: object({
+      wraps: finite().positive().max(3).required(),
+      overlap: finite().min(0).max(longest).required(),
+      finish: string().oneOf(['mid-limb', 'side', 'front']).required(),
+      /** from which end it is shortened */
+      shortened: string().oneOf(['hook-end', 'free-end']).required(),
+      /** a pad of its own beneath it, cut apart from it */
+      pad: boolean().strict(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
   }),
 };
 

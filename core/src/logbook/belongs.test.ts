@@ -119,13 +119,14 @@ test('what lies outside the model has happened all the same: taken and marked', 
 });
 
 test('a brace that states no list is put on by none; one that does, by its own', () => {
-  const pullTab = contextOf('spine-back-bar', {
+  const backBar = contextOf('spine-back-bar', {
     sizes: ['S'],
     axes: [{ reading: 'girth-waist', resolution: 0, bands: [{ size: 'S', from: 600, to: 1200 }] }],
     between: 'larger',
     disagree: 'larger',
   });
-  expect(at(pullTab, 'midline', 'strap.begun', {} as never)).toEqual(['kind']);
+  const listless = { ...backBar, programme: { ...backBar.programme, sequences: [] } };
+  expect(at(listless, 'midline', 'strap.begun', {} as never)).toEqual(['kind']);
   expect(at(beltContext, 'midline', 'strap.begun', { list: 'seated-alone' } as never)).toEqual([]);
   expect(at(beltContext, 'midline', 'strap.begun', { list: 'standing' } as never)).toEqual(['body.list']);
 });

@@ -178,12 +178,14 @@ test('a calf measured more than 3 cm thicker blocks as the sign does, until it i
 });
 
 describe('movement and sensation, for trunk and neck', () => {
-  const context = contextOf('neck-two-post', {
+  const twoPost = contextOf('neck-two-post', {
     sizes: ['adult'],
     axes: [],
     between: 'larger',
     disagree: 'primary',
   });
+  // of a brace with nothing else to check
+  const context = { ...twoPost, programme: { ...twoPost.programme, checks: [] } };
   const full = { movement: 'full', sensation: 'full' } as const;
   const whole = { 'left-arm': full, 'right-arm': full, 'left-leg': full, 'right-leg': full };
   const collared = () => {

@@ -33,6 +33,7 @@ const facts = (
 test('without an order nothing is known of it; the variant is the model’s', () =>
   expect(facts()).toEqual({
     injuries: undefined,
+    done: [],
     ordered: {},
     findings: {},
     variant: 'low',

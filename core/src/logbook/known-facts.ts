@@ -6,7 +6,7 @@ import type { BraceModel } from '../programmes';
 import type { LiveRecord } from '../record';
 import { screenLooked } from '../screening';
 import type { MadeSetting } from '../setting';
-import { donningBegun } from '../strapping';
+import { donningBegun, strapDone } from '../strapping';
 
 /**
  * What is known of a case, as conditions ask for it: of the order, of the look at the limb, of the model, of what is set.
@@ -21,6 +21,7 @@ export function knownFacts(
 ): KnownFacts {
   const answers = record.of(screenLooked).flatMap(({ body }) => body.answers);
   const phase = order && phaseInForce(order, day)?.phase;
+  const begun = record.last(donningBegun);
   return {
     injuries: order?.injuries,
     ordered: order ? { ...orderedOnce(order), ...orderedInPhase(phase) } : {},
@@ -36,12 +37,16 @@ export function knownFacts(
         setting.kind === 'fitted' && made?.fitted !== undefined ? [[setting.part, made.fitted]] : [],
       ),
     ),
-    list: record.last(donningBegun)?.body.list,
+    list: begun?.body.list,
     checks: Object.fromEntries(
       record
         .of(checkRecorded)
         .flatMap(({ body: { check, seen } }) => (seen === undefined ? [] : [[check, seen]])),
     ),
+    done: record
+      .of(strapDone)
+      .filter((entry) => record.isAfter(entry, begun))
+      .map(({ body }) => body.step),
   };
 }
 

@@ -1,6 +1,9 @@
+import { inStrap, refill, seen, toesFelt, toesOfAnkleBrace } from './checks';
 import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
+
+const seated = { stance: 'seated' } as const;
 
 /**
  * Ankle stabiliser with round and figure-of-eight straps. Heel width by calliper; left and right differ. Common
@@ -8,7 +11,7 @@ import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 6,
+  version: 7,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],
@@ -65,15 +68,54 @@ export const ankleStabiliser: Programme = {
       kind: 'strap',
       id: 'strap-eight',
       width: 28,
+      // a figure of eight: over the instep, under the heel, back over the instep and up through the eye
       course: [
         { from: 'malleoli', offset: 40, face: 'medial' },
         { from: 'malleoli', offset: 10, face: 'front' },
         { from: 'heel', offset: -2, face: 'lateral' },
+        { from: 'heel', offset: -4, face: 'medial' },
+        { from: 'malleoli', offset: 20, face: 'front' },
+        { from: 'malleoli', offset: 56, face: 'lateral' },
       ],
     },
   ],
   // the foot lifted: where its edge cuts in it is bent back
   operations: [{ kind: 'flare', id: 'bend-tongue-back', parts: ['tongue'], off: true }],
-  sequences: [],
-  checks: [],
+  wear: [{ id: 'worn-active', rule: 'active' }],
+  care: ['pads-by-hand'],
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      people: ['patient', 'orthotist'],
+      steps: [
+        { kind: 'act', id: 'open-both-straps', on: 'brace', posture: seated },
+        { kind: 'act', id: 'tongue-forward', on: 'brace', part: 'tongue', posture: seated },
+        { kind: 'act', id: 'foot-in-shells', on: 'patient', part: 'shell-outer', posture: seated },
+        { kind: 'strap', id: 'round-above', part: 'strap-round', pull: 'light', posture: seated },
+        { kind: 'strap', id: 'eight-below', part: 'strap-eight', pull: 'snug', posture: seated },
+        { kind: 'look', id: 'lift-the-foot', part: 'tongue', posture: seated },
+        { kind: 'look', id: 'stand-on-it', posture: { stance: 'standing' } },
+        { kind: 'act', id: 'into-the-shoe', on: 'patient' },
+      ],
+    },
+  ],
+  checks: [
+    seen('outer-before-inner-behind', { from: 'malleoli', face: 'lateral' }, [inStrap('foot-in-shells')], {
+      parts: ['shell-outer', 'shell-inner'],
+    }),
+    seen(
+      'tongue-does-not-cut',
+      { from: 'malleoli', offset: 60, face: 'front' },
+      [{ stage: 'shape', thing: 'bend-tongue-back' }],
+      { parts: ['tongue'], moments: [{ is: 'seated' }] },
+    ),
+    seen('no-creases-standing', { from: 'malleoli', offset: 10, face: 'front' }, [inStrap('eight-below')], {
+      parts: ['strap-eight'],
+      moments: [{ is: 'standing' }],
+    }),
+    seen('fits-in-the-shoe', { from: 'sole', offset: 20, face: 'lateral' }, [inStrap('into-the-shoe')]),
+    toesFelt(toesOfAnkleBrace),
+    refill(toesOfAnkleBrace),
+  ],
 };

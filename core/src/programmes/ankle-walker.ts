@@ -1,3 +1,4 @@
+import { refill, toesOfAnkleBrace } from './checks';
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
 import type { Programme } from './programme';
@@ -33,7 +34,7 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 7,
+  version: 8,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -139,7 +140,8 @@ export const ankleWalker: Programme = {
     readings: ['girth-calf'],
     settings: ['ankle-angle', 'strokes-of-air'],
   },
-  care: ['pads-by-hand'],
+  care: ['pads-by-hand', 'air-other-day'],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }, { id: 'heel-to-toe' }],
   operations: [{ kind: 'pad', id: 'loose-pads', parts: ['strap-shin', 'strap-calf'] }],
   sequences: [
     {
@@ -153,7 +155,21 @@ export const ankleWalker: Programme = {
         { kind: 'act', id: 'into-the-boot', on: 'patient', part: 'boot-shell', posture: atTheOrderedAngle },
         { kind: 'act', id: 'load-the-heel', on: 'patient', posture: atTheOrderedAngle },
         { kind: 'act', id: 'strut-strips', on: 'brace', posture: atTheOrderedAngle },
-        { kind: 'strap', id: 'strap-toes', part: 'strap-toes', pull: 'light' },
+        {
+          kind: 'strap',
+          id: 'strap-toes',
+          part: 'strap-toes',
+          pull: 'light',
+          when: { kind: 'not', of: { kind: 'injury', is: 'fracture-foot' } },
+        },
+        // with a fracture of the foot: looser over the forefoot
+        {
+          kind: 'strap',
+          id: 'strap-toes-looser',
+          part: 'strap-toes',
+          pull: 'loose',
+          when: { kind: 'injury', is: 'fracture-foot' },
+        },
         { kind: 'strap', id: 'strap-instep', part: 'strap-instep', pull: 'snug' },
         { kind: 'strap', id: 'strap-ankle', part: 'strap-ankle', pull: 'snug' },
         { kind: 'strap', id: 'strap-shin', part: 'strap-shin', pull: 'snug' },
@@ -211,5 +227,6 @@ export const ankleWalker: Programme = {
       at: { from: 'sole', offset: 12, face: 'front' },
       cures: [{ stage: 'strap' }, { call: 'physician-now' }],
     },
+    refill(toesOfAnkleBrace),
   ],
 };

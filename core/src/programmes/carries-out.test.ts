@@ -80,7 +80,8 @@ test.each<[string, Partial<Order>, Partial<BraceModel>, string[]]>([
   ['unloader-frame', { relieve: 'medial' }, {}, []],
   ['knee-sleeve', { relieve: 'medial' }, {}, ['relieve-medial']],
   ['spine-belt', { panels: ['low', 'side'], posture: 'lying' }, {}, []],
-  ['spine-belt', { height: 'tall', roll: 'left' }, {}, ['height-tall', 'roll-left']],
+  ['spine-belt', { height: 'tall', roll: 'left' }, {}, ['height-tall']],
+  ['spine-pull-tab', { roll: 'left' }, {}, ['roll-left']],
   ['spine-bivalve', { roll: 'left', panels: ['front'] }, {}, ['panels-front']],
   // how much weight the leg bears is the patient's own to keep
   ['knee-sleeve', { phases: [{ fromDay: 0, limits: [], weight: 'none' }] }, {}, []],

@@ -1,7 +1,9 @@
 import { rigidFrame } from './knee-ligament-frame';
 import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
-import { sixStraps, sixStrapsAgain, sixStrapsOn } from './six-straps';
+import { sixStrapChecks, sixStraps, sixStrapsAgain, sixStrapsOff, sixStrapsOn } from './six-straps';
+import { endsMidLimb } from './checks';
+import { strapsBack } from './off';
 import {
   calfSign,
   kneePosture,
@@ -20,7 +22,7 @@ import {
  */
 export const kneeFunctional: Programme = {
   id: 'knee-functional',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -48,7 +50,16 @@ export const kneeFunctional: Programme = {
   operations: [
     { kind: 'pad', id: 'place-pads', asked: true },
     { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
+    {
+      kind: 'cut',
+      id: 'shorten-straps',
+      parts: sixStraps.map(({ id }) => id),
+      // folded to length and closed once, the second time after the warm-up
+      requires: { kind: 'done', step: 'warm-up' },
+    },
   ],
+  wear: [{ id: 'worn-for-sport', rule: 'active' }],
+  care: ['pads-by-hand', 'hinges-dry-spray', 'straps-to-numbers'],
   sequences: [
     {
       id: 'general',
@@ -59,6 +70,14 @@ export const kneeFunctional: Programme = {
       steps: sixStrapsOn,
       passes: [sixStrapsAgain],
     },
+    sixStrapsOff,
+    strapsBack,
   ],
-  checks: [],
+  checks: [
+    ...sixStrapChecks,
+    endsMidLimb(
+      sixStraps.map(({ id }) => id),
+      'shorten-straps',
+    ),
+  ],
 };

@@ -53,6 +53,9 @@ export const kneeStrap = (strap: number, level: number, face: 'front' | 'back'):
   course: (['medial', face, 'lateral'] as const).map((side) => ({ ...kneecap(level), face: side })),
 });
 
+/** A strap from upright to upright and back to the middle of the limb: half the girth and a quarter. */
+export const endsInMidLimb = { wraps: 0.75, overlap: 40, finish: 'mid-limb', shortened: 'hook-end' } as const;
+
 const bent = { joints: { knee: 45 } };
 
 /** A rigid frame on the knee: its parts beside pads and straps, and what is looked at when it is on. */
@@ -155,7 +158,7 @@ export const frameOn: SequenceStep[] = [
  */
 export const kneeLigamentFrame: Programme = {
   id: 'knee-ligament-frame',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -167,6 +170,7 @@ export const kneeLigamentFrame: Programme = {
   axes: ['girth-above', 'girth-below'],
   settings: [kneeStops('kneecap-upper-edge', { always: true })],
   ...rigidFrame,
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
   care: ['pads-by-hand', 'hinges-dry-spray'],
   operations: [
     { kind: 'pad', id: 'place-pads', asked: true },

@@ -1,3 +1,4 @@
+import { refill, toesOfKneeBrace } from './checks';
 import type { Part, Place } from '../brace';
 import { shin, thigh } from './knee-levels';
 import { kneeStops } from './knee-stops';
@@ -49,7 +50,7 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 7,
+  version: 8,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -130,6 +131,7 @@ export const kneePostop: Programme = {
     { kind: 'hinge', id: 'hinge-lateral', at: { from: 'knee-joint-space', face: 'lateral' } },
     ...straps,
   ],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
   followed: {
     motions: [{ step: 'knee-motion' }],
     readings: ['girth-above', 'girth-below'],
@@ -240,5 +242,6 @@ export const kneePostop: Programme = {
       at: { from: 'malleoli', offset: -40, face: 'front' },
       cures: [{ stage: 'strap' }, { call: 'physician-now' }],
     },
+    refill(toesOfKneeBrace),
   ],
 };

@@ -1,5 +1,10 @@
+import { callPhysician, inStrap, seen } from './checks';
+import { neckInLine } from './handling';
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, modelsOwn, neckFindings, stance } from './steps';
+
+const inLine = { stance: 'in-line' } as const;
 
 /**
  * Two-piece collar. Adult: the height from the top of the trapezius to the chin line picks the size. Child: age,
@@ -7,7 +12,7 @@ import { girth, length, modelsOwn, neckFindings, stance } from './steps';
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 6,
+  version: 7,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'cervical-sprain'],
@@ -83,6 +88,17 @@ export const neckCollar: Programme = {
       to: { from: 'chin-line', offset: -8 },
       faces: ['front'],
     },
+    ...(['right', 'left'] as const).map((face): Part => ({
+      kind: 'strap',
+      id: `collar-strap-${face}`,
+      width: 26,
+      // midway between trapezius and ear
+      course: [
+        { from: 'trapezius-top', to: 'occiput', share: 0.5, face: 'back' },
+        { from: 'trapezius-top', to: 'occiput', share: 0.5, face },
+        { from: 'trapezius-top', to: 'occiput', share: 0.5, face: 'front' },
+      ],
+    })),
   ],
   operations: [
     { kind: 'pad', id: 'centre-pads', parts: ['collar-rear', 'collar-front'], asked: true, off: true },
@@ -98,6 +114,77 @@ export const neckCollar: Programme = {
     },
     { kind: 'flare', id: 'pre-bend-edges', parts: ['collar-front'], asked: true, off: true },
   ],
-  sequences: [],
-  checks: [],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
+  care: ['pads-by-hand', 'skin-under-collar'],
+  sequences: [
+    {
+      id: 'putting-on',
+      purpose: 'first-donning',
+      ...neckInLine,
+      steps: [
+        {
+          kind: 'act',
+          id: 'head-held-in-line',
+          on: 'helper',
+          posture: inLine,
+          who: 'helper',
+        },
+        { kind: 'look', id: 'print-upright', part: 'collar-front', posture: inLine },
+        { kind: 'act', id: 'edges-bent-inward', on: 'brace', part: 'collar-rear', posture: inLine },
+        { kind: 'act', id: 'rear-first', on: 'brace', part: 'collar-rear', posture: inLine },
+        { kind: 'act', id: 'tabs-bent-out', on: 'brace', part: 'collar-front', posture: inLine },
+        { kind: 'act', id: 'front-under-the-chin', on: 'brace', part: 'collar-front', posture: inLine },
+        {
+          kind: 'strap',
+          id: 'straps-equally-far',
+          over: { parts: ['collar-strap-right', 'collar-strap-left'], how: 'in-turn' },
+          pull: 'snug',
+          posture: inLine,
+        },
+        { kind: 'check', id: 'neutral-now', check: 'neck-is-neutral', posture: inLine },
+        { kind: 'look', id: 'pads-by-the-window', part: 'collar-front', posture: inLine },
+      ],
+    },
+  ],
+  checks: [
+    {
+      // degrees from neutral; how near is an estimate
+      kind: 'quantity',
+      id: 'neck-is-neutral',
+      unit: 'degrees',
+      least: -5,
+      most: 5,
+      at: { from: 'chin-line', face: 'left' },
+      cures: [inStrap('front-under-the-chin'), { stage: 'size' }],
+    },
+    {
+      // both strap ends as far from their marks; how near is an estimate
+      kind: 'alike',
+      id: 'strap-ends-alike',
+      within: 5,
+      parts: ['collar-strap-right', 'collar-strap-left'],
+      at: { from: 'neck-middle', face: 'right' },
+      cures: [inStrap('straps-equally-far')],
+    },
+    seen('straps-midway-to-ear', { from: 'trapezius-top', to: 'occiput', share: 0.5, face: 'left' }, [
+      inStrap('rear-first'),
+    ]),
+    {
+      kind: 'quantity',
+      id: 'chin-pad-beyond-plastic',
+      unit: 'mm',
+      least: 10,
+      most: 13,
+      parts: ['collar-front'],
+      at: { from: 'chin-line', face: 'front' },
+      cures: [{ stage: 'shape', thing: 'chin-pad-overhang' }],
+    },
+    seen('swallows-and-breathes', { from: 'neck-middle', face: 'front' }, [inStrap(), callPhysician], {
+      limbSafety: true,
+      moments: [{ is: 'lying' }, { is: 'seated' }],
+    }),
+    seen('chin-and-occiput-not-pressed', { from: 'occiput', face: 'back' }, [
+      { stage: 'shape', thing: 'centre-pads' },
+    ]),
+  ],
 };

@@ -1,3 +1,6 @@
+import { callPhysician, inStrap, seen } from './checks';
+import { neckInLine } from './handling';
+import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { neckFindings } from './steps';
 
@@ -7,7 +10,7 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 6,
+  version: 7,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],
@@ -62,17 +65,36 @@ export const neckTwoPost: Programme = {
       to: { from: 'chin-line', offset: -6 },
       faces: ['front', 'back'],
     },
+    ...(['right', 'left'] as const).map((face): Part => ({
+      kind: 'strap',
+      id: `strap-${face}`,
+      width: 30,
+      course: [
+        { from: 'chest', offset: 30, face: 'back' },
+        { from: 'chest', offset: 30, face },
+        { from: 'chest', offset: 30, face: 'front' },
+      ],
+    })),
     { kind: 'dial', id: 'chin-dial', at: { from: 'sternal-notch', face: 'front' } },
   ],
-  notNeeded: [{ stage: 'shape' }],
+  operations: [
+    {
+      kind: 'cut',
+      id: 'trim-strap-ends',
+      parts: ['strap-right', 'strap-left'],
+      // clipped, tightened and closed once on each side
+      requires: { kind: 'done', step: 'clip-and-tighten' },
+    },
+  ],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
+  care: ['pads-by-hand', 'spare-pads'],
   sequences: [
     {
       id: 'putting-on',
       purpose: 'first-donning',
-      people: ['patient', 'orthotist', 'helper'],
-      leads: 'orthotist',
-      helpers: 1,
+      ...neckInLine,
       steps: [
+        { kind: 'act', id: 'head-held-in-line', on: 'helper', posture: { stance: 'in-line' }, who: 'helper' },
         { kind: 'act', id: 'press-the-mattress', on: 'aid', posture: { stance: 'in-line' }, who: 'helper' },
         {
           kind: 'act',
@@ -114,10 +136,10 @@ export const neckTwoPost: Programme = {
           kind: 'act',
           id: 'clip-and-tighten',
           on: 'brace',
-          part: 'front-panel',
+          over: { parts: ['strap-right', 'strap-left'], how: 'in-turn' },
           posture: { stance: 'in-line' },
         },
-        { kind: 'act', id: 'trim-the-ends', on: 'brace', posture: { stance: 'in-line' } },
+        { kind: 'work', id: 'trim-the-ends', operation: 'trim-strap-ends', posture: { stance: 'in-line' } },
         {
           kind: 'act',
           id: 'free-the-occipital-plates',
@@ -128,5 +150,38 @@ export const neckTwoPost: Programme = {
       ],
     },
   ],
-  checks: [],
+  checks: [
+    {
+      // degrees from neutral; how near is an estimate
+      kind: 'quantity',
+      id: 'neck-is-neutral',
+      unit: 'degrees',
+      least: -5,
+      most: 5,
+      at: { from: 'chin-line', face: 'left' },
+      cures: [inStrap('set-the-dial')],
+    },
+    seen('chin-level-with-liner', { from: 'chin-line', face: 'front' }, [inStrap('set-the-dial')], {
+      parts: ['collar'],
+    }),
+    seen('panel-level-with-ribs', { from: 'chest', face: 'front' }, [inStrap('set-the-front-height')], {
+      parts: ['front-panel'],
+    }),
+    seen('clavicles-free', { from: 'sternal-notch', face: 'left' }, [inStrap('tuck-under-each-ear')]),
+    {
+      kind: 'alike',
+      id: 'strap-ends-alike',
+      within: 5,
+      parts: ['strap-right', 'strap-left'],
+      at: { from: 'chest', face: 'right' },
+      cures: [inStrap('clip-and-tighten')],
+    },
+    seen('swallows-and-breathes', { from: 'neck-middle', face: 'front' }, [inStrap(), callPhysician], {
+      limbSafety: true,
+      moments: [{ is: 'lying' }, { is: 'seated' }],
+    }),
+    seen('chin-and-occiput-not-pressed', { from: 'occiput', face: 'back' }, [
+      inStrap('free-the-occipital-plates'),
+    ]),
+  ],
 };

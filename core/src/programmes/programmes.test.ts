@@ -40,11 +40,12 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
         if ('call' in cure) continue;
         const { stage, thing } = cure;
         expect(stages).toContain(stage);
-        // what is to be opened there is a step of one of its lists, or something that is set
+        // what is to be opened there is a step of one of its lists, something that is set, or work on it
         if (thing !== undefined)
           expect([
             ...sequences.flatMap(({ steps }) => steps.map(({ id }) => id)),
             ...programme.settings.map(({ id }) => id),
+            ...(programme.operations ?? []).map(({ id }) => id),
           ]).toContain(thing);
       }
     for (const { steps: all } of sequences)

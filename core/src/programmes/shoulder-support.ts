@@ -1,3 +1,4 @@
+import { refill } from './checks';
 import type { SequenceStep } from '../strapping';
 import type { Programme } from './programme';
 import { armFindings, elbowPosture, girth, mark, modelsOwn, motion } from './steps';
@@ -17,7 +18,7 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 6,
+  version: 7,
   region: 'shoulder',
   joint: 'shoulder',
   ordered: [],
@@ -50,6 +51,7 @@ export const shoulderSupport: Programme = {
   axes: ['girth-upper-arm', 'girth-chest'],
   settings: [],
   care: ['pads-by-hand'],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
   operations: [],
   notNeeded: [{ stage: 'set' }, { stage: 'shape' }],
   parts: [
@@ -164,5 +166,6 @@ export const shoulderSupport: Programme = {
       at: { from: 'olecranon', face: 'lateral' },
       cures: [{ stage: 'strap' }],
     },
+    refill({ from: 'olecranon', offset: 20, face: 'lateral' }, 'refill-of-the-fingers'),
   ],
 };

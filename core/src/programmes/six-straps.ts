@@ -1,6 +1,20 @@
 import type { Part } from '../brace';
+import {
+  fibularNeckClear,
+  hingeHeight,
+  inStrap,
+  kneeAtStops,
+  notTwisted,
+  refill,
+  seen,
+  toesFelt,
+  toesOfKneeBrace,
+} from './checks';
+import { shin, thigh } from './knee-levels';
+import { strapsOffInOrder } from './off';
+import type { Programme } from './programme';
 import type { SequenceStep } from '../strapping';
-import { kneeStrap } from './knee-ligament-frame';
+import { endsInMidLimb, kneeStrap } from './knee-ligament-frame';
 
 const seated = { stance: 'seated', joints: { knee: 30 } } as const;
 
@@ -12,7 +26,25 @@ export const sixStraps: Part[] = [
   kneeStrap(4, -84, 'front'),
   kneeStrap(5, -62, 'back'),
   kneeStrap(6, 112, 'front'),
+].map((strap) => (strap.kind === 'strap' ? { ...strap, ends: { ...endsInMidLimb, pad: true } } : strap));
+
+/** What is looked at on a frame with six straps, donned with the hinge's centre on a line across the kneecap's top. */
+export const sixStrapChecks: Programme['checks'] = [
+  hingeHeight(['hinge-medial', 'hinge-lateral'], 'level-hinges'),
+  notTwisted({ ...thigh(0.36), face: 'front' }, 'strap-1'),
+  seen('cuffs-flat', { ...shin(0.34), face: 'front' }, [inStrap('shin-cuff-flat')], {
+    parts: ['shin-shell', 'thigh-shell'],
+    moments: [{ is: 'seated' }, { is: 'after-walking' }],
+  }),
+  seen('equal-tension', { from: 'mid-kneecap', offset: -84, face: 'front' }, [inStrap('strap-1')]),
+  ...kneeAtStops,
+  fibularNeckClear('strap-5'),
+  toesFelt(toesOfKneeBrace),
+  refill(toesOfKneeBrace),
 ];
+
+/** One to six opened, each hook folded back on its own strap. */
+export const sixStrapsOff = strapsOffInOrder(sixStraps.map(({ id }) => id));
 
 /** The front-cruciate and general order of six straps, knee about 30 degrees, foot flat. Common practice, no source. */
 export const sixStrapsOn: SequenceStep[] = [

@@ -1,6 +1,8 @@
 import type { Part } from '../brace';
 import type { Setting } from '../setting';
 import type { Programme } from './programme';
+import { inStrap } from './checks';
+import { byLogRoll } from './handling';
 import { girth, length, mark, stance, trunkFindings } from './steps';
 
 /**
@@ -10,9 +12,9 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 7,
+  version: 8,
   region: 'trunk',
-  ordered: ['posture', 'panels'],
+  ordered: ['posture', 'roll', 'panels'],
   injuries: ['disc', 'other'],
   findings: trunkFindings,
   limbs: 'before-and-after',
@@ -127,6 +129,7 @@ export const spineBelt: Programme = {
   ],
   followed: { motions: [], readings: ['girth-waist'], settings: ['belt-ends'] },
   care: ['pads-by-hand'],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }, { id: 'looser-to-sit' }],
   operations: [
     {
       kind: 'mould',
@@ -143,9 +146,7 @@ export const spineBelt: Programme = {
       id: 'lying-log-roll',
       purpose: 'first-donning',
       when: { kind: 'ordered', what: 'posture', is: 'lying' },
-      people: ['patient', 'orthotist', 'helper'],
-      leads: 'orthotist',
-      helpers: 1,
+      ...byLogRoll,
       steps: [
         { kind: 'act', id: 'lay-out', on: 'brace' },
         { kind: 'act', id: 'roll-away', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
@@ -173,11 +174,26 @@ export const spineBelt: Programme = {
     {
       id: 'taking-off',
       purpose: 'off',
+      when: { kind: 'not', of: { kind: 'ordered', what: 'posture', is: 'lying' } },
       people: ['patient'],
       steps: [
         { kind: 'act', id: 'park-pulls', on: 'brace' },
         { kind: 'act', id: 'open-belt', on: 'brace' },
         { kind: 'act', id: 'pull-apart', on: 'brace' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+    {
+      id: 'taking-off-lying',
+      purpose: 'off',
+      when: { kind: 'ordered', what: 'posture', is: 'lying' },
+      ...byLogRoll,
+      steps: [
+        { kind: 'act', id: 'park-pulls', on: 'brace', posture: { stance: 'supine' } },
+        { kind: 'act', id: 'open-belt', on: 'brace', posture: { stance: 'supine' } },
+        { kind: 'act', id: 'roll-away', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
+        { kind: 'act', id: 'draw-belt-out', on: 'brace' },
+        { kind: 'act', id: 'roll-back', on: 'patient', posture: { stance: 'in-line' }, who: 'helper' },
         { kind: 'look', id: 'look-at-the-skin' },
       ],
     },
@@ -205,14 +221,14 @@ export const spineBelt: Programme = {
       id: 'panel-in-the-middle',
       parts: ['panel-of-the-back'],
       at: { from: 'l5', face: 'back' },
-      cures: [{ stage: 'strap' }],
+      cures: [inStrap('close-belt')],
     },
     {
       kind: 'seen',
       id: 'lower-edge-low',
       parts: ['panel-of-the-back'],
       at: { from: 'sacrum', face: 'back' },
-      cures: [{ stage: 'strap' }],
+      cures: [inStrap('close-belt')],
     },
     {
       kind: 'seen',

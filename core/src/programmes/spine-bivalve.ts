@@ -1,6 +1,24 @@
-import type { Part } from '../brace';
+import type { Part, Posture } from '../brace';
+import type { SequenceStep } from '../strapping';
+import { inStrap, seen } from './checks';
+import { byLogRoll, rollBack, rollOver, upByRolling } from './handling';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './steps';
+
+const inLine = { stance: 'in-line' } as const;
+const sideStraps = (side: 'right' | 'left') =>
+  (['middle', 'bottom', 'top'] as const).map((which) => `strap-${which}-${side}`);
+
+/** Middle straps, bottom, top; a breath in and held at each. */
+const closed = (posture: Posture): SequenceStep[] =>
+  (['middle', 'bottom', 'top'] as const).map((which) => ({
+    kind: 'strap',
+    id: `${which}-straps`,
+    over: { parts: [`strap-${which}-right`, `strap-${which}-left`], how: 'in-turn' },
+    pull: 'snug',
+    breath: 'held',
+    posture,
+  }));
 
 /**
  * Bivalve TLSO, made to measure. The injuries decide whether lying or seated: the posture is noted. The waist
@@ -9,7 +27,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 7,
+  version: 8,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [
@@ -65,7 +83,8 @@ export const spineBivalve: Programme = {
     ].map(modelsOwn),
   ],
   axes: ['girth-chest', 'girth-waist', 'girth-hips-greatest', 'notch-to-symphysis'],
-  wear: [{ id: 'out-of-bed' }],
+  wear: [{ id: 'out-of-bed', rule: 'all-day', nights: 'off' }, { id: 'shirt-beneath' }],
+  care: ['mild-soap-alcohol'],
   settings: [
     {
       // left and right level, in mm over the iliac crests; how near is an estimate
@@ -94,16 +113,19 @@ export const spineBivalve: Programme = {
       to: { from: 'sternal-notch', offset: -40 },
       faces: ['right', 'front', 'left'],
     },
-    ...(['bottom', 'middle', 'top'] as const).map((which, i): Part => ({
-      kind: 'strap',
-      id: `strap-${which}`,
-      width: 34,
-      course: (['back', 'right', 'front'] as const).map((face) => ({
-        from: 'waist',
-        offset: [-60, 10, 110][i]!,
-        face,
+    // three a side; where they lie is the drawing's own: an estimate
+    ...(['bottom', 'middle', 'top'] as const).flatMap((which, i) =>
+      (['right', 'left'] as const).map((side): Part => ({
+        kind: 'strap',
+        id: `strap-${which}-${side}`,
+        width: 34,
+        course: (['back', side, 'front'] as const).map((face) => ({
+          from: 'waist',
+          offset: [-60, 10, 110][i]!,
+          face,
+        })),
       })),
-    })),
+    ),
   ],
   operations: [
     { kind: 'trim', id: 'trim-shell', parts: ['shell-back', 'shell-front'], unit: 'mm', most: 30, off: true },
@@ -125,6 +147,135 @@ export const spineBivalve: Programme = {
       off: true,
     },
   ],
-  sequences: [],
-  checks: [],
+  sequences: [
+    {
+      id: 'lying-log-roll',
+      purpose: 'first-donning',
+      when: { kind: 'ordered', what: 'posture', is: 'lying' },
+      ...byLogRoll,
+      steps: [
+        { kind: 'act', id: 'shirt-on', on: 'patient', posture: { stance: 'supine' } },
+        ...rollOver('on'),
+        { kind: 'act', id: 'rear-shell-in', on: 'brace', part: 'shell-back', posture: inLine },
+        { kind: 'look', id: 'groove-over-crests', part: 'shell-back', posture: inLine },
+        rollBack('on'),
+        { kind: 'look', id: 'left-and-right-level', part: 'shell-back', posture: { stance: 'supine' } },
+        {
+          kind: 'act',
+          id: 'front-over-back',
+          on: 'brace',
+          part: 'shell-front',
+          posture: { stance: 'supine' },
+        },
+        ...closed({ stance: 'supine' }),
+        { kind: 'look', id: 'mark-under-arms-and-thighs', posture: { stance: 'supine' } },
+        upByRolling,
+        { kind: 'set', id: 'level-now', setting: 'level-over-the-crests', posture: { stance: 'seated' } },
+      ],
+    },
+    {
+      id: 'seated',
+      purpose: 'first-donning',
+      when: { kind: 'ordered', what: 'posture', is: 'seated' },
+      people: ['patient', 'orthotist'],
+      handling: 'roll',
+      needs: ['posture'],
+      steps: [
+        { kind: 'act', id: 'shirt-on', on: 'patient', posture: { stance: 'seated' } },
+        {
+          kind: 'strap',
+          id: 'one-side-stays-closed',
+          over: { parts: sideStraps('right'), how: 'in-turn' },
+          pull: 'snug',
+        },
+        { kind: 'act', id: 'round-from-behind', on: 'brace', posture: { stance: 'seated' } },
+        { kind: 'look', id: 'groove-over-crests', part: 'shell-back', posture: { stance: 'seated' } },
+        { kind: 'look', id: 'left-and-right-level', part: 'shell-back', posture: { stance: 'seated' } },
+        ...(['middle', 'bottom', 'top'] as const).map((which): SequenceStep => ({
+          kind: 'strap',
+          id: `${which}-strap-of-the-open-side`,
+          part: `strap-${which}-left`,
+          pull: 'snug',
+          breath: 'held',
+          posture: { stance: 'seated' },
+        })),
+        { kind: 'look', id: 'mark-under-arms-and-thighs', posture: { stance: 'seated' } },
+        { kind: 'set', id: 'level-now', setting: 'level-over-the-crests', posture: { stance: 'seated' } },
+      ],
+    },
+    {
+      id: 'taking-off-lying',
+      purpose: 'off',
+      when: { kind: 'ordered', what: 'posture', is: 'lying' },
+      ...byLogRoll,
+      steps: [
+        { kind: 'act', id: 'down-by-the-shoulder', on: 'patient', who: 'helper' },
+        {
+          kind: 'act',
+          id: 'open-in-any-order',
+          on: 'brace',
+          over: { parts: [...sideStraps('right'), ...sideStraps('left')], how: 'in-turn' },
+          posture: { stance: 'supine' },
+        },
+        { kind: 'act', id: 'front-off', on: 'brace', part: 'shell-front', posture: { stance: 'supine' } },
+        ...rollOver('off'),
+        { kind: 'act', id: 'rear-drawn-out', on: 'brace', part: 'shell-back', posture: inLine },
+        rollBack('off'),
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+    {
+      id: 'taking-off-seated',
+      purpose: 'off',
+      when: { kind: 'ordered', what: 'posture', is: 'seated' },
+      people: ['patient', 'carer'],
+      steps: [
+        {
+          kind: 'act',
+          id: 'open-one-side',
+          on: 'brace',
+          over: { parts: sideStraps('left'), how: 'in-turn' },
+          posture: { stance: 'seated' },
+        },
+        { kind: 'act', id: 'off-to-the-other-side', on: 'brace', posture: { stance: 'seated' } },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
+  ],
+  checks: [
+    {
+      // left and right level over the crests, mm; how near is an estimate
+      kind: 'alike',
+      id: 'level-left-and-right',
+      within: 4,
+      parts: ['shell-back'],
+      at: { from: 'iliac-crest', face: 'back' },
+      cures: [inStrap('left-and-right-level')],
+    },
+    seen('groove-above-crests', { from: 'iliac-crest', face: 'right' }, [inStrap('groove-over-crests')], {
+      parts: ['shell-back'],
+    }),
+    seen('front-overlaps-back', { from: 'chest', face: 'right' }, [inStrap('front-over-back')], {
+      parts: ['shell-front', 'shell-back'],
+    }),
+    seen(
+      'under-the-arms-free',
+      { from: 'axilla', face: 'right' },
+      [{ stage: 'shape', thing: 'trim-shell' }],
+      {
+        limbSafety: true,
+        moments: [{ is: 'seated' }, { is: 'standing' }],
+      },
+    ),
+    seen(
+      'thighs-free',
+      { from: 'pubic-symphysis', offset: 20, face: 'front' },
+      [{ stage: 'shape', thing: 'trim-shell' }],
+      { moments: [{ is: 'seated' }, { is: 'after-walking' }] },
+    ),
+    seen('rollers-do-not-nip', { from: 'axilla', offset: -30, face: 'left' }, [inStrap()]),
+    seen('breathes-sits-stands', { from: 'lower-ribs', face: 'front' }, [inStrap()], {
+      moments: [{ is: 'seated' }, { is: 'standing' }],
+    }),
+  ],
 };

@@ -1,3 +1,4 @@
+import { inStrap, seen } from './checks';
 import type { Setting } from '../setting';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
@@ -8,7 +9,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 6,
+  version: 7,
   region: 'trunk',
   ordered: ['panels'],
   injuries: ['disc', 'fusion', 'vertebral-fracture-stable'],
@@ -125,6 +126,7 @@ export const spinePullTab: Programme = {
       steps: [
         { kind: 'act', id: 'pulls-to-the-back', on: 'brace' },
         { kind: 'strap', id: 'belt-on', part: 'belt-wings', pull: 'provisional' },
+        { kind: 'check', id: 'edges-both-snug', check: 'edges-snug' },
         { kind: 'set', id: 'set-the-fork', setting: 'fork-below-c7' },
         { kind: 'strap', id: 'tension', part: 'belt-pulls', pull: 'snug' },
         { kind: 'strap', id: 'shoulders', part: 'shoulder-straps', pull: 'snug' },
@@ -132,6 +134,47 @@ export const spinePullTab: Programme = {
         { kind: 'look', id: 'does-not-shift' },
       ],
     },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'lift-shoulder-straps', on: 'brace' },
+        { kind: 'act', id: 'park-pulls', on: 'brace' },
+        { kind: 'act', id: 'open-belt', on: 'brace' },
+        { kind: 'act', id: 'pull-apart', on: 'brace' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
+    },
   ],
-  checks: [],
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
+  care: ['pads-by-hand'],
+  checks: [
+    seen('edges-snug', { from: 'lower-ribs', face: 'front' }, [inStrap('belt-on')], {
+      parts: ['belt-wings'],
+    }),
+    seen('ends-at-one-mark', { from: 'waist', face: 'front' }, [{ stage: 'set', thing: 'belt-ends' }], {
+      parts: ['belt-wings'],
+    }),
+    {
+      // just below C7: how far is an estimate
+      kind: 'distance',
+      id: 'fork-just-below-c7',
+      from: 5,
+      to: 45,
+      parts: ['panel-of-the-back'],
+      at: { from: 'c7', face: 'back' },
+      cures: [inStrap('set-the-fork')],
+    },
+    seen('straps-out-of-armpits', { from: 'axilla', face: 'right' }, [inStrap('chest-strap-last')], {
+      limbSafety: true,
+      parts: ['shoulder-straps'],
+    }),
+    seen('stays-in-movement', { from: 'waist', face: 'right' }, [inStrap('tension')], {
+      moments: [{ is: 'after-walking' }],
+    }),
+    seen('breathes-and-sits', { from: 'lower-ribs', offset: -10, face: 'front' }, [inStrap('tension')], {
+      moments: [{ is: 'standing' }, { is: 'seated' }],
+    }),
+  ],
 };

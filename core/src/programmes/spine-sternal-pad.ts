@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 7,
+  version: 8,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
@@ -78,6 +78,8 @@ export const spineSternalPad: Programme = {
     { kind: 'fitted', id: 'front-stiffener-in', made: 'before-donning', part: 'front-stiffener' },
   ],
   between: 'larger',
+  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }],
+  care: ['textiles-only', 'rear-panel-out'],
   parts: [
     {
       kind: 'panel',
@@ -167,6 +169,18 @@ export const spineSternalPad: Programme = {
         { kind: 'settle', id: 'again-after-five', how: 'sit', minutes: 5 },
       ],
       passes: [{ after: 'again-after-five', steps: ['compress'] }],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'release-pulls', on: 'brace' },
+        { kind: 'act', id: 'one-shoulder-strap-off', on: 'brace', part: 'shoulder-straps' },
+        { kind: 'act', id: 'one-side-panel-off', on: 'brace', part: 'belt-upper' },
+        { kind: 'act', id: 'off-like-a-jacket', on: 'patient' },
+        { kind: 'look', id: 'look-at-the-skin' },
+      ],
     },
   ],
   checks: [

@@ -1,5 +1,18 @@
+import {
+  fibularNeckClear,
+  gentlePressure,
+  hingeBehind,
+  hingeHeight,
+  kneeAtStops,
+  notTwisted,
+  refill,
+  toesFelt,
+  toesOfKneeBrace,
+} from './checks';
+import { strapsBack, strapsOff } from './off';
 import { frameOn, frameStraps, kneePad, rigidFrame } from './knee-ligament-frame';
 import { kneeStops } from './knee-stops';
+import { thigh } from './knee-levels';
 import type { Programme } from './programme';
 import { calfSign, girth, kneePosture, legFindings, mark, modelsOwn, motion } from './steps';
 import { correction } from './unloader';
@@ -10,7 +23,7 @@ import { correction } from './unloader';
  */
 export const unloaderFrame: Programme = {
   id: 'unloader-frame',
-  version: 7,
+  version: 8,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -34,10 +47,15 @@ export const unloaderFrame: Programme = {
   wear: [
     {
       id: 'two-hours-at-first',
+      rule: 'active',
       when: { kind: 'ordered', what: 'protective', is: 'no' },
       mostAtFirst: 120,
     },
-    { id: 'whenever-bearing-weight', when: { kind: 'ordered', what: 'protective', is: 'yes' } },
+    {
+      id: 'whenever-bearing-weight',
+      rule: 'weight-bearing',
+      when: { kind: 'ordered', what: 'protective', is: 'yes' },
+    },
   ],
   settings: [
     kneeStops('kneecap-upper-edge', { always: true, checked: false }),
@@ -86,6 +104,7 @@ export const unloaderFrame: Programme = {
       off: true,
     },
   ],
+  care: ['pads-by-hand', 'hinges-dry-spray', 'straps-to-numbers'],
   followed: {
     motions: [{ step: 'knee-motion' }],
     readings: ['girth-above', 'girth-below'],
@@ -102,6 +121,18 @@ export const unloaderFrame: Programme = {
       ],
       passes: [{ after: 'settling-walk' }],
     },
+    strapsOff,
+    strapsBack,
   ],
-  checks: [],
+  checks: [
+    hingeHeight(['hinge-medial', 'hinge-lateral'], 'level-hinges'),
+    hingeBehind(['hinge-medial', 'hinge-lateral'], 'press-hinges'),
+    notTwisted({ ...thigh(0.36), face: 'front' }, 'strap-1'),
+    ...rigidFrame.checks.filter(({ id }) => id === 'strap-above-calf'),
+    gentlePressure('coronal-screws'),
+    ...kneeAtStops,
+    fibularNeckClear('strap-5'),
+    toesFelt(toesOfKneeBrace),
+    refill(toesOfKneeBrace),
+  ],
 };

@@ -1,3 +1,17 @@
+import {
+  fibularNeckClear,
+  gentlePressure,
+  hingeBehind,
+  hingeHeight,
+  inStrap,
+  kneeAtStops,
+  notTwisted,
+  refill,
+  seen,
+  toesFelt,
+  toesOfKneeBrace,
+} from './checks';
+import { bucklesOff, bucklesOn, strapsBack } from './off';
 import { shin, thigh } from './knee-levels';
 import { kneeStops, onlyIfOrdered } from './knee-stops';
 import type { Programme } from './programme';
@@ -11,7 +25,7 @@ import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, single
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -21,7 +35,8 @@ export const unloaderOneScrew: Programme = {
   findings: legFindings,
   measuring: [kneePosture(), mark('mid-kneecap'), ...modelsKneeGirths, calfSign],
   axes: ['girth-above', 'girth-below'],
-  wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
+  wear: [{ id: 'for-weight-bearing', rule: 'weight-bearing', firstDay: 30 }],
+  care: ['pads-by-hand', 'hinges-dry-spray'],
   settings: [
     kneeStops('kneecap-upper-edge', { hinges: ['lateral'], checked: false, when: onlyIfOrdered }),
     correction('screw', {
@@ -73,6 +88,12 @@ export const unloaderOneScrew: Programme = {
       purpose: 'first-donning',
       people: ['patient', 'orthotist'],
       steps: [
+        {
+          kind: 'act',
+          id: 'wrap-on',
+          on: 'brace',
+          when: { kind: 'part', part: 'suspension-wrap', fitted: true },
+        },
         { kind: 'act', id: 'hinge-level', on: 'brace', part: 'hinge-lateral' },
         {
           kind: 'strap',
@@ -86,6 +107,31 @@ export const unloaderOneScrew: Programme = {
         { kind: 'set', id: 'correct', setting: 'screw', posture: seatedAtNinety },
       ],
     },
+    bucklesOn,
+    bucklesOff,
+    strapsBack,
   ],
-  checks: [],
+  checks: [
+    hingeHeight(['hinge-lateral'], 'hinge-level'),
+    hingeBehind(['hinge-lateral'], 'hinge-level'),
+    notTwisted({ ...thigh(0.37), face: 'front' }, 'straps-in-order'),
+    seen('thigh-not-tight', { ...thigh(0.43), face: 'back' }, [inStrap('straps-in-order')], {
+      parts: ['strap-3', 'strap-4'],
+    }),
+    {
+      // its upper edge over the strap under the knee; how near is an estimate
+      kind: 'distance',
+      id: 'wrap-above-strap',
+      from: 8,
+      to: 18,
+      when: { kind: 'part', part: 'suspension-wrap', fitted: true },
+      at: { ...shin(0.26), face: 'front' },
+      cures: [inStrap('wrap-on')],
+    },
+    gentlePressure('screw'),
+    ...kneeAtStops,
+    fibularNeckClear('straps-in-order'),
+    toesFelt(toesOfKneeBrace),
+    refill(toesOfKneeBrace),
+  ],
 };

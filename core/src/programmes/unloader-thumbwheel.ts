@@ -1,7 +1,9 @@
 import { rigidFrame } from './knee-ligament-frame';
 import { kneeStops, onlyIfOrdered } from './knee-stops';
 import type { Programme } from './programme';
-import { sixStraps, sixStrapsAgain, sixStrapsOn } from './six-straps';
+import { sixStrapChecks, sixStraps, sixStrapsAgain, sixStrapsOff, sixStrapsOn } from './six-straps';
+import { gentlePressure, seen } from './checks';
+import { strapsBack } from './off';
 import { calfSign, kneePosture, legFindings, mark, modelsKneeGirths } from './steps';
 import { correction } from './unloader';
 
@@ -10,7 +12,7 @@ import { correction } from './unloader';
  */
 export const unloaderThumbwheel: Programme = {
   id: 'unloader-thumbwheel',
-  version: 5,
+  version: 6,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -61,6 +63,8 @@ export const unloaderThumbwheel: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['wheel'],
   },
+  wear: [{ id: 'worn-for-painful', rule: 'active' }],
+  care: ['pads-by-hand', 'hinges-dry-spray', 'straps-to-numbers'],
   sequences: [
     {
       id: 'putting-on',
@@ -72,6 +76,14 @@ export const unloaderThumbwheel: Programme = {
       ],
       passes: [sixStrapsAgain],
     },
+    sixStrapsOff,
+    strapsBack,
   ],
-  checks: [],
+  checks: [
+    ...sixStrapChecks,
+    seen('gel-pad-on-wheel-side', { from: 'mid-kneecap', face: 'lateral' }, [
+      { stage: 'set', thing: 'gel-pad-side' },
+    ]),
+    gentlePressure('wheel'),
+  ],
 };

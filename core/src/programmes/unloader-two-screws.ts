@@ -1,3 +1,17 @@
+import {
+  fibularNeckClear,
+  gentlePressure,
+  hingeBehind,
+  hingeHeight,
+  inStrap,
+  kneeAtStops,
+  notTwisted,
+  refill,
+  seen,
+  toesFelt,
+  toesOfKneeBrace,
+} from './checks';
+import { bucklesOff, bucklesOn, strapsBack } from './off';
 import type { SequenceStep } from '../strapping';
 import { shin, thigh } from './knee-levels';
 import { kneeStops, onlyIfOrdered } from './knee-stops';
@@ -11,7 +25,7 @@ import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, single
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 7,
+  version: 8,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -27,7 +41,8 @@ export const unloaderTwoScrews: Programme = {
     calfSign,
   ],
   axes: ['girth-above', 'girth-below', 'knee-width'],
-  wear: [{ id: 'for-weight-bearing', firstDay: 30 }],
+  wear: [{ id: 'for-weight-bearing', rule: 'weight-bearing', firstDay: 30 }],
+  care: ['pads-by-hand', 'hinges-dry-spray'],
   settings: [
     kneeStops('kneecap-upper-edge', { hinges: ['lateral'], checked: false, when: onlyIfOrdered }),
     correction('screws', {
@@ -93,6 +108,24 @@ export const unloaderTwoScrews: Programme = {
         { kind: 'set', id: 'correct', setting: 'screws', posture: seatedAtNinety },
       ],
     },
+    bucklesOn,
+    bucklesOff,
+    strapsBack,
   ],
-  checks: [],
+  checks: [
+    hingeHeight(['hinge-lateral'], 'hinge-level'),
+    hingeBehind(['hinge-lateral'], 'hinge-level'),
+    notTwisted({ ...thigh(0.37), face: 'front' }, 'strap-1'),
+    seen('thigh-not-tight', { ...thigh(0.43), face: 'back' }, [inStrap('strap-4')], {
+      parts: ['strap-3', 'strap-4'],
+    }),
+    seen('cuff-on-the-crest', { ...shin(0.42), face: 'front' }, [
+      { stage: 'shape', thing: 'mould-tibial-cuff' },
+    ]),
+    gentlePressure('screws'),
+    ...kneeAtStops,
+    fibularNeckClear('strap-1'),
+    toesFelt(toesOfKneeBrace),
+    refill(toesOfKneeBrace),
+  ],
 };

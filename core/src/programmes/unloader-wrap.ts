@@ -1,3 +1,15 @@
+import {
+  fibularNeckClear,
+  gentlePressure,
+  inStrap,
+  kneeAtStops,
+  notTwisted,
+  refill,
+  seen,
+  toesFelt,
+  toesOfKneeBrace,
+} from './checks';
+import { strapsOff } from './off';
 import type { Level, Part } from '../brace';
 import type { SequenceStep } from '../strapping';
 import { shin, thigh } from './knee-levels';
@@ -27,7 +39,7 @@ const diagonal = (id: string, mark: string, from: Level, to: Level): Part => ({
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -79,6 +91,8 @@ export const unloaderWrap: Programme = {
     readings: ['girth-above', 'girth-below'],
     settings: ['wrap-dial'],
   },
+  wear: [{ id: 'worn-for-painful', rule: 'active' }],
+  care: ['pads-by-hand'],
   notNeeded: [{ stage: 'shape' }],
   sequences: [
     {
@@ -107,6 +121,20 @@ export const unloaderWrap: Programme = {
       ],
       passes: [{ after: 'settling-walk' }],
     },
+    strapsOff,
   ],
-  checks: [],
+  checks: [
+    seen('no-creases', { from: 'mid-kneecap', offset: -20, face: 'back' }, [inStrap('strap-1')], {
+      parts: ['wrap'],
+    }),
+    notTwisted({ ...thigh(0.3), face: 'front' }, 'strap-1'),
+    seen('dial-at-the-joint', { from: 'mid-kneecap', face: 'lateral' }, [inStrap('strap-5')], {
+      parts: ['wrap-dial'],
+    }),
+    gentlePressure('wrap-dial'),
+    ...kneeAtStops,
+    fibularNeckClear('strap-2'),
+    toesFelt(toesOfKneeBrace),
+    refill(toesOfKneeBrace),
+  ],
 };

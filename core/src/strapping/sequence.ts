@@ -5,6 +5,11 @@ import { checkOfStep, isDoneAgain, stepSchema, type SequenceStep } from './steps
 
 export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble'] as const;
 
+/** How somebody is moved who may not move alone: the trunk rolled as one, or the neck kept in line. */
+export const handlings = ['roll', 'in-line'] as const;
+/** What of the order a list may wait for. */
+export const needed = ['posture', 'roll'] as const;
+
 const passSchema = object({
   after: id(),
   when: optionalCondition,
@@ -25,6 +30,10 @@ const sequenceShape = {
   /** who leads, where several move the patient together, and how many helpers it takes */
   leads: string().oneOf(people),
   helpers: number().strict().integer().min(1).max(8),
+  /** it moves somebody who may not move alone: by the facility's own policy, which is acknowledged first */
+  handling: string().oneOf(handlings),
+  /** what the order has to say before it begins; where it does not, the list waits */
+  needs: array().of(string().oneOf(needed).required()).min(1).max(4),
   steps: array()
     .of(stepSchema as unknown as Schema<SequenceStep>)
     .min(1)

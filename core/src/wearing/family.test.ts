@@ -10,6 +10,7 @@ const facts = (protective?: 'yes' | 'no'): KnownFacts => ({
   parts: {},
   list: undefined,
   checks: {},
+  done: [],
 });
 const protective = (is: 'yes' | 'no') => ({ kind: 'ordered' as const, what: 'protective' as const, is });
 const lines: WearLine[] = [

@@ -2320,11 +2320,26 @@ export const es: SameShape<typeof en> = {
       'Dos horas al día como mucho al principio, para lo que duele; los extremos solo añaden dolor.',
     'whenever-bearing-weight': 'Después de operar: siempre que la pierna cargue peso.',
     'out-of-bed':
-      'Fuera de la cama, no de noche, sobre una camiseta; cuántas semanas lo dice el prescriptor.',
+      'Se lleva todo el día fuera de la cama, no de noche; cuántas semanas lo dice quien prescribe.',
+    'shirt-beneath': 'Debajo, una camiseta sin arrugas.',
+    'as-the-order-says': 'Se lleva como dice la prescripción.',
+    'worn-for-sport':
+      'Se lleva para actividad y deporte que cargan la rodilla; los deportes de deslizamiento piden un protector.',
+    'worn-for-painful': 'Se lleva para las actividades que duelen.',
+    'worn-upright': 'Se lleva levantado, como dice la prescripción; no de noche.',
+    'looser-to-sit': 'Más floja para sentarse, firme otra vez de pie.',
+    'heel-to-toe': 'Un zapato plano y corriente en el otro pie; caminar del talón a los dedos.',
   },
   care: {
     'pads-by-hand': 'Cuidado: almohadillas y forros a mano, en frío, jabón suave, secar en plano al aire.',
     'hinges-dry-spray': 'Bisagras: PTFE seco o silicona en aerosol, sin aceite.',
+    'straps-to-numbers': 'Las cinchas lavadas vuelven a su sitio numerado.',
+    'textiles-only': 'Cuidado: solo los textiles, a mano, en frío, jabón suave, secados en plano al aire.',
+    'rear-panel-out': 'El panel trasero se saca antes de lavar nada.',
+    'mild-soap-alcohol': 'Cuidado: se limpia con jabón suave, a veces con alcohol; seca antes de ponerla.',
+    'skin-under-collar': 'La piel de debajo se mira cada día, en línea, por alguien a quien se le enseñó.',
+    'spare-pads': 'Almohadillas de repuesto: una puesta, otra lavándose.',
+    'air-other-day': 'Aire: se mira cada dos días más o menos, antes si hay mucha actividad.',
   },
   wearing: {
     question: '¿Cómo se lleva?',

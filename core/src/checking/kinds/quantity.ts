@@ -7,7 +7,7 @@ import { checkKind, common, unlessOff } from '../kind';
 export const quantity = checkKind(
   object({
     ...common,
-    unit: string().oneOf(['s', 'degrees', 'kg', 'count']).required(),
+    unit: string().oneOf(['s', 'degrees', 'mm', 'kg', 'count']).required(),
     least: finite(),
     most: finite(),
   }).test(

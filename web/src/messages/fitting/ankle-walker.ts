@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { skin, toes } from './shared';
+import { refill, skin, toes } from './shared';
 
 export const ankleWalker: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
@@ -66,6 +66,11 @@ export const ankleWalker: FamilyWords = {
       hold: 'Begin at the toes. Looser with a fracture of the foot.',
       caution: 'From the toes up, never down: swelling must not be driven into the toes.',
     },
+    'strap-toes-looser': {
+      name: 'Strap over the forefoot, looser',
+      hold: 'Begin at the toes. Looser: the foot is broken.',
+      caution: 'From the toes up, never down: swelling must not be driven into the toes.',
+    },
     'strap-instep': { name: 'Strap over the instep', hold: 'The heel stays back.' },
     'strap-ankle': { name: 'Strap over the ankle', hold: 'The same pull.' },
     'strap-shin': { name: 'Strap over the shin', hold: 'A loose pad beneath where it digs.' },
@@ -102,5 +107,6 @@ export const ankleWalker: FamilyWords = {
       fix: 'A flat shoe with a higher sole; no walking in one stocking. Heel to toe at each step.',
     },
     'toes-warm-moving-felt': toes,
+    'capillary-refill': refill,
   },
 };

@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { atStops, calfNerve, fibularNeck, skin, toes } from './shared';
+import { atStops, calfNerve, fibularNeck, refill, skin, toes } from './shared';
 
 export const kneePostop: FamilyWords = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
@@ -119,5 +119,6 @@ export const kneePostop: FamilyWords = {
     },
     'fibular-neck-clear': fibularNeck,
     'toes-warm-moving-felt': toes,
+    'capillary-refill': refill,
   },
 };

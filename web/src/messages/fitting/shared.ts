@@ -16,6 +16,66 @@ export const toes = {
   fix: 'Open the straps now and look again; call a physician if it stays.',
 };
 
+/** A nail pressed white: seconds until it is pink again. */
+export const refill = {
+  name: 'Nail pink again',
+  how: 'A nail pressed white, seconds until it is pink; at most 2',
+  fix: 'Open the straps now and look again; call a physician if it stays.',
+};
+
+export const hingeChecks = (height: string, behind: string) => ({
+  'hinge-height': {
+    name: `Hinge height against ${height}`,
+    fix: 'Open, set the height, close in order again.',
+    minus: '{{amount}} too low',
+  },
+  'hinge-behind-midline': {
+    name: 'Hinge behind the side midline',
+    how: behind,
+    fix: 'Open, hinge back, close in order again.',
+    minus: '{{amount}} in front',
+  },
+});
+export const square = {
+  name: 'Alignment',
+  how: 'Square to the shin, seen from the front.',
+  fix: 'Open all, turn the brace, start the sequence anew.',
+  yes: 'Square',
+  no: 'Twisted',
+};
+export const gentlePressure = {
+  name: 'A gentle pressure, no more',
+  how: 'Asked after a walk: gentle, without pain, the brace not turned.',
+  fix: 'Go back a little, walk, ask again.',
+};
+export const fingers = { yes: 'Three fingers', no: 'Not three' };
+
+/** How a knee brace comes off, and what is done with numbered straps. */
+export const offLists = {
+  'taking-off': 'Taking it off',
+  'by-the-buckles': 'Putting it on again, by the buckles',
+  'straps-back': 'After washing',
+};
+export const offSteps = {
+  'open-straps-fold-hooks': { name: 'Open all straps', hold: 'Each hook folded back on its own strap.' },
+  'open-in-order': {
+    name: 'Open the straps from 1 to 6',
+    hold: 'Each hook folded back on its own strap.',
+  },
+  'open-buckles-only': { name: 'Open the buckles only', hold: 'The straps stay as they are set.' },
+  'draw-off': { name: 'Draw the brace off', hold: 'Over the foot, the leg relaxed.' },
+  'look-at-the-skin': skin,
+  'straps-to-their-numbers': {
+    name: 'Straps back to their numbers',
+    hold: 'Washed straps go back to the places with their numbers.',
+  },
+  'close-buckles': {
+    name: 'Close the buckles, 1 to 4',
+    hold: 'A hand at the hinge, so that it does not turn. The straps stay as they are set.',
+  },
+  'not-turned-look': { name: 'Look at the hinge', hold: 'Level with the top of the kneecap, not turned.' },
+};
+
 export const atStops = {
   'knee-at-extension-stop': {
     name: 'Knee at the extension stop',

@@ -1,4 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import { refill } from './shared';
 
 export const shoulderSupport: FamilyWords = {
   parts: {
@@ -57,6 +58,7 @@ export const shoulderSupport: FamilyWords = {
       how: 'Two fingers along the edge, arm hanging.',
       fix: 'Loosen the lower strap and draw the edge down.',
     },
+    'refill-of-the-fingers': refill,
     'hand-warm-moving-felt': {
       name: 'Hand warm, moving, felt',
       how: 'Colour, warmth, movement, touch.',

@@ -6,6 +6,7 @@ export const spineBelt: FamilyWords = {
     'lying-log-roll': 'Lying, by log-roll',
     'seated-alone': 'Alone, seated at the couch’s edge',
     'taking-off': 'Taking it off',
+    'taking-off-lying': 'Taking it off, lying',
     'make-ready': 'Making it ready for next time',
   },
   settings: {
@@ -83,6 +84,7 @@ export const spineBelt: FamilyWords = {
     },
     'park-pulls': { name: 'Release the pulls', hold: 'Parked towards the back.' },
     'open-belt': { name: 'Open the belt', hold: 'Lying it is taken off as it was put on: by the roll.' },
+    'draw-belt-out': { name: 'Draw the belt out', hold: 'Near wing folded, from behind the back.' },
     'pull-apart': { name: 'Pull it apart', hold: 'Until nothing of the tension is left in it.' },
     'pulls-to-centres': { name: 'Pulls to the wings’ middles', hold: '' },
     'wings-out': { name: 'Wings out fully', hold: '' },

@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { panelWork } from './shared';
+import { panelWork, refill, skin, toes } from './shared';
 
 /*
  * What the spinal and cervical families say of what is set and of the lists in which it is set. Common practice, no source.
@@ -7,6 +7,18 @@ import { panelWork } from './shared';
 
 const inLine =
   'Keep in line, by the facility’s handling policy. A loss of movement or feeling: back to the supported position, then call.';
+const policy = 'By the facility’s handling policy. Stop at any new pain, weakness or numbness.';
+const loss =
+  'A loss of movement or feeling on the way: keep in line, back to the supported position, then call.';
+const roll = (id: string): NonNullable<FamilyWords['steps']> => ({
+  [`${id}-knee-up-arm-across`]: {
+    name: 'Far knee up, arm across',
+    hold: 'The sheet beneath is the sling; the one who leads holds head and shoulders and counts.',
+    caution: policy,
+  },
+  [`${id}-roll`]: { name: 'Log-roll', hold: 'Head, shoulders and hips turn as one.', caution: loss },
+  [`${id}-back`]: { name: 'Roll back', hold: 'As one, slowly.', caution: loss },
+});
 const ends = {
   name: 'Belt ends',
   how: 'Both ends to the same mark, side extensions alike.',
@@ -30,14 +42,115 @@ export const spineBackBar: FamilyWords = {
     'front-pad': 'Front pad',
     'waist-strap-right': 'Right waist strap',
     'waist-strap-left': 'Left waist strap',
+    'shoulder-strap-right': 'Right shoulder strap',
+    'shoulder-strap-left': 'Left shoulder strap',
+    'middle-strap': 'Middle elastic strap',
   },
   operations: {
     'bend-back-bar': { name: 'The bar to the back', how: 'By hand, from the sacrum’s mark upwards.' },
+    'cut-waist-straps': {
+      name: 'Cut the waist straps',
+      how: 'Both alike, so that they end at the side; the hook tab moved.',
+      caution: 'What is cut cannot be put back.',
+      first: 'each is folded to end at the side and was closed once.',
+    },
+    'cut-shoulder-straps': {
+      name: 'Cut the shoulder straps',
+      how: 'Free in their loop, the closure between loop and pad; both alike.',
+      caution: 'What is cut cannot be put back.',
+      first: 'both waist straps are cut, so that the brace cannot ride up, and these are folded.',
+    },
+  },
+  lists: {
+    'putting-on': 'Put on, before a mirror',
+    'before-a-mirror': 'Alone, before a mirror',
+    'taking-off': 'Taking it off',
+  },
+  steps: {
+    'arms-through': { name: 'Arms through the straps', hold: 'Like a vest; as upright as can be.' },
+    'bar-on-its-mark': { name: 'Bar on its mark', hold: 'Its lower edge on the sacrum’s mark.' },
+    'front-pad-low': {
+      name: 'Front pad low',
+      hold: 'Its lower edge on the pubic bone; the patient holds it.',
+    },
+    'waist-straps-provisional': {
+      name: 'Waist straps, provisional',
+      hold: 'Each side in turn.',
+      look: 'Bar and front pad are where they were.',
+    },
+    'shoulder-straps-to-length': {
+      name: 'Shoulder straps to length',
+      hold: 'Both alike.',
+      look: 'Bar and front pad are where they were.',
+    },
+    'cuff-at-the-armpit': { name: 'Shoulder cuff', hold: 'Its cut-out at the base of the armpit.' },
+    'fold-waist-straps': {
+      name: 'Waist straps folded to length',
+      hold: 'Each ends at the side of the body; closed once.',
+      look: 'Bar and front pad are where they were.',
+    },
+    'cut-waist': { name: 'Waist straps to length', hold: 'Cut only when both are folded and were closed.' },
+    'fold-shoulder-straps': {
+      name: 'Shoulder straps folded to length',
+      hold: 'Free in their loop, the closure between loop and front pad; closed once.',
+      look: 'Bar and front pad are where they were.',
+    },
+    'cut-shoulders': { name: 'Shoulder straps to length', hold: 'Only now: the brace cannot ride up.' },
+    'middle-elastic-strap': {
+      name: 'Middle elastic strap',
+      hold: 'At the lower ribs, its loop behind the armpit: only then does it pull.',
+    },
+    'bar-and-pad-again': {
+      name: 'Bar and pad once more',
+      hold: 'Bar on the sacrum’s mark, pad on the pubic bone.',
+    },
+    'close-waist-straps': { name: 'Waist straps', hold: 'Each side in turn, to where they end.' },
+    'in-the-mirror': { name: 'Look in the mirror', hold: 'Bar in the middle, both sides alike.' },
+    'open-front': { name: 'Open in front', hold: 'Middle strap, then the waist straps.' },
+    'like-a-vest': { name: 'Off like a vest', hold: 'The front pad by its hand loops.' },
+    'look-at-the-skin': skin,
+  },
+  checks: {
+    'bar-at-the-mark': {
+      name: 'Bar’s lower edge at the sacrum’s mark',
+      fix: 'Open, the bar back on its mark, close again.',
+      minus: '{{amount}} too low',
+    },
+    'bar-follows-the-spine': {
+      name: 'Bar follows the spine',
+      how: 'A palm between bar and back, sacrum to C7.',
+      fix: 'Off, bent by hand where it gaps, laid on the mark again.',
+    },
+    'front-pad-at-pubic-bone': {
+      name: 'Front pad on the pubic bone',
+      how: 'Its lower edge, standing.',
+      fix: 'Waist straps open, pad lower, close again.',
+    },
+    'fingers-under-shoulder-straps': {
+      name: 'Three fingers under each shoulder strap',
+      how: 'flat, in front of the armpit',
+      fix: 'Shoulder straps longer or shorter, both alike.',
+    },
+    'fingers-at-the-neck': {
+      name: 'Three fingers between neck and upper edge',
+      how: 'flat, at the bar’s top',
+      fix: 'Bar laid on its mark; then bent or set lower at the top.',
+    },
+    'waist-ends-at-the-side': {
+      name: 'Waist straps end at the side',
+      how: 'Both, and equally far.',
+      fix: 'Fold them again to end at the side of the body.',
+    },
+    'cut-out-at-the-armpit': {
+      name: 'Cut-out at the base of the armpit',
+      how: 'Arms hanging: no edge in the armpit.',
+      fix: 'Shoulder straps again, both alike.',
+    },
   },
 };
 
 export const spinePullTab: FamilyWords = {
-  lists: { 'belt-and-shoulders': 'Belt, then shoulder straps' },
+  lists: { 'belt-and-shoulders': 'Belt, then shoulder straps', 'taking-off': 'Taking it off' },
   settings: {
     'belt-ends': ends,
     'low-panel-in': { name: 'Low panel', how: 'As ordered.' },
@@ -72,12 +185,53 @@ export const spinePullTab: FamilyWords = {
       name: 'Chest strap',
       hold: 'Only to keep the shoulder straps out of the armpits.',
     },
+    'edges-both-snug': { name: 'Both edges', hold: 'Upper and lower edge both snug, before any tension.' },
     'does-not-shift': { name: 'It does not shift', hold: 'Lean, turn, sit: it stays where it is.' },
+    'lift-shoulder-straps': { name: 'Lift the shoulder straps', hold: 'So that they have slack.' },
+    'park-pulls': { name: 'Release the pulls', hold: 'Parked towards the back.' },
+    'open-belt': { name: 'Open the belt', hold: '' },
+    'pull-apart': {
+      name: 'Pull it apart',
+      hold: 'Until nothing of the tension is left in it: it is ready for next time.',
+    },
+    'look-at-the-skin': skin,
+  },
+  checks: {
+    'edges-snug': {
+      name: 'Upper and lower edge snug',
+      how: 'Before the pulls: neither edge gapes.',
+      fix: 'Belt open, lower or tilted, closed again without tension.',
+    },
+    'ends-at-one-mark': {
+      name: 'Both ends at the same mark',
+      how: 'Read off both ends; the belt closes in the middle.',
+      fix: 'Open, both ends to the one mark, close again.',
+    },
+    'fork-just-below-c7': {
+      name: 'Fork below C7',
+      how: 'at shoulder level, from C7 down to it',
+      fix: 'The fork set again, then the tension.',
+    },
+    'straps-out-of-armpits': {
+      name: 'Straps out of the armpits',
+      how: 'Arms forward and hanging: nothing cuts in.',
+      fix: 'The chest strap draws them in; ease the shoulder straps.',
+    },
+    'stays-in-movement': {
+      name: 'It stays where it is in movement',
+      how: 'Walks, leans, turns, sits.',
+      fix: 'Pulls released, belt low and centred, tension again.',
+    },
+    'breathes-and-sits': {
+      name: 'Breathes and sits freely',
+      how: 'A deep breath; seated, no edge at the ribs or the groin.',
+      fix: 'Both pulls a little looser; then the edges.',
+    },
   },
 };
 
 export const spineSternalPad: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
     'two-belts': {
       name: 'The two belts',
@@ -124,6 +278,11 @@ export const spineSternalPad: FamilyWords = {
     },
     compress: { name: 'Compress', hold: 'Both pulls together, snug.' },
     'again-after-five': { name: 'Five minutes', hold: 'Then the compression is looked at again.' },
+    'release-pulls': { name: 'Release the pulls', hold: '' },
+    'one-shoulder-strap-off': { name: 'One shoulder strap off', hold: '' },
+    'one-side-panel-off': { name: 'One side panel off the front', hold: '' },
+    'off-like-a-jacket': { name: 'Off like a jacket', hold: 'Slid off the other shoulder.' },
+    'look-at-the-skin': skin,
   },
   checks: {
     'side-panels-alike': {
@@ -165,9 +324,121 @@ export const spineBivalve: FamilyWords = {
   parts: {
     'shell-back': 'Rear shell',
     'shell-front': 'Front shell',
-    'strap-bottom': 'Bottom straps',
-    'strap-middle': 'Middle straps',
-    'strap-top': 'Top straps',
+    'strap-bottom-right': 'Bottom strap, right',
+    'strap-bottom-left': 'Bottom strap, left',
+    'strap-middle-right': 'Middle strap, right',
+    'strap-middle-left': 'Middle strap, left',
+    'strap-top-right': 'Top strap, right',
+    'strap-top-left': 'Top strap, left',
+  },
+  lists: {
+    'lying-log-roll': 'Lying, by log-roll',
+    seated: 'Seated, the spine secured',
+    'taking-off-lying': 'Taking it off, lying',
+    'taking-off-seated': 'Taking it off, seated',
+  },
+  steps: {
+    'shirt-on': { name: 'Shirt on, smooth', hold: 'A shirt beneath, without seams or creases.' },
+    ...roll('on'),
+    ...roll('off'),
+    'rear-shell-in': { name: 'Rear shell in', hold: 'Slid to the back, the sheet drawn smooth.' },
+    'groove-over-crests': { name: 'Waist groove', hold: 'Just above the iliac crests, on both sides.' },
+    'left-and-right-level': {
+      name: 'Left and right level',
+      hold: 'The groove as high over both crests, in mm.',
+    },
+    'front-over-back': { name: 'Front shell on', hold: 'Front over back, on both sides.' },
+    'middle-straps': {
+      name: 'Middle straps',
+      hold: 'Right and left in turn: a breath in, held, then closed.',
+      look: 'The front lies over the back, both sides alike.',
+    },
+    'bottom-straps': {
+      name: 'Bottom straps',
+      hold: 'Right and left in turn: a breath in, held, then closed.',
+    },
+    'top-straps': { name: 'Top straps', hold: 'Right and left in turn: a breath in, held, then closed.' },
+    'mark-under-arms-and-thighs': {
+      name: 'Look under the arms and at the thighs',
+      hold: 'Mark what presses; off, trimmed, on again, looked at again: in Shape.',
+    },
+    'up-by-rolling': {
+      name: 'Up by rolling',
+      hold: 'Arm across, knee up, legs over the edge; own strength as far as it goes.',
+      caution: 'Nobody pulls at the arms.',
+    },
+    'level-now': { name: 'Level over the crests', hold: 'Read on both sides, seated.' },
+    'one-side-stays-closed': {
+      name: 'One side stays closed',
+      hold: 'Its three straps are closed before it goes on.',
+    },
+    'round-from-behind': {
+      name: 'Round from behind',
+      hold: 'Opened on one side, put round from behind.',
+      caution: 'Only where the spine is secured, as ordered.',
+    },
+    'middle-strap-of-the-open-side': {
+      name: 'Middle strap of the open side',
+      hold: 'A breath in, held, then closed.',
+    },
+    'bottom-strap-of-the-open-side': {
+      name: 'Bottom strap of the open side',
+      hold: 'A breath in, held, then closed.',
+    },
+    'top-strap-of-the-open-side': {
+      name: 'Top strap of the open side',
+      hold: 'A breath in, held, then closed.',
+    },
+    'down-by-the-shoulder': {
+      name: 'Down on one shoulder, rolled to the back',
+      hold: 'From the edge of the bed, as one.',
+      caution: policy,
+    },
+    'open-in-any-order': { name: 'Open the straps', hold: 'In any order; each hook folded on itself.' },
+    'front-off': { name: 'Front shell off', hold: 'Lying on the back.' },
+    'rear-drawn-out': { name: 'Rear shell drawn out', hold: 'While rolled to the side.' },
+    'open-one-side': { name: 'Open the three straps of one side', hold: 'Each hook folded on itself.' },
+    'off-to-the-other-side': { name: 'Off to the other side', hold: 'Opened and drawn away behind.' },
+    'look-at-the-skin': skin,
+  },
+  checks: {
+    'level-left-and-right': {
+      name: 'Left and right level over the crests',
+      how: 'how far the groove lies above each crest',
+      fix: 'Straps open, the shell moved until both are level, closed again.',
+      value: 'right',
+      reference: 'left',
+    },
+    'groove-above-crests': {
+      name: 'Waist groove just above the crests',
+      how: 'A finger in the groove on both sides.',
+      fix: 'Rolled again, the rear shell higher or lower.',
+    },
+    'front-overlaps-back': {
+      name: 'Front over back',
+      how: 'On both sides, from top to bottom.',
+      fix: 'Straps open, front shell over the rear one, middle straps first.',
+    },
+    'under-the-arms-free': {
+      name: 'Free under the arms',
+      how: 'Arms hanging: no edge in the armpit, no tingling in the hands.',
+      fix: 'Mark, off, trim, refit, look again.',
+    },
+    'thighs-free': {
+      name: 'Free at the thighs',
+      how: 'Seated, hips bent: no edge in the groin.',
+      fix: 'Mark, off, trim, refit, look again.',
+    },
+    'rollers-do-not-nip': {
+      name: 'Strap rollers do not nip',
+      how: 'The skin under the arms beside each roller.',
+      fix: 'Shirt drawn smooth beneath them; the strap opened and closed again.',
+    },
+    'breathes-sits-stands': {
+      name: 'Breathes freely',
+      how: 'A deep breath; nothing presses under the arms or against the throat.',
+      fix: 'Straps again in order, a breath in and held at each; then its edges.',
+    },
   },
   operations: {
     'trim-shell': { name: 'Trim an edge', how: 'Off the body, a little at a time; the edge smoothed.' },
@@ -180,6 +451,35 @@ export const spineBivalve: FamilyWords = {
   },
 };
 
+const headHeld = {
+  name: 'Head held in line',
+  hold: 'One helper does nothing else, from now until it is closed; that one leads.',
+  caution: policy,
+};
+const neutral = {
+  name: 'Neck neutral',
+  how: 'degrees from neutral, seen from the side; chin up counts as more',
+  fix: 'In line: opened and set again until it is neutral; a collar that cannot is another size.',
+  minus: '{{amount}} bent forward',
+};
+const endsAlike = {
+  name: 'Strap ends equally far',
+  how: 'from their marks, both sides',
+  fix: 'Open both, centre, close to equally far.',
+  value: 'right',
+  reference: 'left',
+};
+const swallows = {
+  name: 'Swallows, breathes, speaks',
+  how: 'A sip of water if allowed; asked to speak.',
+  fix: 'Keep in line, ease the straps, call a physician if it stays.',
+};
+const pressed = {
+  name: 'Nothing presses on chin, ears, occiput',
+  how: 'A finger along each edge; the skin beneath looked at in line.',
+  fix: 'Pads centred again; the edge bent off.',
+};
+
 export const neckCollar: FamilyWords = {
   settings: {
     'neck-neutral': {
@@ -188,7 +488,61 @@ export const neckCollar: FamilyWords = {
       caution: inLine,
     },
   },
-  parts: { 'collar-rear': 'Rear half', 'collar-front': 'Front half' },
+  parts: {
+    'collar-rear': 'Rear half',
+    'collar-front': 'Front half',
+    'collar-strap-right': 'Right strap',
+    'collar-strap-left': 'Left strap',
+  },
+  lists: { 'putting-on': 'Put on, in line' },
+  steps: {
+    'head-held-in-line': headHeld,
+    'print-upright': {
+      name: 'Right way up',
+      hold: 'Print upright, the openings’ peaks down, soft tabs below the window.',
+    },
+    'edges-bent-inward': { name: 'Rear edges bent inward', hold: 'Before it goes on; both alike.' },
+    'rear-first': {
+      name: 'Rear half first',
+      hold: 'Slid in flat, centred; its straps midway between trapezius and ear.',
+      caution: inLine,
+    },
+    'tabs-bent-out': { name: 'Front tabs bent out', hold: 'Slightly; the edges bent to the neck.' },
+    'front-under-the-chin': {
+      name: 'Front half under the chin',
+      hold: 'Scooped up from the chest; it overlaps the rear one.',
+      caution: inLine,
+    },
+    'straps-equally-far': {
+      name: 'Both straps',
+      hold: 'One after the other, to equally far.',
+      look: 'The chin stays in the middle.',
+    },
+    'neutral-now': {
+      name: 'Neck neutral',
+      hold: 'Seen from the side: eyes straight up, neither bent nor stretched.',
+    },
+    'pads-by-the-window': {
+      name: 'Pads',
+      hold: 'Centred by the window; the chin pad over its plastic all along.',
+    },
+  },
+  checks: {
+    'neck-is-neutral': neutral,
+    'strap-ends-alike': endsAlike,
+    'straps-midway-to-ear': {
+      name: 'Straps midway between trapezius and ear',
+      how: 'Both sides, seen from the side.',
+      fix: 'In line: straps open, rear half moved, closed again.',
+    },
+    'chin-pad-beyond-plastic': {
+      name: 'Chin pad beyond its plastic',
+      how: '10 to 13 mm',
+      fix: 'Rear straps out of their slots first, then the pad is laid on anew.',
+    },
+    'swallows-and-breathes': swallows,
+    'chin-and-occiput-not-pressed': pressed,
+  },
   operations: {
     'centre-pads': { name: 'Pads centred', how: 'By their window; soft tabs below it, the print upright.' },
     'chin-pad-overhang': {
@@ -216,8 +570,45 @@ export const neckTwoPost: FamilyWords = {
   notNeeded: {
     shape: 'It is adjusted and not shaped: pads are smoothed by hand, straps are trimmed in Strap.',
   },
-  parts: { 'rear-panel': 'Rear panel', 'front-panel': 'Front panel', collar: 'Collar', 'chin-dial': 'Dial' },
+  parts: {
+    'rear-panel': 'Rear panel',
+    'front-panel': 'Front panel',
+    collar: 'Collar',
+    'chin-dial': 'Dial',
+    'strap-right': 'Right strap',
+    'strap-left': 'Left strap',
+  },
+  operations: {
+    'trim-strap-ends': {
+      name: 'Trim the strap ends',
+      how: 'Both sides alike, folded to length and closed once.',
+      caution: 'What is cut cannot be put back.',
+      first: 'each side was clipped, tightened and closed once.',
+    },
+  },
+  checks: {
+    'neck-is-neutral': { ...neutral, fix: 'In line: the dial up or down until it is neutral.' },
+    'chin-level-with-liner': {
+      name: 'Chin level with the liner',
+      how: 'Seen from the side.',
+      fix: 'In line: the dial up or down until it touches.',
+    },
+    'panel-level-with-ribs': {
+      name: 'Front panel level with the ribs',
+      how: 'Its lower edge, felt on both sides.',
+      fix: 'Its height by the lever, then clipped and tightened again.',
+    },
+    'clavicles-free': {
+      name: 'Collar bones free',
+      how: 'A finger over each.',
+      fix: 'Tuck it under each ear and tighten again.',
+    },
+    'strap-ends-alike': endsAlike,
+    'swallows-and-breathes': swallows,
+    'chin-and-occiput-not-pressed': pressed,
+  },
   steps: {
+    'head-held-in-line': headHeld,
     'press-the-mattress': {
       name: 'Mattress pressed down',
       hold: 'By the helper, at the shoulder.',
@@ -268,6 +659,48 @@ export const ankleStabiliser: FamilyWords = {
     'strap-round': 'Upper strap',
     'strap-eight': 'Lower strap',
     tongue: 'Tongue',
+  },
+  lists: { 'putting-on': 'Put on' },
+  steps: {
+    'open-both-straps': { name: 'Open both straps fully', hold: '' },
+    'tongue-forward': { name: 'Tongue forward', hold: '' },
+    'foot-in-shells': {
+      name: 'Foot in',
+      hold: 'Outer shell before the malleolus, inner one behind it; heel back.',
+    },
+    'round-above': { name: 'Upper strap, round', hold: 'A light pull.' },
+    'eight-below': {
+      name: 'Lower strap, figure of eight',
+      hold: 'Over the instep, under the heel; its end up through the eye.',
+    },
+    'lift-the-foot': { name: 'Lift the foot', hold: 'The tongue must not cut in: else it is bent back.' },
+    'stand-on-it': { name: 'Stand', hold: 'No creases; weight as it may be borne.' },
+    'into-the-shoe': { name: 'Into the shoe', hold: 'Laces open, heel down first.' },
+  },
+  checks: {
+    'outer-before-inner-behind': {
+      name: 'Outer shell before, inner behind the malleolus',
+      how: 'Both sides, seated.',
+      fix: 'Straps open, foot back, shells placed again.',
+      yes: 'As it should be',
+    },
+    'tongue-does-not-cut': {
+      name: 'Tongue does not cut in',
+      how: 'The foot lifted.',
+      fix: 'Bend the tongue’s edge back.',
+    },
+    'no-creases-standing': {
+      name: 'No creases',
+      how: 'Standing, over the instep and behind the heel.',
+      fix: 'Lower strap open, drawn smooth, closed again.',
+    },
+    'fits-in-the-shoe': {
+      name: 'Fits in the shoe',
+      how: 'Heel down in it, nothing presses.',
+      fix: 'A wider shoe, laced up over it.',
+    },
+    'toes-warm-moving-felt': toes,
+    'capillary-refill': refill,
   },
   operations: {
     'bend-tongue-back': {

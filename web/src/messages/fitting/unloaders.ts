@@ -1,5 +1,21 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { benchWork, kneeHinges, shells, straps, uprights } from './shared';
+import {
+  atStops,
+  benchWork,
+  fibularNeck,
+  gentlePressure,
+  hingeChecks,
+  kneeHinges,
+  offLists,
+  offSteps,
+  refill,
+  shells,
+  skin,
+  square,
+  straps,
+  toes,
+  uprights,
+} from './shared';
 
 /*
  * What the unloaders and the frame with six straps say. Common practice, no source.
@@ -50,9 +66,88 @@ const sixStrapSteps: FamilyWords['steps'] = {
     hold: 'Then seated at 30 degrees: each strap loosened and tightened in order.',
   },
 };
+const top = 'the top of the kneecap';
+const legChecks = {
+  'not-twisted': square,
+  ...atStops,
+  'fibular-neck-clear': fibularNeck,
+  'toes-warm-moving-felt': toes,
+  'capillary-refill': refill,
+};
+const sixStrapChecks: FamilyWords['checks'] = {
+  ...hingeChecks('a line across the top of the kneecap', ''),
+  'cuffs-flat': {
+    name: 'Cuffs lie flat',
+    how: 'A palm over shin cuff and thigh cuff: no edge is felt.',
+    fix: 'Stand, ease the straps, press the cuff flat, then all straps again in order.',
+  },
+  'equal-tension': {
+    name: 'All straps with the same pull',
+    how: 'A finger under each, one after the other.',
+    fix: 'Loosen and tighten again from strap 1, all with the same pull.',
+  },
+  ...legChecks,
+};
+const onceWalked = {
+  first: 'it went on, was walked in for five minutes and every strap closed at its length.',
+};
+const upright: FamilyWords['checks'] = {
+  ...hingeChecks(top, 'Slightly behind it.'),
+  'thigh-not-tight': {
+    name: 'Not over-tight at the thigh',
+    how: 'A finger goes under the thigh straps, standing.',
+    fix: 'Ease the thigh straps, hold the hinge, close again.',
+  },
+  'gentle-pressure-only': gentlePressure,
+  ...legChecks,
+};
 const cuffs = { 'cuff-thigh': 'Thigh cuff', 'cuff-shin': 'Tibial cuff', 'upright-lateral': 'Upright' };
 
 export const kneeSleeve: FamilyWords = {
+  lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
+  parts: {
+    sleeve: 'Sleeve',
+    'patellar-pad': 'Patellar pad',
+    'stay-medial': 'Inner stay',
+    'stay-lateral': 'Outer stay',
+  },
+  steps: {
+    'thumbs-in-loops': { name: 'Thumbs in both loops', hold: 'Knee slightly bent, the pad in front.' },
+    'draw-up': { name: 'Draw it up', hold: 'Steadily, with both hands, until the pad is round the kneecap.' },
+    'pad-round-the-kneecap': {
+      name: 'Look at the pad',
+      hold: 'Its inner rim level with the kneecap’s lower pole, and all round it.',
+    },
+    'smooth-it-out': { name: 'Smooth it out', hold: 'No creases behind the knee; the stays at the sides.' },
+    'draw-down': { name: 'Draw it down', hold: 'By both loops, knee slightly bent.' },
+    'look-at-the-skin': skin,
+  },
+  checks: {
+    'pad-rim-at-lower-pole': {
+      name: 'Pad’s inner rim at the kneecap’s lower pole',
+      fix: 'Thumbs in the loops, draw it up or down by so much.',
+      minus: '{{amount}} too low',
+    },
+    'rim-all-round': {
+      name: 'Rim all round the kneecap',
+      how: 'Felt through the sleeve, all the way round.',
+      fix: 'Draw the sleeve round until the rim holds the kneecap evenly.',
+    },
+    'no-creases': {
+      name: 'No creases',
+      how: 'Behind the knee above all; again within half an hour.',
+      fix: 'Smooth it out; if they come back, draw it off and up again.',
+    },
+    'stays-at-the-sides': {
+      name: 'Stays at the sides',
+      how: 'One on each side midline, seen from the front.',
+      fix: 'Turn the sleeve until the stays lie at the sides.',
+    },
+    'toes-warm-moving-felt': {
+      ...toes,
+      fix: 'Take it off now and look again; call a physician if it stays.',
+    },
+  },
   notNeeded: {
     shape: 'A sleeve has nothing to bend, mould or trim.',
     set: 'A sleeve has neither stops nor anything else to set: its pad lies where it is drawn to.',
@@ -60,7 +155,7 @@ export const kneeSleeve: FamilyWords = {
 };
 
 export const kneeFunctional: FamilyWords = {
-  lists: { general: 'General, and for the front cruciate' },
+  lists: { ...offLists, general: 'General, and for the front cruciate' },
   settings: stops(
     'It comes with 10-degree extension stops screwed in. Medial and lateral identical, never outside the order.',
   ),
@@ -68,12 +163,36 @@ export const kneeFunctional: FamilyWords = {
   notNeeded: {
     shape: 'This model has neither bars nor pads to shape: cuffs press flat, straps are trimmed in Strap.',
   },
-  operations: benchWork,
-  steps: sixStrapSteps,
+  operations: {
+    ...benchWork,
+    'shorten-straps': {
+      name: 'Strap ends to the middle of the limb',
+      how: 'The strap pad is cut first, then the strap is shortened from its hook end; hooks put back.',
+      caution: 'What is cut cannot be put back.',
+      ...onceWalked,
+    },
+  },
+  steps: { ...sixStrapSteps, ...offSteps },
+  checks: {
+    ...sixStrapChecks,
+    'ends-mid-limb': {
+      name: 'Strap ends and pads in mid-limb',
+      how: 'Each ends in the middle of the limb, none over an edge.',
+      fix: 'Cut the strap pad, shorten the strap from its hook end, close once more.',
+    },
+  },
 };
 
 export const unloaderOneScrew: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { ...offLists, 'putting-on': 'Put on' },
+  checks: {
+    ...upright,
+    'wrap-above-strap': {
+      name: 'Suspension wrap above the strap under the knee',
+      how: 'its upper edge, 13 mm',
+      fix: 'Move the wrap, so that it is not bunched behind the knee.',
+    },
+  },
   settings: {
     ...stops(oneHinge),
     screw: {
@@ -93,6 +212,11 @@ export const unloaderOneScrew: FamilyWords = {
   parts: { ...cuffs, 'hinge-lateral': 'Hinge', 'condyle-pad': 'Condyle pad', ...straps(4) },
   operations: benchWork,
   steps: {
+    ...offSteps,
+    'wrap-on': {
+      name: 'Suspension wrap on',
+      hold: 'Its upper edge 13 mm above where the strap under the knee will lie; not bunched behind.',
+    },
     'hinge-level': hingeLevel,
     'straps-in-order': {
       name: 'Straps in their marked order',
@@ -111,7 +235,15 @@ export const unloaderOneScrew: FamilyWords = {
 };
 
 export const unloaderTwoScrews: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { ...offLists, 'putting-on': 'Put on' },
+  checks: {
+    ...upright,
+    'cuff-on-the-crest': {
+      name: 'Tibial cuff on the shin’s crest',
+      how: 'A palm over it: it bears on the whole of its breadth, not on the crest alone.',
+      fix: 'Mould the cuff to the crest.',
+    },
+  },
   settings: {
     ...stops(oneHinge),
     screws: {
@@ -133,6 +265,7 @@ export const unloaderTwoScrews: FamilyWords = {
     },
   },
   steps: {
+    ...offSteps,
     'hinge-level': hingeLevel,
     'strap-1': {
       name: 'Strap 1, above the calf',
@@ -153,7 +286,16 @@ export const unloaderTwoScrews: FamilyWords = {
 };
 
 export const unloaderThumbwheel: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { ...offLists, 'putting-on': 'Put on' },
+  checks: {
+    ...sixStrapChecks,
+    'gel-pad-on-wheel-side': {
+      name: 'Large gel pad on the wheel’s side',
+      how: 'Looked at from inside.',
+      fix: 'Exchange the pads: the large one on the wheel’s side.',
+    },
+    'gentle-pressure-only': gentlePressure,
+  },
   settings: {
     ...stops(onOrder),
     wheel: {
@@ -174,6 +316,7 @@ export const unloaderThumbwheel: FamilyWords = {
   operations: benchWork,
   steps: {
     ...sixStrapSteps,
+    ...offSteps,
     correct: {
       name: 'Correct',
       hold: 'Knee bent, the wheel in small steps. Stand, walk, ask.',
@@ -183,7 +326,21 @@ export const unloaderThumbwheel: FamilyWords = {
 };
 
 export const unloaderWrap: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { ...offLists, 'putting-on': 'Put on' },
+  checks: {
+    'no-creases': {
+      name: 'No creases',
+      how: 'Behind the knee above all.',
+      fix: 'Open from strap 4 back, smooth it out, close in order again.',
+    },
+    'dial-at-the-joint': {
+      name: 'Dial at the joint',
+      how: 'At the height of the kneecap’s middle, on the side.',
+      fix: 'Straps 5 and 6 opened, the dial moved, closed again with the ring held.',
+    },
+    'gentle-pressure-only': gentlePressure,
+    ...legChecks,
+  },
   settings: {
     ...stops(onOrder),
     'wrap-dial': {
@@ -197,6 +354,7 @@ export const unloaderWrap: FamilyWords = {
   parts: { wrap: 'Wrap', 'wrap-dial': 'Dial', ...straps(6) },
   notNeeded: { shape: 'A wrap has nothing to bend, mould or trim.' },
   steps: {
+    ...offSteps,
     'dial-to-zero': { name: 'Dial to zero', hold: 'Before the first donning. Knee 30 degrees, foot flat.' },
     'strap-1': { name: 'Strap 1, thigh, above the knee', hold: 'A finger in its pocket; snug.' },
     'strap-2': {
@@ -221,7 +379,20 @@ export const unloaderWrap: FamilyWords = {
 };
 
 export const unloaderFrame: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { ...offLists, 'putting-on': 'Put on' },
+  checks: {
+    ...hingeChecks('the kneecap’s upper edge', 'Pressed back, behind it.'),
+    'strap-above-calf': {
+      name: 'Strap 5 above the calf’s largest girth',
+      how: 'both below the middle of the kneecap',
+      fix: 'Draw strap 5 up, then look at the hinge height.',
+      minus: '{{amount}} above the kneecap’s middle',
+      value: 'strap',
+      reference: 'calf',
+    },
+    'gentle-pressure-only': gentlePressure,
+    ...legChecks,
+  },
   settings: {
     ...stops('Wedges: one of at least 0 always stays in. Medial and lateral alike, never outside the order.'),
     'coronal-screws': {
@@ -241,6 +412,7 @@ export const unloaderFrame: FamilyWords = {
     },
   },
   steps: {
+    ...offSteps,
     'open-all': { name: 'Open all straps', hold: 'Every hook folded back on its own strap. On the skin.' },
     'draw-on': { name: 'Draw the brace on', hold: 'Seated well forward; hold it against turning.' },
     'level-hinges': {

@@ -10,6 +10,7 @@ import { auditRoutes } from './audit/audit-routes';
 import { caseRoutes } from './cases/case-routes';
 import { fitRoutes } from './cases/fit-routes';
 import { catalogueRoutes } from './catalogue/catalogue-routes';
+import { clinicRoutes } from './clinic/clinic-routes';
 import { peopleRoutes } from './clinic/people-routes';
 import { setUpRoutes } from './clinic/set-up-routes';
 import { sessionRoutes, signInThrottle } from './clinic/session-routes';
@@ -43,6 +44,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...healthRoutes(context),
   ...setUpRoutes(context),
   ...sessionRoutes(context),
+  ...clinicRoutes(context),
   ...peopleRoutes(context),
   ...userRoutes(context),
   ...templateRoutes(context),

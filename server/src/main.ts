@@ -65,7 +65,13 @@ try {
     hub: new InstrumentHub(),
     pulse: new Pulse(url),
     sealing,
-    clinic: { name: clinic?.name ?? '', zone },
+    clinic: {
+      name: clinic?.name ?? '',
+      zone,
+      phone: clinic?.phone ?? null,
+      emergency: clinic?.emergency ?? null,
+      wearRule: clinic?.wearRule ?? null,
+    },
     ...(clinic ? {} : { setUpCode: oneTimeCode() }),
   };
   switch (command) {

@@ -3,7 +3,7 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
 import { validate } from 'uuid';
-import type { User } from './database/entities';
+import type { Clinic, User } from './database/entities';
 import type { Pulse } from './health';
 import type { InstrumentHub } from './instruments/hub';
 import { Problem } from './problem';
@@ -15,7 +15,7 @@ export interface Context {
   log: Logger;
   now: () => Date;
   /** filled in when the clinic is set up */
-  clinic: { name: string; zone: string };
+  clinic: Omit<Clinic, 'id'>;
   /** while there is no clinic yet: what the first administrator must know */
   setUpCode?: string;
   hub: InstrumentHub;
@@ -24,7 +24,7 @@ export interface Context {
   sealing: SealFolder;
 }
 
-export type SignedIn = Pick<User, 'id' | 'name' | 'role' | 'language'>;
+export type SignedIn = Pick<User, 'id' | 'name' | 'role' | 'language' | 'threeFingers'>;
 
 declare module 'express-session' {
   interface SessionData {

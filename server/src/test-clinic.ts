@@ -82,7 +82,13 @@ export async function testClinic(
 ): Promise<TestClinic> {
   const { url, drop } = await emptyDatabase();
   const db = await openDatabase(url);
-  const clinic = { name: 'Test workshop', zone: 'Europe/Madrid' };
+  const clinic = {
+    name: 'Test workshop',
+    zone: 'Europe/Madrid',
+    phone: null,
+    emergency: null,
+    wearRule: null,
+  };
   const now = options.now ?? (() => new Date());
   const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
   const sealing = openSealFolder(folder);

@@ -26,6 +26,7 @@ const table = {
   'catalogue.read': ['orthotist', 'technician', 'reader', 'administrator'],
   'catalogue.write': ['orthotist', 'administrator'],
   'instruments.write': ['orthotist', 'technician', 'administrator'],
+  'clinic.write': ['orthotist', 'administrator'],
   'audit.read': ['administrator'],
   'users.read': ['administrator'],
   'users.write': ['administrator'],

@@ -5,6 +5,7 @@ import type { ChartChange } from '../exchange';
 import type { AnyRecordedEntry, Ribbon } from '../logbook';
 import { stages } from '../record';
 import type { SizeMatch } from '../sizing';
+import { wearRuleSchema } from '../wearing';
 
 /*
  * What the server answers, stated once: the server sends it, the screens take it, and neither can mean something else by a
@@ -27,11 +28,26 @@ export const person = object({ id: text(), givenName: text(), familyName: text()
 export type Person = InferType<typeof person>;
 
 export const session = object({
-  user: object({ id: text(), name: text(), role, language: string().strict().oneOf(languages) })
+  user: object({
+    id: text(),
+    name: text(),
+    role,
+    language: string().strict().oneOf(languages),
+    /** mm; null: never laid on a ruler */
+    threeFingers: number().strict().nullable(),
+  })
     .nullable()
     .default(undefined)
     .defined(),
-  clinic: object({ name: string().strict().defined(), zone: text() }).required(),
+  clinic: object({
+    name: string().strict().defined(),
+    zone: text(),
+    /** whom the patient calls, and whom in an emergency */
+    phone: string().strict().nullable(),
+    emergency: string().strict().nullable(),
+    /** the clinic's own rule for wearing that grows; none ships */
+    wearRule: wearRuleSchema.nullable().default(undefined),
+  }).required(),
   /** there is no clinic yet: the first administrator is asked for */
   setUp: boolean().strict(),
 });

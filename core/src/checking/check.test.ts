@@ -1,4 +1,5 @@
 import type { ValidationError } from 'yup';
+import type { Judged } from './kind';
 import { atEachMoment, checkingResult, checkSchema, judgeCheck, unsafeChecks, type FitCheck } from './check';
 
 const context = { window: { extension: 5, flexion: 90 }, stops: { extension: 10, flexion: 90 } };
@@ -45,9 +46,11 @@ test('the 0 wedge that nobody ordered is looked at and cannot pass an order', ()
 
 test('one failure fails, one open leaves open, not needed does not hinder', () => {
   const notNeeded = { state: 'not-needed', reason: 'no-stop-ordered' } as const;
-  expect(checkingResult([{ state: 'pass' }, notNeeded])).toBe('pass');
-  expect(checkingResult([{ state: 'pass' }, { state: 'open' }])).toBe('open');
-  expect(checkingResult([{ state: 'open' }, { state: 'fail', reason: 'not-seen' }])).toBe('fail');
+  const all = (...judged: Judged[]) => checkingResult(judged.map((one) => ({ check: {}, judged: one })));
+  expect(all({ state: 'pass' }, notNeeded)).toBe('pass');
+  expect(all({ state: 'pass' }, { state: 'open' })).toBe('open');
+  expect(all({ state: 'open' }, { state: 'fail', reason: 'not-seen' })).toBe('fail');
+  expect(all()).toBe('pass');
 });
 
 const left = { value: 410, reference: 412 };
@@ -127,7 +130,12 @@ describe('a check at its moment', () => {
 test('an end that the joint does not reach hinders nothing and proves nothing', () => {
   const judged = judgeCheck(behind, value({ notReached: true }), context);
   expect(judged).toEqual({ state: 'not-reached' });
-  expect(checkingResult([judged, { state: 'pass' }])).toBe('pass');
+  expect(
+    checkingResult([
+      { check: {}, judged },
+      { check: {}, judged: { state: 'pass' } },
+    ]),
+  ).toBe('pass');
 });
 
 test.each([
@@ -191,3 +199,24 @@ test.each([true, 'strap', 3, [1], null, {}, { stage: 1 }, { call: 'x' }])(
     expect(at()).toMatch(/^cures\[0\]/);
   },
 );
+
+// common practice, no source: looked at again within half an hour, and the patient need not wait for the signature
+test('a look for later is due and does not hinder the signature; one that fails does', () => {
+  const later: FitCheck = { kind: 'seen', id: 'creases', moment: { is: 'later', notAfter: 30 } };
+  const now: FitCheck = { kind: 'seen', id: 'creases', moment: { is: 'standing' } };
+  const of = (...judged: Judged['state'][]) =>
+    checkingResult(
+      judged.map((state, i) => ({
+        check: i === 0 ? now : later,
+        judged: state === 'fail' ? { state, reason: 'not-seen' } : ({ state } as Judged),
+      })),
+    );
+  expect([of('pass', 'open'), of('open', 'open'), of('pass', 'fail'), of('pass', 'pass')]).toEqual([
+    'pass',
+    'open',
+    'fail',
+    'pass',
+  ]);
+  // where there is nothing else to look at, it is waited for
+  expect(checkingResult([{ check: later, judged: { state: 'open' } }])).toBe('open');
+});

@@ -72,10 +72,18 @@ export function judgeCheck(check: FitCheck, value: CheckValue | undefined, conte
     : judged;
 }
 
-/** All checks together: one that fails fails the fitting, one that is open leaves it open. */
-export function checkingResult(judged: readonly Judged[]): 'open' | 'pass' | 'fail' {
-  if (judged.some(({ state }) => state === 'fail')) return 'fail';
-  return judged.some(({ state }) => state === 'open') ? 'open' : 'pass';
+/** One that is looked at once more when the brace has been worn a while: it is due, and nobody waits for it to sign. */
+export const isLater = ({ moment }: Pick<FitCheck, 'moment'>): boolean => moment?.is === 'later';
+
+/** All checks together: one that fails fails the fitting, one that is open, and is none for later, leaves it open. */
+export function checkingResult(
+  checks: readonly { check: Pick<FitCheck, 'moment'>; judged: Judged }[],
+): 'open' | 'pass' | 'fail' {
+  if (checks.some(({ judged }) => judged.state === 'fail')) return 'fail';
+  const now = checks.filter(({ check }) => !isLater(check));
+  return checks.length > 0 && (now.length === 0 || now.some(({ judged }) => judged.state === 'open'))
+    ? 'open'
+    : 'pass';
 }
 
 /** A check that failed and may not wait: the limb is not safe in it, or the joint goes beyond the order. */

@@ -15,9 +15,15 @@ export function decideSignature(state: Signable): Signature | undefined {
 /** A signature that was sent, computed again. */
 export const signatureDecision: ComputedDecision<Signable, Signature> = {
   impossible: () => [],
-  again: (state, { note }) => {
+  again: (state, { note, shown }) => {
     const signature = decideSignature(state);
-    return signature && { ...signature, ...(note === undefined ? {} : { note }) };
+    return (
+      signature && {
+        ...signature,
+        ...(note === undefined ? {} : { note }),
+        ...(shown === undefined ? {} : { shown }),
+      }
+    );
   },
   notYet: ({ checking: { checks } }) =>
     `needs every check answered; open: ${checks

@@ -1,3 +1,4 @@
+import { array } from 'yup';
 import { moments } from './kind';
 import { body, finite, ids, name, oneOf, text, whole, yes, kind } from '../record';
 
@@ -21,15 +22,27 @@ export const checkRecorded = kind('check.recorded', {
   ),
 });
 
-export const checkSigned = kind('check.signed', {
-  nature: 'decision',
-  stages: ['check'],
-  permission: 'checking.write',
-  body: body({
-    result: oneOf('pass', 'fail').required(),
-    note: text(400),
-    madeFrom: ids(),
-    programme: text(64).required(),
-    engine: whole().positive().required(),
+/** What the patient, or who looks after the patient, was shown before the signature. */
+export const shownThings = ['donning', 'removal', 'skin', 'wearing', 'care', 'trouble'] as const;
+export type ShownThing = (typeof shownThings)[number];
+
+export const checkSigned = {
+  ...kind('check.signed', {
+    nature: 'decision',
+    stages: ['check'],
+    permission: 'checking.write',
+    body: body({
+      result: oneOf('pass', 'fail').required(),
+      note: text(400),
+      madeFrom: ids(),
+      programme: text(64).required(),
+      engine: whole().positive().required(),
+      shown: array()
+        .of(oneOf(...shownThings).required())
+        .max(shownThings.length)
+        .strict(),
+    }),
   }),
-});
+  v: 2,
+  upcasters: [(withoutShown: object) => withoutShown],
+};

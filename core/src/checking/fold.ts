@@ -8,6 +8,7 @@ import { donningBegun, strapDone, type Running } from '../strapping';
 import {
   atEachMoment,
   checkingResult,
+  isLater,
   judgeCheck,
   unsafeChecks,
   type FitCheck,
@@ -36,6 +37,8 @@ export interface CheckingState {
     entry?: string;
   }[];
   result: 'open' | 'pass' | 'fail';
+  /** checks that are looked at once more when it has been worn a while: between which instants */
+  later: { check: string; from: string; until: string }[];
   /** failed checks that may not wait */
   unsafe: UnsafeCheck[];
   signed: Decided<BodyIn<typeof checkSigned> & { by: string; at: string }> | undefined;
@@ -115,11 +118,26 @@ export function foldChecking(
   );
   // what was not safe stays so until it is found right: a new donning or other stops only ask for it again
   const lastFound = all.map((check) => judgedBy(check, answered.findLast(isOf(check))));
-  const result = checkingResult(checks.map(({ judged }) => judged));
+  const result = checkingResult(checks);
+  const lastStep = straps.findLast((one) => record.isAfter(one, begun));
+  /** what is looked at once more, and until when by the clock */
+  const later = checks.flatMap(({ check, judged }) => {
+    const { notBefore = 0, notAfter } = check.moment ?? {};
+    return isLater(check) && judged.state === 'open' && lastStep && notAfter !== undefined
+      ? [
+          {
+            check: check.id,
+            from: new Date(Date.parse(lastStep.observedAt) + notBefore * 60_000).toISOString(),
+            until: new Date(Date.parse(lastStep.observedAt) + notAfter * 60_000).toISOString(),
+          },
+        ]
+      : [];
+  });
   const signed = record.last(checkSigned);
   return {
     checks,
     result,
+    later,
     unsafe: unsafeChecks(lastFound),
     inputs: [
       ...new Set([

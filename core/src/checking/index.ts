@@ -1,6 +1,7 @@
 export {
   atEachMoment,
   checkingResult,
+  isLater,
   checkSchema,
   judgeCheck,
   mayNotReach,
@@ -11,7 +12,7 @@ export {
   type UnsafeCheck,
 } from './check';
 export { moments, type CheckContext, type CheckValue, type Cure, type Judged, type Moment } from './kind';
-export { checkRecorded, checkSigned } from './entries';
+export { checkRecorded, checkSigned, shownThings, type ShownThing } from './entries';
 export { answersSinceDonning, foldChecking, isSignedPass, type CheckingState } from './fold';
 export { decideSignature, signatureDecision } from './decision';
 export { foreignAnswer, nothingToSign } from './faults';

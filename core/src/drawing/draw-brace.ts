@@ -10,6 +10,8 @@ export interface PartToDraw {
   state: 'now' | 'done' | 'ahead' | 'bad';
   /** its number is shown beside it */
   numbered?: boolean;
+  /** the number by which it is closed, where none stands printed on the brace */
+  number?: string;
   /** found there: so much proximal of its place, and so much aside of it */
   moved?: { along?: Millimetres; aside?: Millimetres };
   /** its halves straddle a scar */
@@ -38,6 +40,8 @@ export interface BraceShape {
   state: PartToDraw['state'];
   /** the line along which its halves are parted */
   parted?: readonly Point[];
+  /** a strap's own way, from its anchor to its end: there it is pulled */
+  way?: readonly Point[];
 }
 
 export interface DrawnBrace {
@@ -254,6 +258,7 @@ interface Piece {
   /** where its number would be tied */
   anchor: Point;
   parted?: readonly Point[];
+  way?: readonly Point[];
 }
 
 const outermost = (points: readonly Point[], middle: number): Point =>
@@ -292,6 +297,7 @@ function piecesOf(on: OnBody, { part, moved, split }: PartToDraw): Piece[] {
           points: [...sides.left, ...[...sides.right].reverse()],
           lines: [line, sides.left, sides.right],
           anchor: outermost([line[0]!, line.at(-1)!], middle),
+          way: line,
         };
       });
     default: {
@@ -347,12 +353,14 @@ export function drawBrace(
           points: piece.points,
           state,
           ...(piece.parted ? { parted: piece.parted } : {}),
+          ...(piece.way ? { way: piece.way } : {}),
         });
       }
-    if (tied && one.numbered && part.mark)
+    const label = part.mark ?? one.number;
+    if (tied && one.numbered && label)
       numbered.push({
         id: part.id,
-        label: part.mark,
+        label,
         at: tied.at,
         middle: middleOf({ body, placed: tied.placed }, placeIn(part)),
         strong: isStrong(one, part.id),

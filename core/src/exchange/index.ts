@@ -5,3 +5,4 @@ export { chartChanges, lostBy, type ChartChange } from './chart-changes';
 export { calendarFile, type DueDay } from './calendar-file';
 export { bendTemplatePdf, bendTemplateSvg, type BendTemplate } from './bend-template';
 export { readStations, type ReadStations } from './stations';
+export { readTemperatures, type FileProblem } from './temperature-file';

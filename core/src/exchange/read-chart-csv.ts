@@ -192,6 +192,10 @@ function missingIn(problem: ModelProblem): string {
       return `part, ${problem.part}`;
     case 'no-distance':
       return `distance, ${problem.step}`;
+    case 'no-check':
+      return `check, ${problem.check}`;
+    case 'no-words':
+      return `words, ${problem.step}`;
     case 'foreign-axis':
       return `band, ${problem.reading}`;
   }

@@ -22,7 +22,7 @@ import {
   isForeignWork,
   isHeatUnfelt,
 } from '../shaping';
-import { foreignList, foreignStep } from '../strapping';
+import { foreignList, foreignStep, foreignTension } from '../strapping';
 import type { AnyEntry } from './entry';
 import type { BodyOf, KindName } from './kinds';
 import type { CaseState } from './state';
@@ -59,6 +59,8 @@ const foreign: { [K in KindName]?: (frame: CaseFrame, body: BodyOf<K>) => EntryF
   'shape.marked': ({ programme, model }, body) => foreignMark(partsOf(programme, model), body),
   'strap.begun': ({ programme }, body) => foreignList(programme.sequences, body),
   'strap.done': ({ programme }, body) => foreignStep(programme.sequences, body),
+  'strap.lost': ({ programme }, body) => foreignStep(programme.sequences, body),
+  'strap.tension': ({ programme, model }, body) => foreignTension(partsOf(programme, model), body),
   'check.recorded': ({ programme, model }, body) => foreignAnswer(checksOf(programme, model), body),
   'check.signed': ({ programme }) => nothingToSign(programme.checks),
 };

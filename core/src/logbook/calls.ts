@@ -3,13 +3,14 @@ import type { UnsafeCheck } from '../checking';
 import type { LiveRecord, Stage } from '../record';
 import { referBecause, type ReviewVisit } from '../reviewing';
 import { findingRule, type Referral, type ScreeningState } from '../screening';
+import type { StrappingState } from '../strapping';
 import { callMade } from './case-entries';
 
 /** Somebody is to be called today about something that was found. */
 export interface UrgentCall {
   /** the finding, the check, or what a review found */
   about: string;
-  why: 'finding' | 'limb-safety' | 'outside-order' | 'review';
+  why: 'finding' | 'limb-safety' | 'outside-order' | 'review' | 'lost-in-move';
   /** the entry it was found in */
   of: string;
   day: ClinicDay;
@@ -28,6 +29,7 @@ export function foldCalls(
   { blocking }: ScreeningState,
   unsafe: readonly UnsafeCheck[],
   { visits }: { visits: readonly ReviewVisit[] },
+  { lost }: Pick<StrappingState, 'lost'>,
 ): UrgentCall[] {
   const made = record.of(callMade);
   const dayOf = new Map(record.all.map((entry) => [entry.id, record.dayIn(entry)]));
@@ -48,6 +50,18 @@ export function foldCalls(
       whom: why === 'limb-safety' ? ('physician-now' as const) : ('prescriber' as const),
       stage: 'check' as const,
     })),
+    // movement or feeling lost while the patient was moved
+    ...(lost
+      ? [
+          {
+            about: lost.step,
+            why: 'lost-in-move' as const,
+            of: lost.entry,
+            whom: 'physician-now' as const,
+            stage: 'strap' as const,
+          },
+        ]
+      : []),
     ...(last?.found && last.entry !== undefined ? referBecause(last.found) : []).map((about) => ({
       about,
       why: 'review' as const,

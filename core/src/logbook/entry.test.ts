@@ -11,6 +11,7 @@ import frozen6 from './frozen/version-6.json';
 import frozen7 from './frozen/version-7.json';
 import frozen8 from './frozen/version-8.json';
 import frozen9 from './frozen/version-9.json';
+import frozen10 from './frozen/version-10.json';
 import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
@@ -25,6 +26,7 @@ import {
   foldedOrders,
   foldedReviews,
   foldedShapes,
+  foldedWorn,
   foldedWork,
   beltContext,
   foldedBelt,
@@ -109,7 +111,7 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8, frozen9].flatMap(
+  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8, frozen9, frozen10].flatMap(
     ({ entries }) => kindsOf(entries),
   );
   // those that are written no more too
@@ -208,6 +210,18 @@ test('the frozen entries of version 9, bars that were planned and read, heat, ma
     expect(faultsOf({ ...entry, ...(entry.kind.startsWith('order') ? { expects: null } : {}) })).toEqual([]);
   const state = foldCase(frozen9.entries as unknown as AnyRecordedEntry[], shapedContext)!;
   expect(JSON.parse(JSON.stringify(foldedShapes(state)))).toEqual(frozen9.folded);
+});
+
+test('the frozen entries of version 10, how it went on and how it is worn, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen10.entries)
+    expect(
+      faultsOf({
+        ...entry,
+        ...(/^order|wear.planned/.test(entry.kind) ? { expects: null } : {}),
+      }),
+    ).toEqual([]);
+  const state = foldCase(frozen10.entries as unknown as AnyRecordedEntry[], beltContext)!;
+  expect(JSON.parse(JSON.stringify(foldedWorn(state)))).toEqual(frozen10.folded);
 });
 
 test('stations stand apart: two at one place are no contour', () => {

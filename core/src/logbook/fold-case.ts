@@ -111,6 +111,12 @@ function foldReadable(
     limited: limitedMotion(programme),
   };
   const checking = foldChecking(record, checked, setting, facts, measuring, side);
+  const strapping = foldStrapping(
+    record,
+    programme.sequences,
+    facts,
+    answersSinceDonning(record, checking.checks),
+  );
   const reviewing = foldReviewing(record, side, record.dayIn(opened), measuring, limited);
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
@@ -142,19 +148,14 @@ function foldReadable(
     sizing,
     setting,
     shaping: foldShaping(record, programme.region, operationsOf(programme), model.frame, parts, facts),
-    strapping: foldStrapping(
-      record,
-      programme.sequences,
-      facts,
-      answersSinceDonning(record, checking.checks),
-    ),
+    strapping,
     checking,
     wearing: foldWearing(record, programme.wear ?? [], facts, checking.unsafe.length === 0),
     reviewing: {
       ...reviewing,
       followed: followedOf(programme, side, measuring, chart, setting.made, limited),
     },
-    calls: foldCalls(record, screening, checking.unsafe, reviewing),
+    calls: foldCalls(record, screening, checking.unsafe, reviewing, strapping),
     visits: foldVisits(record),
   };
   return { ...state, stages: stageStates(state, facts) };

@@ -28,8 +28,8 @@ import {
   workDone,
 } from '../shaping';
 import { sizeChosen } from '../sizing';
-import { donningBegun, strapDone } from '../strapping';
-import { wearPlanned, wearTaught } from '../wearing';
+import { donningBegun, strapDone, strapLost, strapTension } from '../strapping';
+import { letterSent, wearPlanned, wearRead, wearTaught, wearTold } from '../wearing';
 
 const all = [
   caseOpened,
@@ -64,10 +64,15 @@ const all = [
   workDone,
   donningBegun,
   strapDone,
+  strapLost,
+  strapTension,
   checkRecorded,
   checkSigned,
   wearPlanned,
   wearTaught,
+  wearTold,
+  wearRead,
+  letterSent,
   reviewFound,
 ] as const;
 

@@ -417,3 +417,21 @@ export const foldedShapes = ({ shaping, stages }: CaseState) =>
     scars: shaping.scars,
     check: stages.check.status,
   });
+
+/** What a set of entries is of that tell how it went on and how it is worn. */
+export const foldedWorn = ({ strapping, checking, wearing, calls }: CaseState) => ({
+  list: strapping.list?.id,
+  asksPolicy: strapping.asksPolicy,
+  waits: strapping.waits,
+  lost: strapping.lost?.step ?? null,
+  tensions: strapping.tensions,
+  early: strapping.steps.filter(({ outOfOrder }) => outOfOrder).map(({ id }) => id),
+  done: strapping.done,
+  shown: checking.signed?.decided.shown ?? null,
+  plan: wearing.plan?.plan ?? null,
+  tried: wearing.tried ?? null,
+  told: wearing.told.map(({ day, minutes, skin, pain }) => [day, minutes, skin, pain]),
+  worn: wearing.worn,
+  letter: wearing.letter ? [wearing.letter.to, wearing.letter.how] : null,
+  calls: calls.map(({ why, about }) => [why, about]),
+});

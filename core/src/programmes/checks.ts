@@ -95,7 +95,7 @@ export const gentlePressure = (thing: string): Check =>
 
 /** Strap ends and their pads finish in the middle of the limb. */
 export const endsMidLimb = (parts: string[], thing: string): Check =>
-  seen('ends-mid-limb', { from: 'mid-kneecap', offset: 110, face: 'back' }, [{ stage: 'shape', thing }], {
+  seen('ends-mid-limb', { from: 'mid-kneecap', offset: 110, face: 'back' }, [inStrap(thing)], {
     parts,
   });
 

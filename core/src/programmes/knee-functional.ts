@@ -52,6 +52,7 @@ export const kneeFunctional: Programme = {
     { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
     {
       kind: 'cut',
+      unit: 'mm',
       id: 'shorten-straps',
       parts: sixStraps.map(({ id }) => id),
       // folded to length and closed once, the second time after the warm-up

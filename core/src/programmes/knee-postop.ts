@@ -41,6 +41,8 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
   id: `strap-${id}`,
   width: 32,
   course: (['medial', 'front', 'lateral'] as const).map((face) => ({ ...at, face })),
+  // over the front from upright to upright, the closure tab in the middle of it
+  ends: { wraps: 0.5, overlap: 50, finish: 'front', shortened: 'free-end' },
 }));
 
 /**
@@ -148,6 +150,7 @@ export const kneePostop: Programme = {
     },
     {
       kind: 'cut',
+      unit: 'mm',
       id: 'shorten-straps',
       parts: straps.map(({ id }) => id),
       // it went on once: every buckle was closed

@@ -11,9 +11,9 @@ import {
   type StatedSettings,
   type StopHardware,
 } from '../setting';
-import { partsOfStep } from '../strapping';
+import { partsOfStep, type Sequence } from '../strapping';
 import { bandFaults, type BandFault, type Chart } from '../sizing';
-import type { Programme } from './programme';
+import type { FamilyWords, Programme } from './programme';
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
 export interface BraceModel {
@@ -40,6 +40,10 @@ export interface BraceModel {
   /** its own parts, in place of the family's of the same id or beside them */
   parts: Part[];
   tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
+  /** lists of the maker's own, entered by the clinic from the leaflet; beside the family's, or in place of one of the same id */
+  sequences?: Sequence[];
+  /** what its own lists and steps say */
+  words?: Pick<FamilyWords, 'lists' | 'steps'>;
   /** how wearing grows by this maker; absent: it is asked for where it is planned */
   wear?: { firstDay: Minutes; grow: Minutes; everyDays: number; ceiling: Minutes };
 }
@@ -50,6 +54,8 @@ export type ModelProblem =
   | { problem: 'no-tolerance'; check: string }
   | { problem: 'no-part'; part: string }
   | { problem: 'no-setting'; setting: string }
+  | { problem: 'no-check'; check: string }
+  | { problem: 'no-words'; step: string }
   | { problem: 'no-hinge' };
 
 /** Uprights bent, pads placed: what every programme had before it stated its work. */
@@ -75,7 +81,8 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
     ...programme.checks
       .filter((check) => check.kind === 'distance' && check.tolerance && !model.tolerances[check.id])
       .map(({ id }) => ({ problem: 'no-tolerance' as const, check: id })),
-    ...partsNamed(programme)
+    ...listProblems(model, programme),
+    ...partsNamed({ ...programme, sequences: sequencesOf(programme, model) })
       .filter((id) => !partsOf(programme, model).some((part) => part.id === id))
       .map((part) => ({ problem: 'no-part' as const, part })),
     ...withStated(programme.settings, model.settings).wrong.map((setting) => ({
@@ -88,6 +95,29 @@ export function modelProblems(model: BraceModel, programme: Programme): ModelPro
       : []),
   ];
 }
+
+/** What the lists of a model name and the family does not have, and what of them says nothing. */
+const listProblems = ({ sequences = [], words }: BraceModel, programme: Programme): ModelProblem[] => {
+  const has = (all: readonly { id: string }[], id: string) => all.some((one) => one.id === id);
+  return sequences.flatMap(({ id: list, steps }) => [
+    ...(words?.lists?.[list] ? [] : [{ problem: 'no-words' as const, step: list }]),
+    ...steps.flatMap((step): ModelProblem[] => [
+      ...(words?.steps?.[step.id] ? [] : [{ problem: 'no-words' as const, step: step.id }]),
+      ...(step.kind === 'set' && !has(programme.settings, step.setting)
+        ? [{ problem: 'no-setting' as const, setting: step.setting }]
+        : []),
+      ...(step.kind === 'check' && !has(programme.checks, step.check)
+        ? [{ problem: 'no-check' as const, check: step.check }]
+        : []),
+    ]),
+  ]);
+};
+
+/** The lists by which a brace goes on and comes off: the family's, each replaced by the model's of the same id, and its own. */
+const sequencesOf = (programme: Programme, { sequences = [] }: Pick<BraceModel, 'sequences'>): Sequence[] => [
+  ...programme.sequences.map((list) => sequences.find(({ id }) => id === list.id) ?? list),
+  ...sequences.filter(({ id }) => !programme.sequences.some((list) => list.id === id)),
+];
 
 /** Every part that a family's lists and checks name. */
 const partsNamed = ({ sequences, checks }: Programme): string[] => [
@@ -104,17 +134,28 @@ export const partsOf = (programme: Programme, model: BraceModel): Part[] => [
 ];
 
 /**
- * A family as a model has it: its settings with what the model states of them; what is fitted on order alone is none of a model
- * without a hinge for it.
+ * A family as a model has it: its settings with what the model states of them, its lists beside the model's own; what is
+ * fitted on order alone is none of a model without a hinge for it.
  */
 export function programmeOf(
   programme: Programme,
-  { settings, hinge }: Pick<BraceModel, 'settings' | 'hinge'>,
+  { settings, hinge, sequences, words }: Pick<BraceModel, 'settings' | 'hinge' | 'sequences' | 'words'>,
 ): Programme {
+  const listed = sequences?.length
+    ? {
+        ...programme,
+        sequences: sequencesOf(programme, { sequences }),
+        words: {
+          ...programme.words,
+          lists: { ...programme.words?.lists, ...words?.lists },
+          steps: { ...programme.words?.steps, ...words?.steps },
+        },
+      }
+    : programme;
   const has = (setting: Setting) => hinge !== undefined || !isOnHinge(setting) || setting.when === undefined;
   return settings || !programme.settings.every(has)
-    ? { ...programme, settings: withStated(programme.settings, settings).settings.filter(has) }
-    : programme;
+    ? { ...listed, settings: withStated(programme.settings, settings).settings.filter(has) }
+    : listed;
 }
 
 /**

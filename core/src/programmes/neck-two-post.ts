@@ -77,9 +77,11 @@ export const neckTwoPost: Programme = {
     })),
     { kind: 'dial', id: 'chin-dial', at: { from: 'sternal-notch', face: 'front' } },
   ],
+  notNeeded: [{ stage: 'shape' }],
   operations: [
     {
       kind: 'cut',
+      unit: 'mm',
       id: 'trim-strap-ends',
       parts: ['strap-right', 'strap-left'],
       // clipped, tightened and closed once on each side

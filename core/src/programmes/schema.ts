@@ -106,6 +106,13 @@ const saidById = lazy((value: object | undefined) =>
     undefined,
   ),
 );
+const stepWords = wordsById({
+  name: said().required(),
+  hold: said().defined(),
+  caution: said(),
+  look: said(),
+  wrong: said(),
+});
 const words = object({
   lists: saidById,
   injuries: saidById,
@@ -123,13 +130,7 @@ const words = object({
     out: said(),
     observed: saidById,
   }),
-  steps: wordsById({
-    name: said().required(),
-    hold: said().defined(),
-    caution: said(),
-    look: said(),
-    wrong: said(),
-  }),
+  steps: stepWords,
   operations: wordsById({
     name: said().required(),
     how: said().defined(),
@@ -438,6 +439,13 @@ export const modelSchema = object({
   tolerances: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((key) => [key, span()]))).required(),
   ),
+  sequences: array().of(sequenceSchema).max(20),
+  words: object({
+    lists: saidById,
+    steps: stepWords,
+  })
+    .noUnknown()
+    .default(undefined),
   wear: object({
     firstDay: finite().positive(),
     grow: finite().min(0),

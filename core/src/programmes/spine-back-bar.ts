@@ -125,6 +125,7 @@ export const spineBackBar: Programme = {
     { kind: 'bend', id: 'bend-back-bar', parts: ['back-bar'], how: 'by-hand', asked: true, off: true },
     {
       kind: 'cut',
+      unit: 'mm',
       id: 'cut-waist-straps',
       parts: ['waist-strap-right', 'waist-strap-left'],
       // folded to end at the side, and closed once
@@ -132,6 +133,7 @@ export const spineBackBar: Programme = {
     },
     {
       kind: 'cut',
+      unit: 'mm',
       id: 'cut-shoulder-straps',
       parts: ['shoulder-strap-right', 'shoulder-strap-left'],
       // both waist straps cut: the brace cannot ride up any more

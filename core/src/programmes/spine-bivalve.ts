@@ -174,7 +174,7 @@ export const spineBivalve: Programme = {
       ],
     },
     {
-      id: 'seated',
+      id: 'seated-secured',
       purpose: 'first-donning',
       when: { kind: 'ordered', what: 'posture', is: 'seated' },
       people: ['patient', 'orthotist'],

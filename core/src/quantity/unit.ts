@@ -6,3 +6,5 @@ export type Millimetres = number & { readonly unit?: 'mm' };
 export type Degrees = number & { readonly unit?: 'deg' };
 export type Minutes = number & { readonly unit?: 'min' };
 export type Kilograms = number & { readonly unit?: 'kg' };
+export type Newtons = number & { readonly unit?: 'N' };
+export type Kilopascals = number & { readonly unit?: 'kPa' };

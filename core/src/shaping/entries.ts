@@ -32,7 +32,7 @@ export const workDone = {
       /** mm from the region's mark, proximal positive */
       at: finite().min(-600).max(600),
       direction: name(),
-      amount: finite().positive().max(600),
+      amount: finite().positive().max(2000),
       /** degrees that the irons went for it, from where the bar stood */
       hand: finite().positive().max(60),
       /** the mark of pressure it answers */

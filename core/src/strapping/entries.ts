@@ -1,23 +1,59 @@
-import { body, finite, name, whole, kind } from '../record';
+import { body, finite, name, oneOf, text, whole, yes, kind } from '../record';
 
 /** The brace goes on anew: the list, where there are several the one that is named, starts from its first step. */
-export const donningBegun = kind('strap.begun', {
+export const donningBegun = {
+  ...kind('strap.begun', {
+    nature: 'fact',
+    stages: ['strap'],
+    permission: 'strapping.write',
+    body: body({
+      list: name(),
+      /** the facility's own handling policy is known and goes before the list */
+      policy: yes(),
+    }),
+  }),
+  v: 2,
+  upcasters: [(withoutPolicy: object) => withoutPolicy],
+};
+
+export const strapDone = {
+  ...kind('strap.done', {
+    nature: 'fact',
+    stages: ['strap'],
+    permission: 'strapping.write',
+    body: body({
+      step: name().required(),
+      /** how many times it has been done, this one counted */
+      pass: whole().min(1).max(99).required(),
+      /** the settling walk: how long it was and how far the brace dropped */
+      minutes: finite().min(0).max(240),
+      dropped: finite().min(-50).max(200),
+      /** it was done before one that stands before it, and that was meant */
+      outOfOrder: yes(),
+      /** of what is done over a pair: both were compared, and are alike */
+      alike: yes(),
+    }),
+  }),
+  v: 2,
+  upcasters: [(withoutOrder: object) => withoutOrder],
+};
+
+/** Movement or feeling was lost while the patient was moved: all stops until it is noted anew. */
+export const strapLost = kind('strap.lost', {
   nature: 'fact',
   stages: ['strap'],
   permission: 'strapping.write',
-  body: body({ list: name() }),
+  body: body({ step: name().required(), note: text(400) }),
 });
 
-export const strapDone = kind('strap.done', {
+/** What a strap pulls with, newtons: typed, or taken from the gauge. */
+export const strapTension = kind('strap.tension', {
   nature: 'fact',
   stages: ['strap'],
   permission: 'strapping.write',
   body: body({
-    step: name().required(),
-    /** how many times it has been done, this one counted */
-    pass: whole().min(1).max(99).required(),
-    /** the settling walk: how long it was and how far the brace dropped */
-    minutes: finite().min(0).max(240),
-    dropped: finite().min(-50).max(200),
+    part: name().required(),
+    newtons: finite().positive().max(300).required(),
+    from: oneOf('typed', 'gauge').required(),
   }),
 });

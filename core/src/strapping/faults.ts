@@ -1,25 +1,35 @@
+import { partNamed, type Part } from '../brace';
 import { faultAt, type BodyIn, type EntryFault } from '../record';
-import type { donningBegun, strapDone } from './entries';
+import type { donningBegun, strapDone, strapLost, strapTension } from './entries';
 import type { Sequence } from './sequence';
 
-/** Why a list is none by which this brace is put on for the first time. */
+/** Why a list is none by which this brace is put on for the first time, or is begun without what goes before it. */
 export function foreignList(
   sequences: readonly Sequence[],
-  { list }: BodyIn<typeof donningBegun>,
+  { list, policy }: BodyIn<typeof donningBegun>,
 ): EntryFault[] {
   const lists = sequences.filter(({ purpose }) => purpose === 'first-donning');
   if (lists.length === 0)
     return faultAt('kind', 'is not for this brace: no putting-on sequence is covered for it');
-  return list === undefined || lists.some(({ id }) => id === list)
-    ? []
-    : faultAt('body.list', 'is no list by which this brace is put on');
+  const begun = lists.find(({ id }) => id === list) ?? (list === undefined && lists.length === 1 && lists[0]);
+  if (list !== undefined && !begun) return faultAt('body.list', 'is no list by which this brace is put on');
+  return begun && begun.handling && policy !== true
+    ? faultAt('body.policy', 'is needed: the facility’s handling policy goes before this list')
+    : [];
 }
 
 /** Why a step is none of putting this brace on. */
 export const foreignStep = (
   sequences: readonly Sequence[],
-  { step }: BodyIn<typeof strapDone>,
+  { step }: Pick<BodyIn<typeof strapDone> | BodyIn<typeof strapLost>, 'step'>,
 ): EntryFault[] =>
   sequences.some(({ steps }) => steps.some(({ id }) => id === step))
     ? []
     : faultAt('body.step', 'is no step of this brace’s sequence');
+
+/** Why a tension is of nothing that pulls on this brace. */
+export const foreignTension = (
+  parts: readonly Part[],
+  { part }: Pick<BodyIn<typeof strapTension>, 'part'>,
+): EntryFault[] =>
+  partNamed(parts, part)?.kind === 'strap' ? [] : faultAt('body.part', 'is no strap of this brace');

@@ -1,7 +1,9 @@
 import { applies, chosenOf, type KnownFacts } from '../brace';
+import type { Newtons } from '../quantity';
 import type { LiveRecord } from '../record';
-import { donningBegun, strapDone } from './entries';
-import { runSequence, type RunnerState, type Running, type Sequence } from './sequence';
+import { limbsNoted } from '../screening';
+import { donningBegun, strapDone, strapLost, strapTension } from './entries';
+import { runSequence, type Needed, type RunnerState, type Running, type Sequence } from './sequence';
 
 /** How far it is put on, by which list. */
 export type StrappingState = RunnerState & {
@@ -12,7 +14,24 @@ export type StrappingState = RunnerState & {
   /** lists for another case than this one: not offered */
   unsuited: Sequence[];
   settled: { minutes: number; dropped?: number } | undefined;
+  /** what the order has to say first, and does not */
+  waits: Needed[];
+  /** the list moves somebody who may not move alone, and nobody has said that the facility's policy is known */
+  asksPolicy: boolean;
+  /** movement or feeling was lost at a step, and has not been noted anew since */
+  lost: { entry: string; step: string } | undefined;
+  /** what each strap pulls with, as it was last measured since the brace went on anew */
+  tensions: Record<string, Newtons>;
 };
+
+const missing = ({ needs = [] }: Sequence, { ordered }: KnownFacts): Needed[] =>
+  needs.filter((what) => ordered[what] === undefined);
+
+/** What every one of several lists waits for: none of them can begin without it. */
+const missingInAll = (lists: readonly Sequence[], facts: KnownFacts): Needed[] =>
+  lists.length === 0
+    ? []
+    : missing(lists[0]!, facts).filter((what) => lists.every((one) => missing(one, facts).includes(what)));
 
 /**
  * The list in use, since the brace was last put on anew.
@@ -34,6 +53,12 @@ export function foldStrapping(
   // a list for another case is not offered: one for the front ligament never stands beside a rear one that is ordered
   const lists = all.filter((one) => applies(one, facts));
   const list = lists.find(({ id }) => id === begun?.body.list) ?? chosenOf(lists, facts);
+  const loss = record.last(strapLost);
+  const noted = record.last(limbsNoted);
+  const tensions = record
+    .of(strapTension)
+    .filter((entry) => record.isAfter(entry, begun))
+    .map(({ body }) => [body.part, body.newtons] as const);
   return {
     ...runSequence(list ?? { steps: [] }, done, { facts, lists: sequences, answers }),
     unsuited: all.filter((one) => !lists.includes(one)),
@@ -43,5 +68,11 @@ export function foldStrapping(
       minutes: walk.minutes!,
       ...(walk.dropped === undefined ? {} : { dropped: walk.dropped }),
     },
+    waits: list ? missing(list, facts) : missingInAll(lists, facts),
+    // what went on before anybody asked stays on
+    asksPolicy: list?.handling !== undefined && begun?.body.policy !== true && done.length === 0,
+    lost:
+      loss && !(noted && record.isAfter(noted, loss)) ? { entry: loss.id, step: loss.body.step } : undefined,
+    tensions: Object.fromEntries(tensions),
   };
 }

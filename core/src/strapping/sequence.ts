@@ -9,6 +9,7 @@ export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble']
 export const handlings = ['roll', 'in-line'] as const;
 /** What of the order a list may wait for. */
 export const needed = ['posture', 'roll'] as const;
+export type Needed = (typeof needed)[number];
 
 const passSchema = object({
   after: id(),
@@ -82,9 +83,15 @@ export interface StepDone {
   step: string;
   /** 1 for the first time, 2 for the next */
   pass: number;
+  outOfOrder?: boolean | undefined;
 }
 
-export type RunnerStep = SequenceStep & { pass: number; state: 'done' | 'now' | 'ahead' };
+export type RunnerStep = SequenceStep & {
+  pass: number;
+  state: 'done' | 'now' | 'ahead';
+  /** it was done before one that stands before it */
+  outOfOrder?: true;
+};
 
 export interface RunnerState {
   steps: RunnerStep[];
@@ -174,6 +181,9 @@ export function runSequence(
   const run = all.map((one, i): RunnerStep => ({
     ...one,
     state: isDone(one) ? 'done' : i === first ? 'now' : 'ahead',
+    ...(done.some(({ step, pass, outOfOrder }) => outOfOrder && step === one.id && pass === one.pass)
+      ? { outOfOrder: true as const }
+      : {}),
   }));
   return { steps: run, now: run[first], done: run.filter(({ state }) => state === 'done').length };
 }

@@ -8,7 +8,33 @@ export {
   type WearPlan,
   type WearProblem,
 } from './plan';
-export { wearPlanned, wearTaught } from './entries';
-export { foldWearing, type WearingState } from './fold';
+export {
+  letterSent,
+  taughtHow,
+  wearPlanned,
+  wearRead,
+  wearTaught,
+  wearTold,
+  type TaughtHow,
+} from './entries';
+export { foldWearing, type WearingState, type WornOn } from './fold';
 export { planFaults } from './faults';
-export { wearByFamily, wearLinesSchema, type WearByFamily, type WearLine } from './family';
+export {
+  minutesPlanned,
+  replan,
+  ruleActions,
+  wearRuleSchema,
+  type DayTold,
+  type Replanned,
+  type RuleAction,
+  type WearRule as ClinicWearRule,
+} from './clinic-rule';
+export {
+  usualWornRule,
+  wornByDay,
+  wornRuleProblems,
+  type TemperatureSeries,
+  type WornDay,
+  type WornRule,
+} from './worn';
+export { wearByFamily, wearLinesSchema, wearRules, type WearByFamily, type WearLine } from './family';

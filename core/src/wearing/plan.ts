@@ -9,6 +9,8 @@ export interface GrowingPlan {
   grow: Minutes;
   everyDays: number;
   ceiling: Minutes;
+  /** it stays at the first day's until this day, and grows from then on: held by the clinic's own rule */
+  holdUntil?: ClinicDay | undefined;
 }
 
 /** Protective braces are worn as ordered; others grow from the first day to a ceiling. */
@@ -36,10 +38,14 @@ export function planProblems(plan: WearPlan, order: Order): WearProblem[] {
   return problems;
 }
 
+/** The day from which it grows. */
+const growsFrom = ({ from, holdUntil }: GrowingPlan): ClinicDay =>
+  holdUntil !== undefined && holdUntil > from ? holdUntil : from;
+
 const minutesOn = (plan: GrowingPlan, day: ClinicDay): Minutes =>
   Math.min(
     plan.ceiling,
-    plan.firstDay + Math.floor(daysBetween(plan.from, day) / plan.everyDays) * plan.grow,
+    plan.firstDay + Math.max(0, Math.floor(daysBetween(growsFrom(plan), day) / plan.everyDays)) * plan.grow,
   );
 
 /**
@@ -58,7 +64,7 @@ export function wearGrowth(plan: GrowingPlan): { day: ClinicDay; minutes: Minute
   if (plan.grow <= 0) return [];
   const count = Math.ceil((plan.ceiling - plan.firstDay) / plan.grow);
   return Array.from({ length: Math.min(mostSteps, Math.max(0, count)) }, (_, n) => {
-    const day = addDays(plan.from, (n + 1) * plan.everyDays);
+    const day = addDays(growsFrom(plan), (n + 1) * plan.everyDays);
     return { day, minutes: minutesOn(plan, day) };
   });
 }

@@ -6,6 +6,7 @@ export const auditedActions = [
   'session.opened',
   'session.refused',
   'session.password-changed',
+  'session.fingers-measured',
   'case.read',
   'entry.given-up',
   'user.added',
@@ -19,6 +20,7 @@ export const auditedActions = [
   'programme.changed',
   'record.taken-over',
   'clinic.set-up',
+  'clinic.changed',
   'template.kept',
   'template.removed',
 ] as const;

@@ -2,7 +2,7 @@ import { languages } from '@estribo/core/access';
 import { verify } from '@node-rs/argon2';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
-import { object, string } from 'yup';
+import { number, object, string } from 'yup';
 import { audit } from '../audit/audit';
 import { userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
@@ -30,6 +30,11 @@ const newPassword = object({
   .required();
 
 const ownLanguage = object({ language: string().strict().oneOf(languages).required() })
+  .strict()
+  .noUnknown()
+  .required();
+
+const ownFingers = object({ threeFingers: number().strict().min(30).max(80).required() })
   .strict()
   .noUnknown()
   .required();
@@ -96,6 +101,7 @@ export function sessionRoutes(context: Context): Route[] {
           name: user.name,
           role: user.role,
           language: user.language,
+          threeFingers: user.threeFingers,
         };
         req.session.began = now().getTime();
         await audit(db, { at: now(), user: user.id, action: 'session.opened', subject: user.id });
@@ -135,6 +141,27 @@ export function sessionRoutes(context: Context): Route[] {
         const { language } = valid(ownLanguage, req.body);
         await db.getRepository(userEntity).update({ id }, { language });
         req.session.user = { ...req.session.user!, language };
+        res.status(204).end();
+      },
+    },
+    {
+      // how broad one's own three fingers are, laid on a ruler once
+      method: 'put',
+      path: '/session/fingers',
+      who: 'signed-in',
+      handle: async (req, res, { id }) => {
+        const { threeFingers } = valid(ownFingers, req.body);
+        await inTransaction(db, async (manager) => {
+          await manager.getRepository(userEntity).update({ id }, { threeFingers });
+          await audit(manager, {
+            at: now(),
+            user: id,
+            action: 'session.fingers-measured',
+            subject: id,
+            detail: { now: { threeFingers } },
+          });
+        });
+        req.session.user = { ...req.session.user!, threeFingers };
         res.status(204).end();
       },
     },

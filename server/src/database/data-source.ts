@@ -6,6 +6,7 @@ import { CatalogueAndInstruments1764000000002 } from './migrations/0002-catalogu
 import { ProofAndAudit1764000000003 } from './migrations/0003-proof-and-audit';
 import { Language1764000000004 } from './migrations/0004-language';
 import { PhaseTemplates1764000000005 } from './migrations/0005-phase-templates';
+import { ClinicNumbers1764000000006 } from './migrations/0006-clinic-numbers';
 
 const migrations = [
   TheRecord1764000000001,
@@ -13,6 +14,7 @@ const migrations = [
   ProofAndAudit1764000000003,
   Language1764000000004,
   PhaseTemplates1764000000005,
+  ClinicNumbers1764000000006,
 ];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */

@@ -4,6 +4,7 @@ import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
 import type { Ribbon } from '@estribo/core/logbook';
 import type { Stage } from '@estribo/core/record';
+import type { ClinicWearRule } from '@estribo/core/wearing';
 
 const uuid = { type: 'char', length: 36 } as const;
 const hash = { type: 'char', length: 64 } as const;
@@ -23,6 +24,12 @@ export interface Clinic {
   id: number;
   name: string;
   zone: string;
+  /** whom the patient calls, and when; printed on the sheets */
+  phone: string | null;
+  /** whom in an emergency */
+  emergency: string | null;
+  /** the clinic's own rule for wearing that grows; none ships */
+  wearRule: ClinicWearRule | null;
 }
 export const clinicEntity = new EntitySchema<Clinic>({
   name: 'clinic',
@@ -30,6 +37,9 @@ export const clinicEntity = new EntitySchema<Clinic>({
     id: { type: 'int', primary: true },
     name: { type: 'varchar', length: 120 },
     zone: { type: 'varchar', length: 64 },
+    phone: { type: 'varchar', length: 120, nullable: true },
+    emergency: { type: 'varchar', length: 120, nullable: true },
+    wearRule: { type: 'json', nullable: true },
   },
 });
 
@@ -41,6 +51,8 @@ export interface User {
   passwordHash: string;
   active: boolean;
   language: Language;
+  /** how broad three of the user's fingers are, mm; null: never measured */
+  threeFingers: number | null;
 }
 export const userEntity = new EntitySchema<User>({
   name: 'user',
@@ -53,6 +65,7 @@ export const userEntity = new EntitySchema<User>({
     passwordHash: { type: 'varchar', length: 255 },
     active: { type: 'boolean' },
     language: { type: 'varchar', length: 8, default: 'en' },
+    threeFingers: { type: 'float', nullable: true },
   },
   indices: [{ name: 'user_login', columns: ['login'], unique: true }],
 });

@@ -33,6 +33,8 @@ export async function loadDemo(
     passwordHash,
     active: true,
     language: 'en' as const,
+    // the orthotist has laid three fingers on the ruler; the technician has not yet
+    threeFingers: one.role === 'orthotist' ? 51 : null,
   }));
   await db.getRepository(userEntity).insert(staff);
   const people = demoPeople.map(([givenName, familyName, born]) => ({

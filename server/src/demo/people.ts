@@ -1,7 +1,14 @@
 import type { Role } from '@estribo/core/access';
 
 /** The demo clinic: invented, like everybody in it. */
-export const demoClinic = { name: 'Ribanova orthotic workshop', zone: 'Europe/Madrid' };
+export const demoClinic = {
+  name: 'Ribanova orthotic workshop',
+  zone: 'Europe/Madrid',
+  phone: '555 0142, Monday to Friday, 8 to 18',
+  emergency: '112',
+  // none ships: a clinic writes its own
+  wearRule: null,
+};
 
 /** The password of every demo sign-in. */
 export const demoPassword = 'ribanova-demo';

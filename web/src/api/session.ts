@@ -30,7 +30,7 @@ export async function fetchSession(): Promise<HeldSession> {
       localStorage.removeItem(signedOutKey);
     } catch (error) {
       if (!(error instanceof UnansweredError)) throw error;
-      return { user: null, clinic: { name: '', zone: 'UTC' }, untold: true };
+      return { user: null, clinic: { name: '', zone: 'UTC', wearRule: null }, untold: true };
     }
   const session = await ask(sessionAnswer, '/session');
   if (session.user) await speak(session.user.language ?? 'en');

@@ -9,7 +9,7 @@ import { formatNeutralZero } from '@estribo/core/measuring';
 import { named, t } from '../messages';
 import { checkWords, operationWords, partName, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { formatDay, formatDistance, formatFine, formatReading } from '../parts/format';
+import { formatDay, formatDistance, formatFine, formatMinutes, formatReading } from '../parts/format';
 import { saidOfLimbs } from '../screening/limbs-felt';
 import { barName } from '../shaping/bar-words';
 import { formatWork } from '../shaping/format-work';
@@ -279,14 +279,30 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
         rest: listed(entry.body.inSpite, entry.body.because),
       };
     case 'strap.begun':
-      return { title: t('entry.begun') };
+      return { title: t('entry.begun'), rest: entry.body.policy ? t('entry.policy') : '' };
     case 'strap.done':
       return {
         title: stepWords(state.programme, entry.body.step).name,
         ...(entry.body.minutes === undefined
           ? {}
           : { value: t('common.minutes', { count: entry.body.minutes }) }),
-        rest: entry.body.pass === 2 ? t('strapping.secondPass') : '',
+        rest: listed(
+          entry.body.pass === 2 && t('strapping.secondPass'),
+          entry.body.outOfOrder && t('strapping.outOfOrder'),
+          entry.body.alike && t('entry.alike'),
+        ),
+      };
+    case 'strap.lost':
+      return {
+        title: t('entry.lost'),
+        value: stepWords(state.programme, entry.body.step).name,
+        rest: entry.body.note ?? '',
+      };
+    case 'strap.tension':
+      return {
+        title: t('entry.tension', { strap: partName(state.programme, entry.body.part) }),
+        value: `${entry.body.newtons} N`,
+        rest: entry.body.from === 'gauge' ? t('entry.gauge') : '',
       };
     case 'check.recorded': {
       const check = checkOf(state, entry.body.check);
@@ -311,7 +327,11 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
       };
     }
     case 'check.signed':
-      return { title: t('entry.signed'), value: named('result', entry.body.result) };
+      return {
+        title: t('entry.signed'),
+        value: named('result', entry.body.result),
+        rest: (entry.body.shown ?? []).map((one) => t(`checking.shown.${one}`)).join(', '),
+      };
     case 'wear.planned':
       return {
         title: t('entry.wear'),
@@ -321,7 +341,32 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
             : t('wearing.asOrdered'),
       };
     case 'wear.taught':
-      return { title: t('entry.taught'), rest: named('who', entry.body.who) };
+      return {
+        title: t('entry.taught'),
+        rest: listed(named('who', entry.body.who), entry.body.how && t(`wearing.how.${entry.body.how}`)),
+      };
+    case 'wear.told':
+      return {
+        title: t('entry.told'),
+        value: formatDay(entry.body.day),
+        rest: listed(
+          formatMinutes(entry.body.minutes),
+          t(`wearing.skin.${entry.body.skin}`),
+          t(`wearing.pain.${entry.body.pain}`),
+          entry.body.note,
+        ),
+      };
+    case 'wear.read':
+      return {
+        title: t('entry.wornRead', { count: entry.body.days.length }),
+        value: t(`wearing.readFrom.${entry.body.from}`),
+      };
+    case 'letter.sent':
+      return {
+        title: t('entry.letter'),
+        value: entry.body.to,
+        rest: t(`letter.how.${entry.body.how}`),
+      };
     case 'review.found':
       return {
         title: t('entry.review'),

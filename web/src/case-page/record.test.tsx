@@ -9,6 +9,7 @@ import frozenOrders from '../../../core/src/logbook/frozen/version-5.json';
 import frozenWork from '../../../core/src/logbook/frozen/version-6.json';
 import frozenLedgers from '../../../core/src/logbook/frozen/version-8.json';
 import frozenShapes from '../../../core/src/logbook/frozen/version-9.json';
+import frozenWorn from '../../../core/src/logbook/frozen/version-10.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import {
   beltContext,
@@ -40,6 +41,7 @@ const listEntries = frozenLists.entries as unknown as AnyRecordedEntry[];
 const listState = foldCase(listEntries, beltContext)!;
 const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
 const ledgerState = foldCase(frozenLedgers.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
+const wornState = foldCase(frozenWorn.entries as unknown as AnyRecordedEntry[], beltContext)!;
 const shapeState = foldCase(frozenShapes.entries as unknown as AnyRecordedEntry[], shapedContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
@@ -53,6 +55,7 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
     workState,
     ledgerState,
     shapeState,
+    wornState,
   ].flatMap((of) =>
     of.lines.map(({ entry, status }) => ({
       kind: entry.kind,

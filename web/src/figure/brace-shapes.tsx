@@ -1,3 +1,4 @@
+import type { Point } from '@estribo/core/anatomy';
 import {
   barHalf,
   roundRadius,
@@ -50,7 +51,13 @@ export function BraceShapes({
 }
 
 /** One piece of a part as leather, metal or padding; a scar as a sewn line. */
-function Shape({ shape: { kind, points, state, parted }, strong }: { shape: BraceShape; strong: boolean }) {
+function Shape({
+  shape: { kind, points, state, parted, way },
+  strong,
+}: {
+  shape: BraceShape;
+  strong: boolean;
+}) {
   const [x, y] = points[0]!;
   switch (kind) {
     case 'bar':
@@ -141,16 +148,32 @@ function Shape({ shape: { kind, points, state, parted }, strong }: { shape: Brac
     case 'strap':
       // stitched along its edges, so that it stands out from what lies beneath
       return (
-        <path
-          d={pathOf(points, true)}
-          fill={color('saddle')}
-          opacity={state === 'ahead' ? 0.4 : kind === 'wing' ? 0.86 : 1}
-          {...(strong
-            ? { stroke: color('river'), strokeWidth: 3 }
-            : { stroke: color('thread'), strokeDasharray: '4 3' })}
-        />
+        <>
+          <path
+            d={pathOf(points, true)}
+            fill={color('saddle')}
+            opacity={state === 'ahead' ? 0.4 : kind === 'wing' ? 0.86 : 1}
+            {...(strong
+              ? { stroke: color('river'), strokeWidth: 3 }
+              : { stroke: color('thread'), strokeDasharray: '4 3' })}
+          />
+          {way && state === 'now' && <Pull way={way} />}
+        </>
       );
   }
+}
+
+/** Which way a strap is pulled: along its own way, to its end. */
+function Pull({ way }: { way: readonly Point[] }) {
+  const [x, y] = way.at(-1)!;
+  const [fromX, fromY] = way[Math.max(0, way.length - 4)]!;
+  const angle = (Math.atan2(y - fromY, x - fromX) * 180) / Math.PI;
+  return (
+    <g className="pull" stroke={color('onRiver')} fill="none" strokeWidth={2.2} strokeLinejoin="round">
+      <path d={pathOf(way)} strokeDasharray="7 5" />
+      <path transform={`translate(${x} ${y}) rotate(${angle})`} d="M-8 -9L12 0L-8 9Z" fill={color('river')} />
+    </g>
+  );
 }
 
 /** A number beside what it means, tied to it with a thread. */

@@ -134,6 +134,7 @@ export function ReadingField({
   small = false,
   hideLabel = false,
   primary = false,
+  placeholder,
   side,
   minusSaid,
 }: {
@@ -154,6 +155,8 @@ export function ReadingField({
   problem?: string | undefined;
   small?: boolean;
   hideLabel?: boolean;
+  /** what holds while nothing is typed */
+  placeholder?: string;
   /** digits typed anywhere land here, and it has the focus when the screen opens */
   primary?: boolean;
 }) {
@@ -197,6 +200,7 @@ export function ReadingField({
           data-unit={unit}
           inputMode={kind === 'text' ? 'text' : 'decimal'}
           autoComplete="off"
+          {...(placeholder === undefined ? {} : { placeholder })}
           onKeyDown={(event) => {
             // a space belongs to what is typed: "14 3/8 in"
             const act =

@@ -23,16 +23,34 @@ const Hole = styled.li<{ $state: 'done' | 'now' | 'ahead' }>`
     ${({ $state }) => ($state === 'done' ? color('moss') : $state === 'now' ? color('river') : color('line'))};
 `;
 
+/** A hole that may be taken before its turn: as large as it looks, and reached by a key. */
+const Early = styled.button`
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  min-width: 24px;
+  min-height: 24px;
+  cursor: pointer;
+`;
+
 export function Steps({
   label,
   steps,
 }: {
   label: string;
-  steps: readonly { id: string; mark: string; name: string; state: 'done' | 'now' | 'ahead' }[];
+  steps: readonly {
+    id: string;
+    mark: string;
+    name: string;
+    state: 'done' | 'now' | 'ahead';
+    /** it may be taken before its turn */
+    onPress?: () => void;
+  }[];
 }) {
   return (
     <Track aria-label={label}>
-      {steps.map(({ id, mark, name, state }) => (
+      {steps.map(({ id, mark, name, state, onPress }) => (
         <Hole
           key={id}
           $state={state}
@@ -40,7 +58,13 @@ export function Steps({
           aria-label={name}
           aria-current={state === 'now' ? 'step' : undefined}
         >
-          <span aria-hidden>{state === 'done' ? '✓' : mark}</span>
+          {onPress ? (
+            <Early type="button" aria-label={name} onClick={onPress}>
+              {mark}
+            </Early>
+          ) : (
+            <span aria-hidden>{state === 'done' ? '✓' : mark}</span>
+          )}
         </Hole>
       ))}
     </Track>

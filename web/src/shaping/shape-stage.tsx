@@ -29,7 +29,9 @@ const isFolded = (work: WorkOf, isMarked: boolean): boolean =>
 export default function ShapeStage() {
   const { state } = useWork();
   const mayNow = useMay('shape');
-  const { pads, scars, bars, marks, work } = state.shaping;
+  const { pads, scars, bars, marks } = state.shaping;
+  // straps are brought to length where they are closed: in Strap
+  const work = state.shaping.work.filter(({ operation }) => operation.kind !== 'cut');
   const { zones } = useZones();
   const [pointing, setPointing] = useState<FigurePointing>();
   const mayShape = mayNow('shaping.write');

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { color, size } from '../look/tokens';
+import { color, narrow, size } from '../look/tokens';
 
 /** The step in hand, to be read at arm's length. */
 export const Card = styled.section`
@@ -22,4 +22,15 @@ export const Large = styled.p`
 export const Lead = styled.p`
   font-size: ${size.lead};
   line-height: 1.4;
+`;
+
+/** To be read from two metres: capitals of about seven millimetres. */
+export const Far = styled.p`
+  font-size: ${size.figure};
+  line-height: 1.15;
+  font-weight: 700;
+  overflow-wrap: anywhere;
+  ${narrow} {
+    font-size: ${size.title};
+  }
 `;

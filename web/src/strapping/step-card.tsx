@@ -1,5 +1,4 @@
-import { partNamed, type Part } from '@estribo/core/brace';
-import type { RunnerStep } from '@estribo/core/strapping';
+import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
 import { useWork } from '../case/case-context';
 import { color } from '../look/tokens';
@@ -9,30 +8,56 @@ import { Button } from '../parts/button';
 import { Big, Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { formatPosture } from '../parts/format-posture';
-import { Card, Large, Lead } from './card';
+import { Card, Far, Large, Lead } from './card';
 import { screenOf } from './kinds/all';
 import type { StepProps } from './kinds/piece';
+import { StrapPull } from './strap-pull';
 
-/** What stands printed on the part that a step closes. */
-export const markOf = (step: RunnerStep, parts: readonly Part[]): string | undefined =>
-  'part' in step && step.part !== undefined ? partNamed(parts, step.part)?.mark : undefined;
-
-/** A step to be read at arm's length: what, in which posture, who, how tight, what to hold, what to look at. */
+/**
+ * A step to be read from two metres: what, in which posture; under it who, how tight, what to hold, what to look at. What goes
+ * over a pair in turn is said one after the other, and compared at the end.
+ */
 export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
   const { state } = useWork();
-  const { name, hold, caution, look, wrong } = stepWords(state.programme, step.id);
+  const { programme, parts } = state;
+  const { name, hold, caution, look, wrong } = stepWords(programme, step.id);
   const { heading, doneLabel, Extra, byItself } = screenOf(step);
-  const mark = markOf(step, state.parts);
+  const inTurn = step.over?.how === 'in-turn' ? step.over.parts : [];
+  const [turn, setTurn] = useState(0);
+  const part = 'part' in step ? step.part : undefined;
+  const mark = parts.find(({ id }) => id === (inTurn[turn] ?? part))?.mark;
+  const isPair = step.over !== undefined && step.over.parts.length === 2;
+  const done = () => (turn + 1 < inTurn.length ? setTurn(turn + 1) : onDone(isPair ? { alike: true } : {}));
+  const label =
+    inTurn.length > 0
+      ? turn + 1 < inTurn.length
+        ? t('strapping.closedPart', { part: partName(programme, inTurn[turn]!) })
+        : t(isPair ? 'strapping.lastAlike' : 'strapping.closedPart', {
+            part: partName(programme, inTurn[turn]!),
+          })
+      : (doneLabel?.(step, mark, name) ?? t('strapping.doneStep'));
   return (
     <>
       <Card aria-live="polite">
         <Big style={{ minWidth: 64, textAlign: 'center', color: color('saddle') }}>{mark ?? '○'}</Big>
         <div>
-          <Large>{name}</Large>
+          <Far>{name}</Far>
           {step.pass > 1 && <Soft>{t('strapping.secondPassHow')}</Soft>}
         </div>
         <Soft>{t('strapping.posture')}</Soft>
-        <Large>{formatPosture(step.posture) || t('strapping.anyPosture')}</Large>
+        <Far>{formatPosture(step.posture) || t('strapping.anyPosture')}</Far>
+        {inTurn.length > 0 && (
+          <>
+            <Soft>{t('strapping.over.in-turn')}</Soft>
+            <Large>
+              {t('strapping.turnOf', {
+                part: partName(programme, inTurn[turn]!),
+                n: turn + 1,
+                count: inTurn.length,
+              })}
+            </Large>
+          </>
+        )}
         {step.who && (
           <>
             <Soft>{t('strapping.who')}</Soft>
@@ -56,22 +81,22 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
             <Soft>{t('strapping.held')}</Soft>
             <Lead>
               {t('strapping.heldBy', {
-                parts: step.holds.parts.map((part) => partName(state.programme, part)).join(', '),
+                parts: step.holds.parts.map((one) => partName(programme, one)).join(', '),
                 who: named('people', step.holds.by),
               })}
             </Lead>
           </>
         )}
-        {step.over && (
+        {step.over?.how === 'together' && (
           <>
-            <Soft>{t(`strapping.over.${step.over.how}`)}</Soft>
-            <Lead>{step.over.parts.map((part) => partName(state.programme, part)).join(', ')}</Lead>
+            <Soft>{t('strapping.over.together')}</Soft>
+            <Lead>{step.over.parts.map((one) => partName(programme, one)).join(', ')}</Lead>
           </>
         )}
         {step.breath && (
           <>
             <Soft>{t('strapping.breathing')}</Soft>
-            <Lead>{t(`strapping.breath.${step.breath}`)}</Lead>
+            <Large>{t(`strapping.breath.${step.breath}`)}</Large>
           </>
         )}
         {look && (
@@ -84,11 +109,14 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
       {wrong && <Soft>{t('strapping.wrong', { wrong })}</Soft>}
       {caution && <Notice tone="caution">{caution}</Notice>}
       {Extra && <Extra step={step} />}
+      {step.kind === 'strap' && mayStrap && (inTurn[turn] ?? part) && (
+        <StrapPull part={(inTurn[turn] ?? part)!} />
+      )}
       {mayStrap ? (
         byItself ? null : (
           <Row>
-            <Button look="main" onPress={() => onDone()} isDisabled={saving} autoFocus keycap="⏎">
-              {doneLabel?.(step, mark, name) ?? t('strapping.doneStep')}
+            <Button key={turn} look="main" onPress={done} isDisabled={saving} autoFocus keycap="⏎">
+              {label}
             </Button>
           </Row>
         )

@@ -102,11 +102,11 @@ const felt = { movement: 'full', sensation: 'full' } as const;
 const wholeLimbs = { 'left-arm': felt, 'right-arm': felt, 'left-leg': felt, 'right-leg': felt };
 
 /** A case whose stage may be worked in: looked at, ordered, sized. */
-function sizedBelt() {
+function sizedBelt(more: object = {}) {
   const log = testLogbook(beltContext, 'midline');
   log.looked();
   log.write('limbs.noted', { moment: 'before', limbs: wholeLimbs });
-  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], height: 'low' });
+  log.order({ side: 'midline', phases: [{ fromDay: 0, limits: [] }], height: 'low', ...more });
   log.read('girth-waist', 'midline', 918, 922);
   log.read('girth-waist-above', 'midline', 900, 902);
   log.read('girth-waist-below', 'midline', 950, 952);
@@ -123,14 +123,79 @@ test('a brace with two ways of putting it on asks which; the other is one touch 
   expect(written[0]!.body).toEqual({ list: 'seated-alone' });
   await user.click(screen.getByRole('button', { name: /^Done/ }));
   expect(written[1]!.body).toEqual({ step: 'lay-out', pass: 1 });
+  // the patient is moved by it: the facility's policy is asked for before anything begins
   await user.click(screen.getByRole('button', { name: 'Lying, by log-roll instead' }));
-  expect(written[2]!.body).toEqual({ list: 'lying-log-roll' });
-  // who does it, how the patient lies, and the danger of it stand at the step
-  await user.click(screen.getByRole('button', { name: /^Done/ }));
+  expect(written).toHaveLength(2);
+  expect(screen.getByText(/rolled as one, by the facility’s own handling policy/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: /The policy is known/ }));
+  expect(written[2]!.body).toEqual({ list: 'lying-log-roll', policy: true });
+  // how the patient is put into it and over which side are the order's: asked, and waited for
+  expect(screen.getByText('Lying or seated: how the patient is put into it.')).toBeTruthy();
+  expect(screen.getByText('Over which side the patient is rolled.')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
+});
+
+/** A belt that is put on lying, as it is ordered. */
+function lyingBelt() {
+  const log = sizedBelt({ posture: 'lying', roll: 'left' });
+  log.write('strap.begun', { list: 'lying-log-roll', policy: true });
+  log.write('strap.done', { step: 'lay-out', pass: 1 });
+  return log;
+}
+
+test('at the roll stand who does it, how the patient lies and the danger of it', async () => {
+  await showStage(StrapStage, lyingBelt(), { context: beltContext });
   expect(screen.getByText('Log-roll to the far side')).toBeTruthy();
   expect(screen.getByText('helper')).toBeTruthy();
-  expect(screen.getByText(/Stop at any new pain, weakness or numbness/)).toBeTruthy();
-  // anew means by the same list
-  await user.click(screen.getByRole('button', { name: 'Put it on anew' }));
-  expect(written.at(-1)!.body).toEqual({ list: 'lying-log-roll' });
+  expect(screen.getAllByText(/Stop at any new pain, weakness or numbness/).length).toBeGreaterThan(0);
+});
+
+test('a loss in mid-roll: keep in line, back, call; nothing else until movement and feeling are noted anew', async () => {
+  const { user, written, state } = await showStage(StrapStage, lyingBelt(), { context: beltContext });
+  await user.click(screen.getByRole('button', { name: 'Movement or feeling lost' }));
+  expect(written[0]).toMatchObject({ kind: 'strap.lost', body: { step: 'roll-away' } });
+  expect(screen.getByText('Keep in line.')).toBeTruthy();
+  expect(screen.getByText('Back to the supported position.')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
+  expect(state().calls).toMatchObject([{ why: 'lost-in-move', whom: 'physician-now' }]);
+});
+
+test('a step before its turn is asked about, and recorded as meant; the one before it stays to be done', async () => {
+  const { user, written } = await showStage(StrapStage, strappedTo('strap-3'));
+  await user.click(screen.getByRole('button', { name: /^9\. Strap 5/ }));
+  expect(screen.getByText('“Strap 5” stands after “Strap 3”, which is not done yet.')).toBeTruthy();
+  expect(written).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Do it now: Strap 5' }));
+  await user.click(screen.getByRole('button', { name: /Strap 5 is closed/ }));
+  expect(written[0]!.body).toEqual({ step: 'strap-5', pass: 1, outOfOrder: true });
+  expect(screen.getByRole('button', { name: /Strap 3 is closed/ })).toBeTruthy();
+});
+
+test('a foot pedal goes on to the next step', async () => {
+  const { user, written } = await showStage(StrapStage, strappedTo('strap-2'));
+  await user.keyboard('{PageDown}');
+  expect(written[0]!.body).toEqual({ step: 'strap-2', pass: 1 });
+});
+
+test('what a strap pulls with is said as pressure under it, and compared over the straps', async () => {
+  const { user, written } = await showStage(StrapStage, strappedTo('strap-2'));
+  const measure = async (newtons: string) => {
+    await user.click(screen.getByRole('button', { name: 'Pull and pressure' }));
+    await user.clear(screen.getByLabelText('Girth at the strap'));
+    await user.type(screen.getByLabelText('Girth at the strap'), '360');
+    await user.type(screen.getByLabelText('Pull'), `${newtons}{Enter}`);
+  };
+  await measure('20');
+  expect(written[0]).toMatchObject({
+    kind: 'strap.tension',
+    body: { part: 'strap-2', newtons: 20, from: 'typed' },
+  });
+  // 20 N over a strap of 20 mm on a round limb of 360 mm: T 2 pi / (w C) = 17.45 kPa, 131 mmHg
+  expect(screen.getByText('About 131 mmHg (17.5 kPa) under it')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: /Strap 2 is closed/ }));
+  await user.click(screen.getByRole('button', { name: /^Done/ }));
+  await measure('40');
+  expect(
+    screen.getByText(/Not the same pull: Strap 2 33 % under the mean; Strap 3 33 % over the mean/),
+  ).toBeTruthy();
 });

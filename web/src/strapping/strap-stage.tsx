@@ -1,53 +1,48 @@
 import type { PartToDraw } from '@estribo/core/drawing';
-import { partsOfStep, type Sequence } from '@estribo/core/strapping';
-import { asWorn, hingeLevel } from '../figure/layer';
-import { listName, stepWords } from '../messages/fitting';
-import { OtherLists } from './other-lists';
+import { partsOfStep, type RunnerStep, type Sequence } from '@estribo/core/strapping';
+import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
+import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
+import { listName } from '../messages/fitting';
 import { Button } from '../parts/button';
-import { Row, Soft, Stack } from '../parts/layout';
-import { Notice } from '../parts/notice';
 import { formatReading } from '../parts/format';
-import { Steps } from '../parts/steps';
+import { Row, Rule, Soft, Stack } from '../parts/layout';
+import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
-import { screenOf } from './kinds/all';
-import type { StepProps } from './kinds/piece';
-import { markOf, StepCard } from './step-card';
+import { LimbsFeltNote } from '../screening/limbs-felt';
+import { screenOf } from '../shaping/kinds/all';
+import { AskPolicy, Lost, Waits } from './before-the-list';
+import { OtherLists } from './other-lists';
+import { Runner } from './runner';
+import { strapNumbers } from './strap-numbers';
 
 /** How it goes on, step by step. */
 export default function StrapStage() {
   const { state, unit, write } = useWork();
-  const mayNow = useMay('strap');
-  const { now, steps, done, list, lists, unsuited } = state.strapping;
+  const mayStrap = useMay('strap')('strapping.write');
+  const { now, steps, done, list, lists, unsuited, waits, asksPolicy, lost, settled } = state.strapping;
   const { programme } = state;
   const [saving, save] = useSaving();
-  const mayStrap = mayNow('strapping.write');
-  /** A part as it stands: the one in hand, closed in this round, or still to come. */
-  const stateOf = (part: string): PartToDraw['state'] => {
-    if (now && partsOfStep(now).includes(part)) return 'now';
-    // in this round; one that is closed loose first and tightened later is closed already
-    const of = steps.filter(
-      (step) =>
-        step.kind === 'strap' && partsOfStep(step).includes(part) && step.pass === (now?.pass ?? step.pass),
-    );
-    return of.length === 0 || of.some((step) => step.state === 'done') ? 'done' : 'ahead';
-  };
-  const reference = hingeLevel(state.parts);
-  useFigureLayer({
-    parts: asWorn(state.parts).map(({ part }) => ({ part, state: stateOf(part.id), numbered: true })),
-    ...(reference ? { reference: { at: reference, named: false } } : {}),
-    marks: [],
-  });
-  const take = (more: { minutes?: number; dropped?: number } = {}) =>
-    now && save(() => write('strap.done', 'strap', { step: now.id, pass: now.pass, ...more }));
+  const [ahead, setAhead] = useState<string>();
+  const early = steps.find((step) => `${step.id}-${step.pass}` === ahead && step.state === 'ahead');
+  const inHand = early ?? now;
+  const isRunning = lost === undefined && waits.length === 0 && !asksPolicy;
+  useStrapsOnFigure(isRunning ? inHand : undefined);
 
-  const begin = (id: string | undefined) =>
-    save(() => write('strap.begun', 'strap', id === undefined ? {} : { list: id }));
-  // numbers that stand on the brace are not mixed with others
-  const marked = steps.some((step) => markOf(step, state.parts) !== undefined);
+  const begin = (id: string | undefined, policy?: true) =>
+    void save(() =>
+      write('strap.begun', 'strap', {
+        ...(id === undefined ? {} : { list: id }),
+        ...(policy ? { policy } : {}),
+      }),
+    );
   const another = lists.filter(({ id }) => id !== list?.id);
+  /** Another list is asked for its policy before it begins. */
+  const choose = (one: Sequence) => (one.handling ? setAsked(one) : begin(one.id));
+  const [asked, setAsked] = useState<Sequence>();
+  const asksFor = asked ?? (asksPolicy ? list : undefined);
 
   return (
     <>
@@ -55,17 +50,6 @@ export default function StrapStage() {
         <h1>{t('strapping.question')}</h1>
         <Soft>{t('strapping.how')}</Soft>
       </Stack>
-      <Steps
-        label={t('strapping.sequence')}
-        steps={steps.map((step, i) => ({
-          id: `${step.id}-${step.pass}`,
-          mark:
-            markOf(step, state.parts) ??
-            (step.kind === 'settle' ? named('settle', step.how) : marked ? '·' : String(i + 1)),
-          name: `${i + 1}. ${stepWords(programme, step.id).name}${step.pass === 2 ? ` (${t('strapping.secondPass')})` : ''}`,
-          state: step.state,
-        }))}
-      />
       {list?.leads && (
         <Soft>
           {[
@@ -76,60 +60,114 @@ export default function StrapStage() {
             .join(' ')}
         </Soft>
       )}
-      {now ? (
-        <Now
-          key={`${now.id}-${now.pass}`}
-          step={now}
-          saving={saving}
-          mayStrap={mayStrap}
-          onDone={(more) => void take(more)}
-        />
-      ) : list ? (
-        <Notice tone="good">{t(list.passes ? 'strapping.allDone' : 'strapping.allDoneOnce')}</Notice>
+      {lost ? (
+        <>
+          <Lost />
+          {mayStrap && <LimbsFeltNote moment="after" />}
+        </>
       ) : lists.length === 0 ? (
         <Notice tone="stop">
           {t('strapping.noList', {
             lists: unsuited.map(({ id }) => listName(programme, id)).join('; '),
           })}
         </Notice>
+      ) : waits.length > 0 ? (
+        <Waits />
+      ) : asksFor ? (
+        <AskPolicy
+          list={asksFor}
+          saving={saving}
+          mayStrap={mayStrap}
+          onKnown={() => {
+            begin(lists.length > 1 ? asksFor.id : undefined, true);
+            setAsked(undefined);
+          }}
+        />
+      ) : inHand ? (
+        <Runner step={inHand} ahead={early !== undefined} setAhead={setAhead} />
+      ) : list ? (
+        <Notice tone="good">{t(list.passes ? 'strapping.allDone' : 'strapping.allDoneOnce')}</Notice>
       ) : (
-        <WhichList lists={lists} saving={saving} onChoose={(id) => void begin(id)} mayStrap={mayStrap} />
+        <WhichList lists={lists} saving={saving} onChoose={choose} mayStrap={mayStrap} />
       )}
-      {state.strapping.settled && (
+      {settled && (
         <Soft>
           {t(`strapping.settledFor.${steps.find((step) => step.kind === 'settle')?.how ?? 'walk'}`, {
-            count: state.strapping.settled.minutes,
+            count: settled.minutes,
           })}
-          {state.strapping.settled.dropped !== undefined &&
-            ` ${t('strapping.dropped', { length: formatReading(state.strapping.settled.dropped, 'mm', unit) })}`}
+          {settled.dropped !== undefined &&
+            ` ${t('strapping.dropped', { length: formatReading(settled.dropped, 'mm', unit) })}`}
         </Soft>
       )}
-      {done > 0 && mayStrap && (
+      {isRunning && done > 0 && mayStrap && (
         <Row>
-          <Button look="quiet" onPress={() => void begin(lists.length > 1 ? list?.id : undefined)}>
+          <Button
+            look="quiet"
+            onPress={() => begin(lists.length > 1 ? list?.id : undefined, list?.handling ? true : undefined)}
+          >
             {t('strapping.again')}
           </Button>
           <Soft>{t('strapping.againHow')}</Soft>
         </Row>
       )}
-      {list && mayStrap && another.length > 0 && (
+      {list && lost === undefined && mayStrap && another.length > 0 && (
         <Row>
-          {another.map(({ id }) => (
-            <Button key={id} look="quiet" isDisabled={saving} onPress={() => void begin(id)}>
-              {t('strapping.instead', { list: listName(programme, id) })}
+          {another.map((one) => (
+            <Button key={one.id} look="quiet" isDisabled={saving} onPress={() => choose(one)}>
+              {t('strapping.instead', { list: listName(programme, one.id) })}
             </Button>
           ))}
         </Row>
       )}
+      <TrimList inHand={isRunning ? inHand : undefined} />
       <OtherLists />
     </>
   );
 }
 
-/** The step in hand, with the card of its kind or its own. */
-function Now(props: StepProps) {
-  const { Whole } = screenOf(props.step);
-  return Whole ? <Whole {...props} /> : <StepCard {...props} />;
+/** Straps as they stand: the one in hand, closed in this round, or still to come; numbered by the brace, or by the list. */
+function useStrapsOnFigure(inHand: RunnerStep | undefined) {
+  const { state } = useWork();
+  const { steps, now } = state.strapping;
+  const stateOf = (part: string): PartToDraw['state'] => {
+    if (inHand && partsOfStep(inHand).includes(part)) return 'now';
+    // in this round; one that is closed loose first and tightened later is closed already
+    const of = steps.filter(
+      (step) =>
+        step.kind === 'strap' && partsOfStep(step).includes(part) && step.pass === (now?.pass ?? step.pass),
+    );
+    return of.length === 0 || of.some((step) => step.state === 'done') ? 'done' : 'ahead';
+  };
+  const reference = hingeLevel(state.parts);
+  const numbers = strapNumbers(state.parts, steps);
+  useFigureLayer({
+    parts: asWorn(state.parts).map(({ part }) => ({
+      part,
+      state: stateOf(part.id),
+      numbered: true,
+      ...(numbers[part.id] === undefined ? {} : { number: numbers[part.id]! }),
+    })),
+    ...(reference ? { reference: { at: reference, named: false } } : {}),
+    marks: [],
+  });
+}
+
+/** Straps that may be brought to length, unless the step in hand shows the very work. */
+function TrimList({ inHand }: { inHand: RunnerStep | undefined }) {
+  const { state } = useWork();
+  const cuts = state.shaping.work.filter(
+    ({ operation }) =>
+      operation.kind === 'cut' && !(inHand?.kind === 'work' && inHand.operation === operation.id),
+  );
+  return cuts.map((work) => {
+    const { Piece } = screenOf(work.operation);
+    return (
+      <Stack key={work.operation.id} id={work.operation.id}>
+        <Rule />
+        <Piece work={work} stage="strap" />
+      </Stack>
+    );
+  });
 }
 
 /** Several lists by which it may be put on: it is asked, never guessed. */
@@ -142,23 +180,23 @@ function WhichList({
   lists: readonly Sequence[];
   saving: boolean;
   mayStrap: boolean;
-  onChoose: (id: string) => void;
+  onChoose: (list: Sequence) => void;
 }) {
   const { state } = useWork();
   return (
     <Stack $gap={10}>
       <h2>{t('strapping.which')}</h2>
       <Row>
-        {lists.map(({ id, people }, i) => (
+        {lists.map((list, i) => (
           <Button
-            key={id}
+            key={list.id}
             look={i === 0 ? 'main' : 'second'}
             isDisabled={saving || !mayStrap}
-            onPress={() => onChoose(id)}
+            onPress={() => onChoose(list)}
           >
             {t('strapping.withPeople', {
-              list: listName(state.programme, id),
-              people: people.map((who) => named('people', who)).join(', '),
+              list: listName(state.programme, list.id),
+              people: list.people.map((who) => named('people', who)).join(', '),
             })}
           </Button>
         ))}

@@ -333,7 +333,7 @@ export const spineBivalve: FamilyWords = {
   },
   lists: {
     'lying-log-roll': 'Lying, by log-roll',
-    seated: 'Seated, the spine secured',
+    'seated-secured': 'Seated, the spine secured',
     'taking-off-lying': 'Taking it off, lying',
     'taking-off-seated': 'Taking it off, seated',
   },

@@ -1,5 +1,6 @@
 import type { Operation, OperationKind } from '@estribo/core/shaping';
 import { bend } from './bend';
+import { cut } from './cut';
 import { mould } from './mould';
 import { pad } from './pad';
 import type { OperationScreen } from './piece';
@@ -13,7 +14,7 @@ const screens: { [K in OperationKind]: OperationScreen } = {
   mould,
   flare: plain,
   trim: plain,
-  cut: plain,
+  cut,
   pad,
   exchange: plain,
 };

@@ -1,11 +1,19 @@
 import type { RunnerStep, StepKind } from '@estribo/core/strapping';
 import type { ComponentType } from 'react';
 
+/** What is recorded of a step beside that it was done. */
+export interface DoneMore {
+  minutes?: number;
+  dropped?: number;
+  /** both of a pair were compared, and are alike */
+  alike?: true;
+}
+
 export interface StepProps<S = RunnerStep> {
   step: S;
   saving: boolean;
   mayStrap: boolean;
-  onDone: (more?: { minutes: number; dropped?: number }) => void;
+  onDone: (more?: DoneMore) => void;
 }
 
 /** What the screen does with a kind of step. */

@@ -37,6 +37,8 @@ export const checkSigned = {
       madeFrom: ids(),
       programme: text(64).required(),
       engine: whole().positive().required(),
+      /** checks at which the joint moves less than the order lets it, seen and told to the prescriber */
+      narrower: array().of(name().required()).max(10).strict(),
       shown: array()
         .of(oneOf(...shownThings).required())
         .max(shownThings.length)

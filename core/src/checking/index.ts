@@ -14,5 +14,5 @@ export {
 export { moments, type CheckContext, type CheckValue, type Cure, type Judged, type Moment } from './kind';
 export { checkRecorded, checkSigned, shownThings, type ShownThing } from './entries';
 export { answersSinceDonning, foldChecking, isSignedPass, type CheckingState } from './fold';
-export { decideSignature, signatureDecision } from './decision';
+export { decideSignature, isBarred, narrowerChecks, signatureDecision } from './decision';
 export { foreignAnswer, nothingToSign } from './faults';

@@ -67,7 +67,8 @@ export interface CheckContext {
 }
 
 export type Judged =
-  | { state: 'pass' }
+  /** narrower: the joint moves so many degrees less than the order lets it */
+  | { state: 'pass'; narrower?: number }
   /** it was looked at sooner or later after donning than it counts */
   | { state: 'open'; why?: 'too-early' | 'too-late' }
   /** the joint does not come to this end: nothing is proved on it, and nothing hinders */

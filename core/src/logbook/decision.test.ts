@@ -102,6 +102,7 @@ test('a signature under open checks is refused and names them; one that says pas
     madeFrom,
     programme: folded(log).programmePin.hash,
     engine: engineVersion,
+    narrower: ['knee-at-extension-stop'],
   });
   const open = judge(log, 'check.signed', signed('pass', []));
   expect(open).toMatchObject({ outcome: 'refused', faults: [{ at: 'kind' }] });
@@ -119,6 +120,13 @@ test('a signature under open checks is refused and names them; one that says pas
   expect(judge(log, 'check.signed', { ...signed('fail', inputs), note: 'hinge high' })).toEqual({
     outcome: 'as-computed',
   });
+  // what is narrower than ordered is acknowledged with it
+  const { narrower: _narrower, ...silent } = signed('fail', inputs);
+  expect(faultsOf(judge(log, 'check.signed', silent))).toEqual(['body.narrower']);
+  // and nobody signs, pass or fail, for a limb that is not safe
+  log.write('check.recorded', { check: 'toes-warm-moving-felt', seen: false });
+  expect(decideSignature(folded(log))).toBeUndefined();
+  expect(JSON.stringify(judge(log, 'check.signed', signed('fail', inputs)))).toContain('is barred');
 });
 
 test('a choice from other entries that comes out otherwise is kept beside what is computed, not in force', () => {

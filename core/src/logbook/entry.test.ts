@@ -111,9 +111,18 @@ test('upcasters run in turn from the version the body was written in', () => {
 const kindsOf = (entries: readonly { kind: string }[]) => entries.map(({ kind }) => kind);
 
 test('every kind is in a frozen set', () => {
-  const all = [frozen, frozen2, frozen3, frozen4, frozen5, frozen6, frozen7, frozen8, frozen9, frozen10].flatMap(
-    ({ entries }) => kindsOf(entries),
-  );
+  const all = [
+    frozen,
+    frozen2,
+    frozen3,
+    frozen4,
+    frozen5,
+    frozen6,
+    frozen7,
+    frozen8,
+    frozen9,
+    frozen10,
+  ].flatMap(({ entries }) => kindsOf(entries));
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
 });

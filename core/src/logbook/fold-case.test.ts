@@ -360,7 +360,10 @@ describe('rules that meet', () => {
     for (const check of testContext.programme.checks)
       log.write(
         'check.recorded',
-        { check: check.id, ...(check.kind === 'seen' ? { seen: false } : { value: 0, reference: 400 }) },
+        {
+          check: check.id,
+          ...(check.kind === 'seen' ? { seen: check.limbSafety === true } : { value: 0, reference: 400 }),
+        },
         at(today, '11:00'),
       );
     const signature = decideSignature(folded(log))!;

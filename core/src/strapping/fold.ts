@@ -13,6 +13,8 @@ export type StrappingState = RunnerState & {
   lists: Sequence[];
   /** lists for another case than this one: not offered */
   unsuited: Sequence[];
+  /** lists for this case that are read: putting it on again, taking it off, making it ready */
+  others: Sequence[];
   settled: { minutes: number; dropped?: number } | undefined;
   /** what the order has to say first, and does not */
   waits: Needed[];
@@ -62,6 +64,7 @@ export function foldStrapping(
   return {
     ...runSequence(list ?? { steps: [] }, done, { facts, lists: sequences, answers }),
     unsuited: all.filter((one) => !lists.includes(one)),
+    others: sequences.filter((one) => one.purpose !== 'first-donning' && applies(one, facts)),
     list,
     lists,
     settled: walk && {

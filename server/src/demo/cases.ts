@@ -1,5 +1,5 @@
 import { decideSize } from '@estribo/core/sizing';
-import { decideSignature } from '@estribo/core/checking';
+import { decideSignature, narrowerChecks } from '@estribo/core/checking';
 import { decideSetting } from '@estribo/core/setting';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
@@ -248,10 +248,16 @@ export function fittingKit(
             value: given ?? fitted[check.stop]! + (check.stop === 'extension' ? 1 : -2),
           });
       }
-      await write('check.signed', 'check', decideSignature(await state())!);
+      const checked = await state();
+      const narrower = narrowerChecks(checked.checking);
+      await write('check.signed', 'check', {
+        ...decideSignature(checked)!,
+        shown: ['donning', 'removal', 'skin', 'trouble'],
+        ...(narrower.length > 0 ? { narrower } : {}),
+      });
     },
     teach: async () => {
-      await write('wear.taught', 'wear', { who: 'patient' });
+      await write('wear.taught', 'wear', { who: 'patient', how: 'by-oneself' });
     },
   };
 }

@@ -41,7 +41,8 @@ test('the knee is judged by the order, not by the hinge’s piece', async () => 
   await user.type(found('Knee at the extension stop'), '7{Enter}');
   expect(screen.queryByRole('alert')).toBeNull();
   await user.type(found('Knee at the flexion stop'), '93{Enter}');
-  expect(screen.getByRole('alert').textContent).toMatch(/The knee passes the order by 3°/);
+  const alerts = screen.getAllByRole('alert').map(({ textContent }) => textContent);
+  expect(alerts.join(' ')).toMatch(/The knee passes the order by 3°/);
 });
 
 test('strap 5 must lie above the calf', async () => {
@@ -74,9 +75,18 @@ test('all answered, it is signed by name; a failure is signed as one', async () 
   await user.click(screen.getByRole('button', { name: 'Toes warm, moving, felt: No' }));
   expect(screen.getByText(/Open the straps now and look again/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Toes warm, moving, felt: Yes' }));
-  await user.click(screen.getByRole('button', { name: 'Sign as Ana Bouza: pass' }));
+  // 11 where 5 is ordered: narrower than ordered is seen and told before anybody signs
+  expect(screen.getByText(/Narrower than ordered by 6°/)).toBeTruthy();
+  const sign = () => screen.getByRole('button', { name: 'Sign as Ana Bouza: pass' });
+  expect(sign().hasAttribute('disabled')).toBe(true);
+  await user.click(screen.getByRole('checkbox', { name: /Narrower than ordered: seen/ }));
+  await user.click(screen.getByRole('checkbox', { name: 'putting it on' }));
+  await user.click(sign());
   const signed = written.at(-1)!;
-  expect(signed).toMatchObject({ kind: 'check.signed', body: { result: 'pass' } });
+  expect(signed).toMatchObject({
+    kind: 'check.signed',
+    body: { result: 'pass', narrower: ['knee-at-extension-stop'], shown: ['donning'] },
+  });
   expect(signed.body.madeFrom).toHaveLength(9);
   expect(screen.getByText('Signed: all checks pass.')).toBeTruthy();
 });
@@ -107,4 +117,24 @@ test('in inch mode every length of a check is in inches: what is allowed, typed,
   await user.type(found(height), '30{Enter}');
   expect(screen.getByText(/: from −15 3\/4 in to 23 5\/8 in\.$/)).toBeTruthy();
   expect(screen.queryByText(/\bmm\b/)).toBeNull();
+});
+
+test('while the limb is not safe nobody signs, whatever else passes', async () => {
+  const log = fittedLogbook();
+  for (const [check, value] of [
+    ['hinge-height', 1],
+    ['hinge-behind-midline', 6],
+    ['knee-at-extension-stop', 7],
+    ['knee-at-flexion-stop', 88],
+  ] as const)
+    log.write('check.recorded', { check, value });
+  log.write('check.recorded', { check: 'strap-above-calf', value: 110, reference: 130 });
+  log.write('check.recorded', { check: 'not-twisted', seen: true });
+  log.write('check.recorded', { check: 'fibular-neck-clear', seen: false });
+  log.write('check.recorded', { check: 'toes-warm-moving-felt', seen: true });
+  const { user } = await showStage(CheckStage, log);
+  expect(screen.queryByRole('button', { name: /^Sign as/ })).toBeNull();
+  expect(screen.getByText(/Nothing is signed while the limb is not safe/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Clear of the neck of the fibula: Yes' }));
+  expect(screen.getByRole('button', { name: /^Sign as/ })).toBeTruthy();
 });

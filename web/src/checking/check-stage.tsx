@@ -1,29 +1,28 @@
 import { stands } from '@estribo/core/record';
 import { limitedMotion } from '@estribo/core/programmes';
-import { type FitCheck, type Judged, decideSignature } from '@estribo/core/checking';
+import { isLater, type FitCheck, type Judged } from '@estribo/core/checking';
 import { partNamed } from '@estribo/core/brace';
 import type { MarkToDraw, PartToDraw } from '@estribo/core/drawing';
 import { stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
-import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useSelection, useWork } from '../case/case-context';
 import { color, narrow, size } from '../look/tokens';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
 import { checkWords } from '../messages/fitting';
-import { Button } from '../parts/button';
-import { Field } from '../parts/field';
-import { Row, Soft, Stack } from '../parts/layout';
+import { Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { formatWindow } from '../parts/format';
-import { useSaving } from '../parts/use-saving';
 import { windowOn } from '@estribo/core/order';
 import { CheckAnswer } from './check-answer';
 import { Cures } from './cures';
 import { checkName, keyOf, pairNames, formatAmount, saidAnswer, saidFound } from './found';
 import { screenOf } from './kinds/all';
+import { OwnFingers } from '../instruments/own-fingers';
 import { LimbsFeltNote } from '../screening/limbs-felt';
+import { LookAgain } from './look-again';
+import { Signature } from './signature';
 
 const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
   display: grid;
@@ -62,14 +61,14 @@ const Badge = styled.span`
 `;
 
 export default function CheckStage() {
-  const { state, user, today, unit, write } = useWork();
+  const { state, today, unit } = useWork();
   const { select, selected } = useSelection();
   const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
-  const [note, setNote] = useDraft(`${state.case}-check-note`);
-  const [saving, save] = useSaving();
   const mayCheck = mayNow('checking.write');
-  const first = checks.findIndex(({ judged }) => judged.state === 'open');
+  const first = checks.findIndex(({ check, judged }) => judged.state === 'open' && !isLater(check));
+  // asked once, at the first check that is counted in fingers
+  const byFingers = checks.flatMap(({ check }) => (screenOf(check).byFingers ? [keyOf(check)] : []))[0];
   const moved = movedBy(state);
   const reference = hingeLevel(state.parts);
   useFigureLayer({
@@ -90,15 +89,6 @@ export default function CheckStage() {
         : [],
     ),
   });
-  const sign = () => {
-    const body = decideSignature(state);
-    if (body)
-      void save(() =>
-        write('check.signed', 'check', { ...body, ...(note.trim() ? { note: note.trim() } : {}) }).then(() =>
-          setNote(''),
-        ),
-      );
-  };
   const isSigned = signed !== undefined && stands(signed);
   const newChecks = signed !== undefined && !isSigned;
   const order = state.order?.order;
@@ -111,6 +101,7 @@ export default function CheckStage() {
         <h1>{t('checking.question')}</h1>
         <Soft>{t(state.strapping.list?.passes ? 'checking.how' : 'checking.howOnce')}</Soft>
       </Stack>
+      <LookAgain />
       {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
       {state.programme.limbs && stillNeeded(state, 'check').length === 0 && <LimbsFeltNote moment="after" />}
       {checks.length === 0 && <Notice tone="caution">{t('limbs.otherChecks')}</Notice>}
@@ -161,6 +152,16 @@ export default function CheckStage() {
                 {reference === undefined ? '' : ` / ${formatAmount(check, reference, unit)}`}
               </b>
             )}
+            {mayCheck && screenOf(check).byFingers && byFingers === keyOf(check) && (
+              <Failed>
+                <OwnFingers />
+              </Failed>
+            )}
+            {judged.state === 'pass' && judged.narrower !== undefined && (
+              <Failed>
+                <p>{t('checking.narrower', { by: formatAmount(check, judged.narrower, unit) })}</p>
+              </Failed>
+            )}
             {judged.state === 'not-reached' && <Failed>{t('checking.notReachedDo')}</Failed>}
             {judged.state === 'open' && judged.why && (
               <Failed>
@@ -191,19 +192,7 @@ export default function CheckStage() {
           {t(signed.decided.result === 'pass' ? 'checking.signedPass' : 'checking.signedFail')}
         </Notice>
       )}
-      {mayCheck && checks.length > 0 && !isSigned && result !== 'open' && (
-        <>
-          <Notice tone={result === 'pass' ? 'good' : 'stop'}>
-            {t(result === 'pass' ? 'checking.pass' : 'checking.fail')}
-          </Notice>
-          <Field label={t('checking.note')} value={note} onChange={setNote} maxLength={400} />
-          <Row>
-            <Button look="main" onPress={sign} isDisabled={saving}>
-              {t('checking.sign', { name: user.name, result: named('result', result) })}
-            </Button>
-          </Row>
-        </>
-      )}
+      {mayCheck && checks.length > 0 && !isSigned && result !== 'open' && <Signature />}
     </>
   );
 }

@@ -4,7 +4,7 @@ import type { Stage } from '@estribo/core/record';
 import { Link } from 'react-router';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
-import { settingWords, stepWords } from '../messages/fitting';
+import { operationWords, settingWords, stepWords } from '../messages/fitting';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 
@@ -12,7 +12,9 @@ import { Notice } from '../parts/notice';
 const thingName = ({ programme }: CaseState, thing: string): string =>
   programme.settings.some(({ id }) => id === thing)
     ? settingWords(programme, thing).name
-    : stepWords(programme, thing).name;
+    : programme.operations?.some(({ id }) => id === thing)
+      ? operationWords(programme, thing).name
+      : stepWords(programme, thing).name;
 
 /** What mends what a check found, in its order: a stage opens with the thing selected; or stop, and call. */
 export function Cures({ check: { cures = [] } }: { check: FitCheck }) {

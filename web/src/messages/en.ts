@@ -2268,7 +2268,6 @@ export const en = {
     secondPass: 'second tightening',
     secondPassHow: 'Second tightening: re-tighten in the same order.',
     posture: 'Posture',
-    anyPosture: 'as it sits',
     jointAt: '{{joint}} {{angle}}°',
     jointAsOrdered: '{{joint}} at the ordered angle',
     hold: 'Hold',
@@ -2347,7 +2346,22 @@ export const en = {
       'by-hand': 'by hand',
     },
   },
+  fingers: {
+    yours: 'By your own three fingers: {{breadth}}.',
+    again: 'Measure them again',
+    ask: 'How broad are your own three fingers? Lay them flat on a ruler, once: they are kept with you.',
+    label: 'My three fingers',
+    between: 'Three fingers: from {{least}} to {{most}}.',
+  },
   checking: {
+    narrower:
+      'Narrower than ordered by {{by}}: acknowledged with the signature, and told to the prescriber in the letter.',
+    narrowerSeen: 'Narrower than ordered: seen, and told to the prescriber',
+    barred: 'Nothing is signed while the limb is not safe in the brace: {{checks}}. Mend it and look again.',
+    shownTitle: 'Shown to the patient, or to who looks after the patient (may stay empty)',
+    againBy_one: 'Again by {{clock}}, in {{count}} minute: {{check}}.',
+    againBy_other: 'Again by {{clock}}, in {{count}} minutes: {{check}}.',
+    againMissed: 'It was to be looked at again by {{clock}}: {{check}}. Put it on again and look in time.',
     shown: {
       donning: 'putting it on',
       removal: 'taking it off',

@@ -2312,7 +2312,6 @@ export const es: SameShape<typeof en> = {
     secondPass: 'segundo apriete',
     secondPassHow: 'Segundo apriete: reapretar en el mismo orden.',
     posture: 'Postura',
-    anyPosture: 'como esté',
     jointAt: '{{joint}} {{angle}}°',
     jointAsOrdered: '{{joint}} en el ángulo prescrito',
     hold: 'Sujetar',
@@ -2390,7 +2389,24 @@ export const es: SameShape<typeof en> = {
       'by-hand': 'en mano',
     },
   },
+  fingers: {
+    yours: 'Con sus propios tres dedos: {{breadth}}.',
+    again: 'Medirlos otra vez',
+    ask: '¿Qué ancho tienen sus tres dedos? Póngalos planos sobre una regla, una vez: se guardan con usted.',
+    label: 'Mis tres dedos',
+    between: 'Tres dedos: de {{least}} a {{most}}.',
+  },
   checking: {
+    narrower:
+      'Más estrecho de lo prescrito en {{by}}: se reconoce al firmar y se dice a quien prescribe en la carta.',
+    narrowerSeen: 'Más estrecho de lo prescrito: visto, y dicho a quien prescribe',
+    barred:
+      'No se firma nada mientras el miembro no esté seguro en la ortesis: {{checks}}. Corríjalo y mire de nuevo.',
+    shownTitle: 'Mostrado al paciente, o a quien lo cuida (puede quedar vacío)',
+    againBy_one: 'Otra vez antes de las {{clock}}, en {{count}} minuto: {{check}}.',
+    againBy_other: 'Otra vez antes de las {{clock}}, en {{count}} minutos: {{check}}.',
+    againMissed:
+      'Había que mirarlo otra vez antes de las {{clock}}: {{check}}. Póngala de nuevo y mire a tiempo.',
     shown: {
       donning: 'ponerla',
       removal: 'quitarla',

@@ -75,15 +75,6 @@ test('in inch mode a place on the limb is inches: typed with eighths, said below
   expect(screen.queryByText(/\bmm\b/)).toBeNull();
 });
 
-/** A post-operative brace with everything chosen. */
-function dialLog() {
-  const log = testLogbook(dialContext);
-  log.looked();
-  log.order({ phases: [{ fromDay: 0, limits: [] }] });
-  log.write('size.chosen', decideSize(foldCase(log.entries, dialContext)!)!);
-  return log;
-}
-
 test('how much is asked in its unit and kept in bounds; work that needs something first says so without words of its own', async () => {
   const context = {
     ...dialContext,

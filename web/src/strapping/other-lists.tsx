@@ -4,25 +4,23 @@ import { Stack } from '../parts/layout';
 
 /** The lists that are read and not run step by step: taking off, making ready for next time. */
 export function OtherLists() {
-  const { programme } = useWork().state;
-  return programme.sequences
-    .filter(({ purpose }) => purpose !== 'first-donning')
-    .map(({ id, steps }) => (
-      <Stack key={id} $gap={6}>
-        <h2>{listName(programme, id)}</h2>
-        <ol>
-          {steps.map((step, i) => {
-            const { name, hold, caution } = stepWords(programme, step.id);
-            return (
-              <li key={step.id}>
-                <b>
-                  {i + 1}. {name}.
-                </b>{' '}
-                {[hold, caution].filter(Boolean).join(' ')}
-              </li>
-            );
-          })}
-        </ol>
-      </Stack>
-    ));
+  const { programme, strapping } = useWork().state;
+  return strapping.others.map(({ id, steps }) => (
+    <Stack key={id} $gap={6}>
+      <h2>{listName(programme, id)}</h2>
+      <ol>
+        {steps.map((step, i) => {
+          const { name, hold, caution } = stepWords(programme, step.id);
+          return (
+            <li key={step.id}>
+              <b>
+                {i + 1}. {name}.
+              </b>{' '}
+              {[hold, caution].filter(Boolean).join(' ')}
+            </li>
+          );
+        })}
+      </ol>
+    </Stack>
+  ));
 }

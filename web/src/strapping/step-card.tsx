@@ -24,6 +24,7 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
   const { heading, doneLabel, Extra, byItself } = screenOf(step);
   const inTurn = step.over?.how === 'in-turn' ? step.over.parts : [];
   const [turn, setTurn] = useState(0);
+  const posture = formatPosture(step.posture);
   const part = 'part' in step ? step.part : undefined;
   const mark = parts.find(({ id }) => id === (inTurn[turn] ?? part))?.mark;
   const isPair = step.over !== undefined && step.over.parts.length === 2;
@@ -44,8 +45,12 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
           <Far>{name}</Far>
           {step.pass > 1 && <Soft>{t('strapping.secondPassHow')}</Soft>}
         </div>
-        <Soft>{t('strapping.posture')}</Soft>
-        <Far>{formatPosture(step.posture) || t('strapping.anyPosture')}</Far>
+        {posture && (
+          <>
+            <Soft>{t('strapping.posture')}</Soft>
+            <Far>{posture}</Far>
+          </>
+        )}
         {inTurn.length > 0 && (
           <>
             <Soft>{t('strapping.over.in-turn')}</Soft>

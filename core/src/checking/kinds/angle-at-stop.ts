@@ -1,6 +1,9 @@
 import { object, string } from 'yup';
 import { checkKind, common, unlessOff } from '../kind';
 
+/** A goniometer reads no better than this, degrees: less is not narrower. An estimate. */
+const readAlike = 5;
+
 /** The joint's angle at a stop, brace tightened: inside the ordered window. The stop is the hinge's angle, not the knee's. */
 export const angleAtStop = checkKind(
   object({ ...common, stop: string().oneOf(['extension', 'flexion']).required() }),
@@ -14,7 +17,8 @@ export const angleAtStop = checkKind(
       if (found?.notReached) return { state: 'not-reached' };
       if (found?.value === undefined) return { state: 'open' };
       if (limit === undefined) return { state: 'pass' };
-      return unlessOff(stop === 'extension' ? limit - found.value : found.value - limit, 'outside-order');
+      const beyond = stop === 'extension' ? limit - found.value : found.value - limit;
+      return beyond < -readAlike ? { state: 'pass', narrower: -beyond } : unlessOff(beyond, 'outside-order');
     },
   },
 );

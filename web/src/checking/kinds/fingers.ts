@@ -5,5 +5,6 @@ import { listed, type CheckScreen } from './piece';
 export const fingers: CheckScreen<Extract<FitCheck, { kind: 'fingers' }>> = {
   quantity: () => 'count',
   countSign: () => t('checking.fingersSign'),
+  byFingers: true,
   hint: ({ least, most }, { words }) => listed(words.how, t('checking.fingers', { least, most })),
 };

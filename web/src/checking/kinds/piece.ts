@@ -22,6 +22,8 @@ export interface CheckScreen<C = FitCheck> {
   quantity: ((check: C) => 'degrees' | 'count' | 'distance') | undefined;
   /** what stands behind a bare count */
   countSign?: (check: C) => string;
+  /** it is counted in the user's own fingers */
+  byFingers?: true;
   /** it has two numbers */
   pair?: true;
   hint: (check: C, from: HintFrom) => string;

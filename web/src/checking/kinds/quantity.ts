@@ -3,7 +3,7 @@ import { t } from '../../messages';
 import { listed, type CheckScreen } from './piece';
 
 export const quantity: CheckScreen<Extract<FitCheck, { kind: 'quantity' }>> = {
-  quantity: ({ unit }) => (unit === 'degrees' ? 'degrees' : 'count'),
+  quantity: ({ unit }) => (unit === 'degrees' ? 'degrees' : unit === 'mm' ? 'distance' : 'count'),
   countSign: ({ unit }) => (unit === 's' || unit === 'kg' ? unit : ''),
   hint: ({ least, most }, { words, print }) =>
     listed(

@@ -40,6 +40,7 @@ export default {
         '^@fontsource': beside('web/jest/nothing.cjs'),
         // a worker's address is the bundler's to know
         '/new-plan-worker$': beside('web/src/shaping/test-plan-worker.ts'),
+        '/new-worn-worker$': beside('web/src/wearing/test-worn-worker.ts'),
       },
     }),
   ],

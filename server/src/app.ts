@@ -20,6 +20,7 @@ import { userRoutes } from './clinic/user-routes';
 import { deadline } from './deadline';
 import { healthRoutes } from './health';
 import { instrumentRoutes } from './instruments/instrument-routes';
+import { sensorRoutes } from './instruments/sensor-routes';
 import { notFound, Problem, problemHandler } from './problem';
 import { mount, type Context, type Route } from './route';
 import { soundBody } from './sound-body';
@@ -50,6 +51,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...templateRoutes(context),
   ...catalogueRoutes(context),
   ...instrumentRoutes(context),
+  ...sensorRoutes(context),
   ...fitRoutes(context),
   ...caseRoutes(context),
   ...auditRoutes(context),

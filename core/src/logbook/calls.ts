@@ -3,14 +3,16 @@ import type { UnsafeCheck } from '../checking';
 import type { LiveRecord, Stage } from '../record';
 import { referBecause, type ReviewVisit } from '../reviewing';
 import { findingRule, type Referral, type ScreeningState } from '../screening';
+import type { Order } from '../order';
 import type { StrappingState } from '../strapping';
+import type { WearingState } from '../wearing';
 import { callMade } from './case-entries';
 
 /** Somebody is to be called today about something that was found. */
 export interface UrgentCall {
   /** the finding, the check, or what a review found */
   about: string;
-  why: 'finding' | 'limb-safety' | 'outside-order' | 'review' | 'lost-in-move';
+  why: 'finding' | 'limb-safety' | 'outside-order' | 'review' | 'lost-in-move' | 'worn';
   /** the entry it was found in */
   of: string;
   day: ClinicDay;
@@ -30,7 +32,11 @@ export function foldCalls(
   unsafe: readonly UnsafeCheck[],
   { visits }: { visits: readonly ReviewVisit[] },
   { lost }: Pick<StrappingState, 'lost'>,
+  told: WearingState['told'],
+  order: Order | undefined,
 ): UrgentCall[] {
+  // what protects is never worn less for it: somebody is called
+  const wornBadly = order?.protective ? told.at(-1) : undefined;
   const made = record.of(callMade);
   const dayOf = new Map(record.all.map((entry) => [entry.id, record.dayIn(entry)]));
   const last = visits.findLast(({ found }) => found !== undefined);
@@ -59,6 +65,17 @@ export function foldCalls(
             of: lost.entry,
             whom: 'physician-now' as const,
             stage: 'strap' as const,
+          },
+        ]
+      : []),
+    ...(wornBadly?.skin === 'red-stays' || wornBadly?.pain === 'some'
+      ? [
+          {
+            about: wornBadly.skin === 'red-stays' ? 'skin-stays-red' : 'pain-in-brace',
+            why: 'worn' as const,
+            of: wornBadly.entry,
+            whom: 'prescriber' as const,
+            stage: 'wear' as const,
           },
         ]
       : []),

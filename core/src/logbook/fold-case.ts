@@ -117,6 +117,7 @@ function foldReadable(
     facts,
     answersSinceDonning(record, checking.checks),
   );
+  const wearing = foldWearing(record, programme.wear ?? [], facts, checking.unsafe.length === 0);
   const reviewing = foldReviewing(record, side, record.dayIn(opened), measuring, limited);
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
@@ -150,12 +151,12 @@ function foldReadable(
     shaping: foldShaping(record, programme.region, operationsOf(programme), model.frame, parts, facts),
     strapping,
     checking,
-    wearing: foldWearing(record, programme.wear ?? [], facts, checking.unsafe.length === 0),
+    wearing,
     reviewing: {
       ...reviewing,
       followed: followedOf(programme, side, measuring, chart, setting.made, limited),
     },
-    calls: foldCalls(record, screening, checking.unsafe, reviewing, strapping),
+    calls: foldCalls(record, screening, checking.unsafe, reviewing, strapping, wearing.told, order?.order),
     visits: foldVisits(record),
   };
   return { ...state, stages: stageStates(state, facts) };

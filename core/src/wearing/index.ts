@@ -37,4 +37,5 @@ export {
   type WornDay,
   type WornRule,
 } from './worn';
+export { wornDays } from './worn-days';
 export { wearByFamily, wearLinesSchema, wearRules, type WearByFamily, type WearLine } from './family';

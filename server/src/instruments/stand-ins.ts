@@ -74,7 +74,8 @@ export async function shipStandIns(db: Store, today: ClinicDay, at: Date): Promi
 }
 
 /** A number from 0 to 1 that a text always gives. */
-const share = (text: string): number => createHash('sha256').update(text).digest().readUInt32BE(0) / 2 ** 32;
+export const share = (text: string): number =>
+  createHash('sha256').update(text).digest().readUInt32BE(0) / 2 ** 32;
 
 /** A normal deviate, Box and Muller. */
 const noise = (): number =>

@@ -74,6 +74,12 @@ export function useZone(): string {
   return useSession().data?.clinic.zone ?? 'UTC';
 }
 
+/** What the clinic says of itself: its name, whom to call, its own rule for wearing. */
+export function useClinic() {
+  const { clinic } = useSession().data ?? {};
+  return { name: '', phone: null, emergency: null, wearRule: null, ...clinic };
+}
+
 /** The clinic's day, looked at again every minute. */
 export function useToday(): string {
   const zone = useZone();

@@ -23,6 +23,7 @@ const ClinicPage = lazy(() => import('../clinic/clinic-page'));
 const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
 const TemplatePage = lazy(() => import('../shaping/template-page'));
 const PatientSheetPage = lazy(() => import('../wearing/patient-sheet-page'));
+const LetterPage = lazy(() => import('../wearing/letter-page'));
 const loadCaseFrame = () => import('../case-page/case-frame');
 const CaseFrame = lazy(loadCaseFrame);
 
@@ -59,6 +60,7 @@ function Screens() {
             <Route path="/cases/:caseId/sheet" element={<OrderSheetPage />} />
             <Route path="/cases/:caseId/bend-template/:part" element={<TemplatePage />} />
             <Route path="/cases/:caseId/patient-sheet" element={<PatientSheetPage />} />
+            <Route path="/cases/:caseId/letter" element={<LetterPage />} />
             <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
           </Route>
           <Route path="*" element={<Navigate to="/bench" replace />} />

@@ -1,8 +1,8 @@
-import { signedAngle, buildOf, otherSide, statureForAge, type BodyReadings } from '@estribo/core/anatomy';
+import { signedAngle, buildOf, otherSide, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
-import { bodyReadings, mirroredReadings, stepAt } from '@estribo/core/measuring';
+import { bodyReadings, mirroredReadings } from '@estribo/core/measuring';
 import { windowOn } from '@estribo/core/order';
-import { ageOn, daysBetween } from '@estribo/core/calendar';
+import { daysBetween } from '@estribo/core/calendar';
 import { limitedMotion } from '@estribo/core/programmes';
 import { stages, type Stage } from '@estribo/core/record';
 import { ArrowLeft } from 'lucide-react';
@@ -12,6 +12,7 @@ import styled from 'styled-components';
 import { useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
 import { useHotkeys } from '../browser/hotkeys';
+import { statureIn } from '../case/stature';
 import { KeysHelp } from '../frame/keys-help';
 import { OutboxState } from '../frame/outbox-state';
 import { SignOutButton } from '../frame/sign-out-button';
@@ -251,9 +252,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
   const [layer, showOnFigure] = useState<FigureLayer>(bareLimb);
   const [overlay, setOverlay] = useState<readonly Overlay[]>([]);
   const born = person?.born;
-  const read = stepAt(state.measuring.states, 'stature', 'midline')?.assessed;
-  const years = born ? ageOn(born, today) : undefined;
-  const stature = read?.mean ?? statureForAge(years);
+  const { years, stature } = statureIn(state, born, today);
   const build = useMemo(() => buildOf(stature, years), [stature, years]);
 
   const write = useCallback<CaseWork['write']>(

@@ -16,8 +16,9 @@ import { useWork } from './case-context';
 /** What a call is about, in words. */
 export function aboutCall({ why, name }: { why: UrgentCall['why']; name: string }): string {
   if (why === 'finding') return named('findings', name);
+  if (why === 'worn') return t(`calls.worn.${name === 'skin-stays-red' ? 'skin' : 'pain'}`);
   if (why === 'review') return named('referBecause', name).replace(/\.$/, '');
-  return t(`calls.${why}`, { check: checkName(name) });
+  return why === 'lost-in-move' ? t('calls.lost-in-move') : t(`calls.${why}`, { check: checkName(name) });
 }
 
 /** The calls of today that no stop of the fitting tells already: what, whom, what to do meanwhile. */

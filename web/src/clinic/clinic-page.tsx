@@ -3,21 +3,23 @@ import { useUser } from '../api/clinic';
 import { t } from '../messages';
 import { Page, Soft } from '../parts/layout';
 import { Audit } from './audit';
+import { ClinicNumbers } from './clinic-numbers';
 import { Users } from './users';
 
-/** What the administrator looks after: who signs in, and what was done by whom. */
+/** What is looked after for all: whom the patient calls and the clinic's own rule; who signs in, and what was done by whom. */
 export default function ClinicPage() {
   const { role } = useUser();
   return (
     <Page>
       <h1>{t('clinicPage.title')}</h1>
+      {may(role, 'clinic.write') && <ClinicNumbers />}
       {may(role, 'users.read') ? (
         <>
           <Users />
           <Audit />
         </>
       ) : (
-        <Soft>{t('common.notYourRole')}</Soft>
+        !may(role, 'clinic.write') && <Soft>{t('common.notYourRole')}</Soft>
       )}
     </Page>
   );

@@ -1,7 +1,6 @@
-import { caseRibbon, staysDue, type Buckle } from '@estribo/core/logbook';
+import { caseRibbon, staysDue, type Buckle, type CaseState } from '@estribo/core/logbook';
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
-import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { settingWords } from '../messages/fitting';
 import { Button } from '../parts/button';
@@ -24,8 +23,7 @@ const saidOf = (buckle: Buckle, name: (setting: string) => string): string => {
 };
 
 /** The due days of a case as a file that another calendar reads. */
-export function CalendarFile() {
-  const { state } = useWork();
+export function CalendarFile({ state }: { state: CaseState }) {
   const [empty, setEmpty] = useState(false);
   const part = named('bodyPart', `${state.side}-${state.programme.region}`).toLowerCase();
   const write = async () => {

@@ -64,7 +64,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
             <Button onPress={() => change('held')}>{t('schedule.hold')}</Button>
           ))}
         {mayOrder && <Button onPress={() => change('moved')}>{t('schedule.move')}</Button>}
-        <CalendarFile />
+        <CalendarFile state={state} />
       </Row>
       {changing && <OrderChangeForm key={changing} what={changing} onDone={() => change(undefined)} />}
     </Stack>

@@ -56,9 +56,15 @@ test('a plan that cannot be is said beside it and is not taken', async () => {
 
 test('teach-back says who put it on', async () => {
   const { user, written } = await showStage(WearStage, measuredLogbook());
-  await user.click(screen.getByRole('button', { name: 'Put on by the carer' }));
-  expect(written[0]).toMatchObject({ kind: 'wear.taught', body: { who: 'carer' } });
-  expect(screen.getByText('Put on by the carer before leaving.')).toBeTruthy();
+  await user.click(screen.getByRole('radio', { name: 'the carer' }));
+  await user.click(screen.getByRole('button', { name: 'Put on by the carer: not yet' }));
+  expect(screen.getByText('Tried by the carer: not yet. Try once more before leaving.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Put on by the carer: with help' }));
+  expect(written.map(({ body }) => body)).toEqual([
+    { who: 'carer', how: 'not-yet' },
+    { who: 'carer', how: 'helped' },
+  ]);
+  expect(screen.getByText('Put on by the carer before leaving. It went with help.')).toBeTruthy();
 });
 
 test('a plan that grows is held while a check says the limb is not safe, and none is taken', async () => {

@@ -3,6 +3,11 @@ import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { LetterSent } from './letter-sent';
+import { TeachBack } from './teach-back';
+import { ToldDays } from './told-days';
+import { WornAgainstPlan } from './worn-against-plan';
+import { WornHours } from './worn-hours';
 import { RoleReads } from '../case/role-reads';
 import { useDraft } from '../api/draft';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
@@ -44,7 +49,7 @@ export default function WearStage() {
   const [changing, setChanging] = useDraft(`${state.case}-plan-changing`, false);
   useFigureLayer({ marks: [], parts: asWorn(state.parts) });
   const order = state.order?.order;
-  const { plan, taught } = state.wearing;
+  const { plan } = state.wearing;
   const mayPlan = mayNow('wearing.write');
   if (!order) return <NeedsOrder question={t('wearing.question')} />;
   const kind = wearKindFor(order);
@@ -94,11 +99,17 @@ export default function WearStage() {
           .map((line) => careLine(state.programme, line))
           .join(' ')}
       </Soft>
-      <Row>
+      <Row $gap={14}>
         <Link to={`/cases/${state.case}/patient-sheet`}>{t('patientSheet.open')}</Link>
+        <Link to={`/cases/${state.case}/letter`}>{t('wearing.letterOpen')}</Link>
       </Row>
+      <LetterSent />
       <OtherLists />
-      <Taught taught={taught} mayWrite={mayPlan} />
+      <TeachBack mayWrite={mayPlan} />
+      <Rule />
+      <ToldDays />
+      <WornHours />
+      <WornAgainstPlan />
     </>
   );
 }
@@ -130,30 +141,6 @@ function ByThePatient() {
       )
     );
   });
-}
-
-function Taught({ taught, mayWrite }: { taught: 'patient' | 'carer' | undefined; mayWrite: boolean }) {
-  const { state, write } = useWork();
-  const [saving, save] = useSaving();
-  if (taught) return <Notice tone="good">{t('wearing.taught', { who: named('who', taught) })}</Notice>;
-  if (!mayWrite) return null;
-  return (
-    <Stack $gap={8}>
-      <h2>{t('wearing.teachBack')}</h2>
-      <Soft>{t(state.order?.order.protective ? 'wearing.teachBackProtective' : 'wearing.teachBackHow')}</Soft>
-      <Row>
-        {(['patient', 'carer'] as const).map((who) => (
-          <Button
-            key={who}
-            isDisabled={saving}
-            onPress={() => void save(() => write('wear.taught', 'wear', { who }))}
-          >
-            {t('wearing.putOnBy', { who: named('who', who) })}
-          </Button>
-        ))}
-      </Row>
-    </Stack>
-  );
 }
 
 function AsOrdered({ onDone }: { onDone: () => void }) {

@@ -1,0 +1,213 @@
+import type { CaseState } from '@estribo/core/logbook';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useClinic, useStaff, useToday } from '../api/clinic';
+import { useCase } from '../case/use-case';
+import { useUnit } from '../browser/preferences';
+import { named, programmeTitle, t } from '../messages';
+import { checkName, injuryName, settingWords, wearLine } from '../messages/fitting';
+import { bodyPartSide } from '../parts/body-part-side';
+import { Button } from '../parts/button';
+import { formatDate, formatDay, formatMinutes } from '../parts/format';
+import { Row, Soft, Stack } from '../parts/layout';
+import { Loading } from '../parts/loading';
+import { Notice } from '../parts/notice';
+import { Paper } from '../parts/paper';
+import { formatNotCarriedOut } from '../screening/order-values';
+import { formatMade } from '../setting/format-setting';
+
+const Letter = styled(Paper)`
+  line-height: 1.45;
+  & h2 {
+    margin: 0;
+  }
+  @media print {
+    @page {
+      size: A4 portrait;
+      margin: 18mm 20mm;
+    }
+  }
+`;
+
+/** A page to the prescriber: what was fitted, how it is set, what is lost against the order, what could not be carried out. */
+export default function LetterPage() {
+  const { caseId = '' } = useParams();
+  const { open, missing, away } = useCase(caseId);
+  const clinic = useClinic();
+  const today = useToday();
+  if (missing) return <Notice tone="stop">{t('case.missing')}</Notice>;
+  if (!open) return <Loading away={away} />;
+  const { state, person } = open;
+  const order = state.order?.order;
+  return (
+    <Letter>
+      <Stack $gap={14}>
+        <Row data-screen style={{ justifyContent: 'space-between' }}>
+          <Link to={`/cases/${caseId}/wear`}>{named('stages', 'wear')}</Link>
+          <Button look="main" onPress={() => print()}>
+            {t('sheet.print')}
+          </Button>
+        </Row>
+        <Row style={{ justifyContent: 'space-between' }}>
+          <b>{clinic.name}</b>
+          <span>{formatDate(today)}</span>
+        </Row>
+        {clinic.phone && <Soft>{clinic.phone}</Soft>}
+        <h1>{t('letter.title')}</h1>
+        {order ? (
+          <>
+            <p>{t('letter.to', { prescriber: order.prescriber })}</p>
+            <p>
+              {person &&
+                t('letter.about', {
+                  name: `${person.givenName} ${person.familyName}`,
+                  born: formatDate(person.born),
+                })}{' '}
+              {[
+                bodyPartSide('bodyPart', state.side, state.programme.region),
+                order.diagnosis,
+                ...(order.injuries ?? []).map(({ code }) => injuryName(state.programme, code)),
+              ].join(', ')}
+              .
+            </p>
+            <Fitted state={state} />
+            <AgainstOrder state={state} />
+            <Worn state={state} />
+            <p style={{ marginTop: 24 }}>………………………………………</p>
+          </>
+        ) : (
+          <Notice tone="caution">{t('letter.noOrder')}</Notice>
+        )}
+      </Stack>
+    </Letter>
+  );
+}
+
+function Fitted({ state }: { state: CaseState }) {
+  const [unit] = useUnit();
+  const staff = useStaff().data?.staff ?? [];
+  const { signed, result } = state.checking;
+  const size = state.sizing.chosen?.decided.size;
+  const made = state.setting.made.flatMap(({ setting, made: one }) =>
+    one ? [`${settingWords(state.programme, setting.id).name}: ${formatMade(setting, one, unit)}`] : [],
+  );
+  return (
+    <section>
+      <h2>{t('letter.fitted')}</h2>
+      <p>
+        {[
+          programmeTitle(state.programme),
+          `${state.model.name}, ${state.model.maker}`,
+          size ? t('letter.size', { size }) : state.sizing.chosen ? t('sizing.madeToMeasure') : '',
+        ]
+          .filter(Boolean)
+          .join('; ')}
+        .
+      </p>
+      {made.length > 0 && (
+        <ul>
+          {made.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
+      <p>
+        {signed
+          ? t(signed.decided.result === 'pass' ? 'letter.checked' : 'letter.checkedFailed', {
+              who: staff.find(({ id }) => id === signed.decided.by)?.name ?? '',
+              day: formatDate(signed.decided.at.slice(0, 10)),
+            })
+          : t('letter.notChecked')}
+        {result === 'fail' &&
+          ` ${t('letter.fails', {
+            checks: state.checking.checks
+              .filter(({ judged }) => judged.state === 'fail')
+              .map(({ check }) => checkName(check.id))
+              .join(', '),
+          })}`}
+      </p>
+    </section>
+  );
+}
+
+/** What is lost against the order, and what this brace could not carry out. */
+function AgainstOrder({ state }: { state: CaseState }) {
+  const order = state.order!.order;
+  const lost = state.setting.made.flatMap(({ setting, chosen }) => {
+    const { extension = 0, flexion = 0 } = chosen?.decided.lost ?? {};
+    return [
+      ...(extension > 0
+        ? [
+            t('letter.lostExtension', {
+              what: settingWords(state.programme, setting.id).name,
+              degrees: extension,
+            }),
+          ]
+        : []),
+      ...(flexion > 0
+        ? [
+            t('letter.lostFlexion', {
+              what: settingWords(state.programme, setting.id).name,
+              degrees: flexion,
+            }),
+          ]
+        : []),
+    ];
+  });
+  const narrower = state.checking.checks.flatMap(({ check, judged }) =>
+    judged.state === 'pass' && judged.narrower
+      ? [t('letter.narrower', { check: checkName(check.id), degrees: judged.narrower })]
+      : [],
+  );
+  const notReached = state.checking.checks.flatMap(({ check, judged }) =>
+    judged.state === 'not-reached' ? [t('letter.notReached', { check: checkName(check.id) })] : [],
+  );
+  const not = (order.acknowledged ?? []).map((one) =>
+    t('letter.notCarriedOut', { what: formatNotCarriedOut(one) }),
+  );
+  const all = [...lost, ...narrower, ...notReached, ...not];
+  return (
+    <section>
+      <h2>{t('letter.against')}</h2>
+      {all.length > 0 ? (
+        <ul>
+          {all.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      ) : (
+        <p>{t('letter.nothingLost')}</p>
+      )}
+    </section>
+  );
+}
+
+function Worn({ state }: { state: CaseState }) {
+  const { plan, family, taught, tried } = state.wearing;
+  const { trouble } = state.order!.order;
+  return (
+    <section>
+      <h2>{t('letter.worn')}</h2>
+      <p>
+        {family.lines.map((line) => wearLine(state.programme, line)).join(' ')}{' '}
+        {plan?.plan.kind === 'growing'
+          ? t('letter.grows', {
+              first: formatMinutes(plan.plan.firstDay),
+              ceiling: formatMinutes(plan.plan.ceiling),
+              day: formatDay(plan.plan.from),
+            })
+          : plan?.plan.kind === 'as-ordered'
+            ? `${plan.plan.wearing}, ${t('wearing.since', { day: formatDay(plan.plan.from) })}.`
+            : t('patientSheet.noPlan')}
+      </p>
+      <p>
+        {taught
+          ? t('wearing.taught', { who: named('who', taught) })
+          : tried
+            ? t('wearing.notYet', { who: named('who', tried.who) })
+            : t('letter.notTaught')}{' '}
+        {t('letter.trouble', { what: named('trouble', trouble) })}
+      </p>
+    </section>
+  );
+}

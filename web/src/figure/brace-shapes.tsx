@@ -157,21 +157,27 @@ function Shape({
               ? { stroke: color('river'), strokeWidth: 3 }
               : { stroke: color('thread'), strokeDasharray: '4 3' })}
           />
-          {way && state === 'now' && <Pull way={way} />}
+          {way && state === 'now' && (
+            <Pull way={way} wide={Math.hypot(points.at(-1)![0] - x, points.at(-1)![1] - y)} />
+          )}
         </>
       );
   }
 }
 
 /** Which way a strap is pulled: along its own way, to its end. */
-function Pull({ way }: { way: readonly Point[] }) {
+function Pull({ way, wide }: { way: readonly Point[]; wide: number }) {
   const [x, y] = way.at(-1)!;
   const [fromX, fromY] = way[Math.max(0, way.length - 4)]!;
   const angle = (Math.atan2(y - fromY, x - fromX) * 180) / Math.PI;
   return (
     <g className="pull" stroke={color('onRiver')} fill="none" strokeWidth={2.2} strokeLinejoin="round">
       <path d={pathOf(way)} strokeDasharray="7 5" />
-      <path transform={`translate(${x} ${y}) rotate(${angle})`} d="M-8 -9L12 0L-8 9Z" fill={color('river')} />
+      <path
+        transform={`translate(${x} ${y}) rotate(${angle}) scale(${Math.min(1.1, Math.max(0.4, wide / 18))})`}
+        d="M-8 -9L12 0L-8 9Z"
+        fill={color('river')}
+      />
     </g>
   );
 }

@@ -2378,7 +2378,7 @@ export const en = {
     narrower: '{{check}}: {{degrees}}° narrower than ordered.',
     notReached: '{{check}}: the joint does not come to this end; the stop was proved off the limb.',
     notCarriedOut: 'Not carried out by this brace: {{what}}.',
-    nothingLost: 'Nothing is lost against the order, and nothing was left undone.',
+    nothingLost: 'Nothing of the order is lost.',
     worn: 'Wearing',
     grows: 'From {{day}} on {{first}} a day, growing to {{ceiling}}.',
     notTaught: 'Putting it on has not been tried by patient or carer yet.',

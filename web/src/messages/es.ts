@@ -2420,7 +2420,7 @@ export const es: SameShape<typeof en> = {
     narrower: '{{check}}: {{degrees}}° más estrecho de lo prescrito.',
     notReached: '{{check}}: la articulación no llega a ese extremo; el tope se probó fuera del miembro.',
     notCarriedOut: 'Esta ortesis no lo realiza: {{what}}.',
-    nothingLost: 'No se pierde nada frente a la prescripción, y nada quedó sin hacer.',
+    nothingLost: 'No se pierde nada de la prescripción.',
     worn: 'Uso',
     grows: 'Desde el {{day}}, {{first}} al día, hasta {{ceiling}}.',
     notTaught: 'Paciente o cuidador aún no han probado a ponerla.',

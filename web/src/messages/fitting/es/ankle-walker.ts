@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { skin, toes } from './shared';
+import { refill, skin, toes } from './shared';
 
 export const ankleWalker: FamilyWords = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
@@ -66,6 +66,11 @@ export const ankleWalker: FamilyWords = {
       hold: 'Se empieza por los dedos. Más floja con fractura del pie.',
       caution: 'De los dedos hacia arriba, nunca al revés: la hinchazón no debe ir a los dedos.',
     },
+    'strap-toes-looser': {
+      name: 'Cincha del antepié, más floja',
+      hold: 'Empiece por los dedos. Más floja: el pie está roto.',
+      caution: 'De los dedos hacia arriba, nunca hacia abajo: la hinchazón no debe ir a los dedos.',
+    },
     'strap-instep': { name: 'Cincha del empeine', hold: 'El talón sigue atrás.' },
     'strap-ankle': { name: 'Cincha del tobillo', hold: 'La misma tensión.' },
     'strap-shin': { name: 'Cincha de la espinilla', hold: 'Una almohadilla suelta debajo donde se clave.' },
@@ -105,5 +110,6 @@ export const ankleWalker: FamilyWords = {
       fix: 'Un zapato plano de suela más alta; no caminar con un solo calcetín. En cada paso, del talón a los dedos.',
     },
     'toes-warm-moving-felt': toes,
+    'capillary-refill': refill,
   },
 };

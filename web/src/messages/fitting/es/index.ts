@@ -1,9 +1,47 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 import { ankleWalker } from './ankle-walker';
 import { kneeLigamentFrame } from './knee-ligament-frame';
+import {
+  ankleStabiliser,
+  neckCollar,
+  neckTwoPost,
+  shoulderSupport,
+  spineBackBar,
+  spineBelt,
+  spineBivalve,
+  spinePullTab,
+  spineSternalPad,
+} from './trunk-and-neck';
+import {
+  kneeFunctional,
+  kneePostop,
+  kneeSleeve,
+  unloaderFrame,
+  unloaderOneScrew,
+  unloaderThumbwheel,
+  unloaderTwoScrews,
+  unloaderWrap,
+} from './unloaders';
 
-/** Las familias que ya lo dicen todo en español. */
+/** Las familias, todas enteras en español. */
 export const familiesEs: Record<string, FamilyWords> = {
   'knee-ligament-frame': kneeLigamentFrame,
   'ankle-walker': ankleWalker,
+  'knee-postop': kneePostop,
+  'knee-sleeve': kneeSleeve,
+  'knee-functional': kneeFunctional,
+  'unloader-one-screw': unloaderOneScrew,
+  'unloader-two-screws': unloaderTwoScrews,
+  'unloader-thumbwheel': unloaderThumbwheel,
+  'unloader-wrap': unloaderWrap,
+  'unloader-frame': unloaderFrame,
+  'spine-back-bar': spineBackBar,
+  'spine-belt': spineBelt,
+  'spine-pull-tab': spinePullTab,
+  'spine-sternal-pad': spineSternalPad,
+  'spine-bivalve': spineBivalve,
+  'neck-collar': neckCollar,
+  'neck-two-post': neckTwoPost,
+  'shoulder-support': shoulderSupport,
+  'ankle-stabiliser': ankleStabiliser,
 };

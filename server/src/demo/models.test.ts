@@ -7,7 +7,15 @@ import {
   cisMaleAdult50,
 } from '@freesewing/models';
 import { statureForAge } from '@estribo/core/anatomy';
-import { chartBandFaults, modelProblems, modelSchema, programmes, stepsOf } from '@estribo/core/programmes';
+import {
+  chartBandFaults,
+  modelProblems,
+  modelSchema,
+  partsOf,
+  programmeOf,
+  programmes,
+  stepsOf,
+} from '@estribo/core/programmes';
 import { matchSize, type AxisReading } from '@estribo/core/sizing';
 import { findingsOf } from '../catalogue/registry';
 import { demoModels } from './models';
@@ -22,6 +30,22 @@ test.each(demoModels.map((model) => [model.id, model] as const))('%s can be used
   expect(chartBandFaults(model.chart, familyOf(model.programme))).toEqual([]);
   expect(model.invented).toBe(true);
 });
+
+test.each(demoModels.map((model) => [model.id, model] as const))(
+  '%s has every strap that a list closes',
+  (_, model) => {
+    const family = familyOf(model.programme);
+    const parts = partsOf(family, model);
+    for (const { steps } of programmeOf(family, model).sequences)
+      for (const step of steps)
+        if (step.kind === 'strap')
+          for (const id of step.over?.parts ?? [step.part!])
+            expect([step.id, parts.find((part) => part.id === id)?.kind]).toEqual([
+              step.id,
+              expect.stringMatching(/^(strap|wing)$/),
+            ]);
+  },
+);
 
 test('every family has a model, two of them three; one chart alone has a finding', () => {
   const counts = new Map<string, number>();

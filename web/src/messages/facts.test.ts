@@ -4,7 +4,8 @@ import { chooseStops, placesOf, stopsSettingOf } from '@estribo/core/setting';
 import { parseNeutralZero } from '@estribo/core/measuring';
 import { benchOrder, elasticAngle, heatRun, placeProblems, type FrameLimits } from '@estribo/core/shaping';
 import { en } from './en';
-import { checkWords, listName, operationWords, settingWords, stepWords } from './fitting';
+import { enFamilies } from './en-families';
+import { checkWords, listName, operationWords, settingWords, stepWords, wearLine } from './fitting';
 
 // common practice, no source: facts of the trade written apart from the programmes, brought in as they stand
 const facts = readFileSync('core/src/programmes/facts.csv', 'utf8')
@@ -429,3 +430,286 @@ test('every row of what is shaped has a line', () =>
       .map(({ family, stage, fact }) => `${family} ${stage} ${fact.replaceAll("'", '’')}`)
       .sort(),
   ));
+
+/* What the other families measure, strap, check and wear. */
+const allFamilies: Record<string, string> = {
+  ...families,
+  ...setFamilies,
+  ...shapeFamilies,
+  K1: 'knee-sleeve',
+  A1: 'ankle-stabiliser',
+};
+const family = (code: string) => programmes.find(({ id }) => id === allFamilies[code])!;
+const stepOf = (programme: Programme, id: string, list?: string) =>
+  listOf(programme, list).steps.find((one) => one.id === id);
+const readsAt = (programme: Programme, id: string) => programme.measuring.find((one) => one.id === id);
+const kneeIn = (programme: Programme, id: string) => stepOf(programme, id)?.posture?.joints?.knee;
+const distanceOf = (programme: Programme, id: string) => {
+  const found = programme.checks.find((one) => one.id === id);
+  return found?.kind === 'distance' ? found : undefined;
+};
+const wears = (programme: Programme, id: string) => programme.wear?.find((line) => line.id === id);
+const said = (programme: Programme, id: string) => wearLine(programme, id);
+const straps = (programme: Programme) => programme.parts.filter(({ kind }) => kind === 'strap');
+const threeFingersAt = (programme: Programme, id: string) => {
+  const found = programme.checks.find((one) => one.id === id);
+  return found?.kind === 'fingers' && found.least === 3 && found.most === 3;
+};
+
+const restStated: Record<string, (programme: Programme) => boolean> = {
+  'K1 measure posture of the patient': (k1) => {
+    const stance = k1.measuring.find(({ kind }) => kind === 'stance');
+    return stance?.kind === 'stance' && stance.stance === 'standing' && stance.others!.includes('seated');
+  },
+  'K1 measure knee angle by goniometer': (k1) => {
+    const posture = readsAt(k1, 'knee-posture');
+    return posture?.kind === 'posture' && posture.target === 30;
+  },
+  'K1 measure landmark': () => /between thumb and index/.test(enFamilies.landmarkHow['mid-kneecap']),
+  'K1 measure girth above at distance mm': (k1) => {
+    const girth = readsAt(k1, 'girth-above');
+    return girth?.kind === 'girth' && girth.from === 'mid-kneecap' && girth.distance === 140;
+  },
+  'K1 measure girth below at distance mm': (k1) => {
+    const girth = readsAt(k1, 'girth-below');
+    return girth?.kind === 'girth' && girth.from === 'mid-kneecap' && girth.distance === -120;
+  },
+  'K1 strap knee while drawn up': (k1) => kneeIn(k1, 'draw-up') === 20,
+  'K1 strap both thumbs in the side loops drawn up steadily': (k1) =>
+    inOrder(k1, ['thumbs-in-loops', 'draw-up']) && /Steadily/.test(step(k1, 'draw-up')),
+  'K1 check pad’s inner rim level with the lower edge of the kneecap': (k1) => {
+    const rim = distanceOf(k1, 'pad-rim-at-lower-pole');
+    return rim?.at?.from === 'kneecap-lower-pole' && rim.from! < 0 && rim.to! > 0;
+  },
+  'K1 check creases': (k1) => check(k1, 'no-creases').startsWith('No creases'),
+  'K1 check look again not after min': (k1) =>
+    k1.checks
+      .find(({ id }) => id === 'no-creases')!
+      .moments!.some(({ is, notAfter }) => is === 'later' && notAfter === 30),
+  'K4 strap knee angle while donning': (k4) => kneeIn(k4, 'strap-1') === 30 && k4.donning === 30,
+  'K4 strap foot': (k4) => /foot flat/.test(step(k4, 'open-all')),
+  'K4 strap order of straps': (k4) =>
+    inOrder(k4, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']) &&
+    [
+      /behind the calf/,
+      /behind, above the knee/,
+      /behind the hamstrings/,
+      /in front, below the knee/,
+      /behind, below the knee/,
+      /in front, above the knee/,
+    ].every((where, i) => where.test(step(k4, `strap-${i + 1}`))),
+  'K4 strap before strap 1': (k4) => order(k4).indexOf('shin-cuff-flat') === order(k4).indexOf('strap-1') - 1,
+  'K4 strap before strap 3': (k4) =>
+    order(k4).indexOf('thigh-cuff-flat') === order(k4).indexOf('strap-3') - 1,
+  'K4 strap posture at strap 6': (k4) =>
+    stepOf(k4, 'strap-6')?.posture?.stance === 'standing' && /knee straight/.test(step(k4, 'strap-6')),
+  'K4 strap tension': (k4) => check(k4, 'equal-tension') !== '' && /same pull/.test(step(k4, 'strap-1')),
+  'K4 strap strap end and strap pad finish': (k4) =>
+    straps(k4).every(
+      (part) => part.kind === 'strap' && part.ends?.finish === 'mid-limb' && part.ends.pad === true,
+    ),
+  'K4 strap strap shortened from': (k4) =>
+    straps(k4).every((part) => part.kind === 'strap' && part.ends?.shortened === 'hook-end'),
+  'K4 strap rear cruciate': (k4) =>
+    JSON.stringify(listOf(k4).when) ===
+    JSON.stringify({ kind: 'not', of: { kind: 'injury', is: 'rear-cruciate' } }),
+  'K4 strap settle min': (k4) => {
+    const settle = stepOf(k4, 'warm-up');
+    return settle?.kind === 'settle' && settle.minutes === 5;
+  },
+  'K4 strap second pass posture': (k4) => {
+    const [pass] = listOf(k4).passes!;
+    return pass!.posture?.stance === 'seated' && pass!.posture.joints?.knee === 30;
+  },
+  'K4 strap second pass': (k4) =>
+    listOf(k4).passes![0]!.after === 'warm-up' &&
+    listOf(k4).passes![0]!.steps === undefined &&
+    /each strap loosened and tightened in order/.test(step(k4, 'warm-up')),
+  'K4 check hinge centre': (k4) => /line across the top of the kneecap/.test(check(k4, 'hinge-height')),
+  'K4 off order of straps': (k4) =>
+    /from 1 to 6/.test(step(k4, 'open-in-order')) &&
+    stepOf(k4, 'open-in-order', 'taking-off')!.over!.parts.join() ===
+      [1, 2, 3, 4, 5, 6].map((n) => `strap-${n}`).join() &&
+    /hook folded back on its own strap/.test(step(k4, 'open-in-order')),
+  'K5 size upright': (k5) =>
+    k5.parts
+      .filter(({ kind }) => kind === 'bar')
+      .map(({ id }) => id)
+      .join() === 'upright-lateral',
+  'K5 strap tightening': (k5) =>
+    stepOf(k5, 'straps-in-order')!.holds!.parts.join() === 'hinge-lateral' &&
+    /held against turning by a hand at the hinge/.test(step(k5, 'straps-in-order')),
+  'K5 strap thigh straps': (k5) =>
+    /not over-tight at the thigh/.test(step(k5, 'straps-in-order')) && check(k5, 'thigh-not-tight') !== '',
+  'K5 strap later donnings': (k5) => /closed by its buckles only/.test(step(k5, 'straps-stay')),
+  'K5 check hinge centre': (k5) => /top of the kneecap/.test(check(k5, 'hinge-height')),
+  'K5 check hinge against the side midline': (k5) => distanceOf(k5, 'hinge-behind-midline')!.from! > 0,
+  'K5 strap suspension wrap upper edge above the strap under the knee mm': (k5) => {
+    const wrap = distanceOf(k5, 'wrap-above-strap')!;
+    return wrap.from! < 13 && 13 < wrap.to! && /13 mm/.test(step(k5, 'wrap-on'));
+  },
+  'K5 wear first day min': (k5) => wears(k5, 'for-weight-bearing')?.firstDay === 30,
+  'K5 wear worn for': (k5) => wears(k5, 'for-weight-bearing')?.rule === 'weight-bearing',
+  'K6 strap order of straps': (k6) =>
+    inOrder(k6, ['strap-1', 'strap-2', 'strap-3', 'strap-4']) &&
+    [/above the calf/, /middle of the calf/, /lower thigh/, /upper thigh/].every((where, i) =>
+      where.test(step(k6, `strap-${i + 1}`)),
+    ),
+  'K8 strap knee angle while donning': (k8) => kneeIn(k8, 'strap-1') === 30,
+  'K8 strap foot': (k8) => /foot flat/.test(step(k8, 'dial-to-zero')),
+  'K8 strap order of straps': (k8) =>
+    inOrder(k8, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']) &&
+    [
+      /thigh, above the knee/,
+      /shin, below the knee/,
+      /lower shin/,
+      /upper thigh/,
+      /through the ring/,
+      /through the ring/,
+    ].every((where, i) => where.test(step(k8, `strap-${i + 1}`))),
+  'K8 strap ring': (k8) => /Hold the ring while it is pulled/.test(step(k8, 'strap-5')),
+  'K9 measure girth above the middle of the knee mm': (k9) => {
+    const girth = readsAt(k9, 'girth-above');
+    return girth?.kind === 'girth' && girth.distance === 150;
+  },
+  'K9 measure taken on which side': (k9) => {
+    const girth = readsAt(k9, 'girth-above');
+    return girth?.kind === 'girth' && girth.along === 'medial';
+  },
+  'K9 wear conservative at most min a day at first': (k9) =>
+    wears(k9, 'two-hours-at-first')?.mostAtFirst === 120,
+  'K9 wear after surgery': (k9) =>
+    wears(k9, 'whenever-bearing-weight')?.rule === 'weight-bearing' &&
+    /whenever the leg bears weight/.test(said(k9, 'whenever-bearing-weight')),
+  'S1 measure length': (s1) =>
+    reads(s1, 'c7-to-sacrum', 'c7', 'sacrum') && readsAt(s1, 'c7-to-sacrum')?.kind === 'curve',
+  'S1 measure posture': (s1) => readsAt(s1, 'upright-hands-supported')?.kind === 'stance',
+  'S1 strap front pad’s lower edge': (s1) => /on the pubic bone/.test(step(s1, 'front-pad-low')),
+  'S1 strap waist straps': (s1) => {
+    const waist = stepOf(s1, 'waist-straps-provisional')!;
+    return waist.over?.how === 'in-turn' && waist.kind === 'strap' && waist.pull === 'provisional';
+  },
+  'S1 strap cut first': (s1) => inOrder(s1, ['fold-waist-straps', 'cut-waist', 'cut-shoulders']),
+  'S1 strap cut next': (s1) => inOrder(s1, ['cut-waist', 'fold-shoulder-straps', 'cut-shoulders']),
+  'S1 strap waist straps end': (s1) =>
+    straps(s1)
+      .filter(({ id }) => id.startsWith('waist-strap'))
+      .every((part) => part.kind === 'strap' && part.ends?.finish === 'side'),
+  'S1 strap shoulder closure lies': (s1) =>
+    /between loop and front pad/.test(step(s1, 'fold-shoulder-straps')),
+  'S1 strap middle elastic strap height': (s1) => /lower ribs/.test(step(s1, 'middle-elastic-strap')),
+  'S1 strap its loop': (s1) => /loop behind the armpit/.test(step(s1, 'middle-elastic-strap')),
+  'S1 check under each shoulder strap': (s1) => threeFingersAt(s1, 'fingers-under-shoulder-straps'),
+  'S1 check between neck and upper edge': (s1) => threeFingersAt(s1, 'fingers-at-the-neck'),
+  'S1 strap shoulder cuff cut-out': (s1) => /base of the armpit/.test(step(s1, 'cuff-at-the-armpit')),
+  'S3 check upper and lower edge before the pulls': (s3) =>
+    inOrder(s3, ['edges-both-snug', 'tension']) && /both snug/.test(step(s3, 'edges-both-snug')),
+  'S3 strap chest strap': (s3) =>
+    /Only to keep the shoulder straps out of the armpits/.test(step(s3, 'chest-strap-last')),
+  'S4 measure girth above the widest hips mm': (s4) => {
+    const girth = readsAt(s4, 'girth-hips');
+    return girth?.kind === 'girth' && girth.from === 'hips-greatest-girth' && girth.distance === 25;
+  },
+  'S4 size between sizes': (s4) => s4.between === 'larger',
+  'S4 strap put on': (s4) =>
+    stepOf(s4, 'over-the-head')?.posture?.stance === 'standing' &&
+    /shoulder straps at their longest/.test(step(s4, 'over-the-head')),
+  'S4 strap shoulder straps adjusted first at': (s4) => /rear ends first/.test(step(s4, 'rear-strap-ends')),
+  'S4 check front edge': (s4) => /pubic symphysis/.test(check(s4, 'edge-at-the-symphysis')),
+  'S4 strap compression looked at again after min': (s4) => {
+    const again = stepOf(s4, 'again-after-five');
+    return (
+      again?.kind === 'settle' && again.minutes === 5 && listOf(s4).passes![0]!.steps!.includes('compress')
+    );
+  },
+  'S5 strap waist groove': (s5) => /above the iliac crests/.test(step(s5, 'groove-over-crests')),
+  'S5 strap overlap': (s5) => /Front over back/.test(step(s5, 'front-over-back')),
+  'S5 strap order of straps': (s5) =>
+    inOrder(s5, ['middle-straps', 'bottom-straps', 'top-straps'], 'lying-log-roll'),
+  'S5 strap breath at each strap': (s5) =>
+    ['middle-straps', 'bottom-straps', 'top-straps'].every(
+      (id) => stepOf(s5, id, 'lying-log-roll')?.breath === 'held' && /breath in, held/.test(step(s5, id)),
+    ),
+  'S5 strap straps': (s5) =>
+    ['right', 'left'].every((side) => straps(s5).filter(({ id }) => id.endsWith(side)).length === 3),
+  'S5 strap seated donning': (s5) =>
+    stepOf(s5, 'one-side-stays-closed', 'seated-secured')!.over!.parts.length === 3,
+  'S5 wear at night': (s5) => wears(s5, 'out-of-bed')?.nights === 'off',
+  'S5 wear day': (s5) =>
+    wears(s5, 'out-of-bed')?.rule === 'all-day' && /out of bed/.test(said(s5, 'out-of-bed')),
+  'S5 wear beneath': (s5) => /shirt beneath/.test(said(s5, 'shirt-beneath')) && order(s5)[0] === 'shirt-on',
+  'S5 check left and right': (s5) =>
+    s5.checks.find(({ id }) => id === 'level-left-and-right')?.kind === 'alike',
+  'C1 size child by': (c1) => ['age', 'weight', 'stature'].every((axis) => c1.axes.includes(axis)),
+  'C1 measure adult': (c1) => reads(c1, 'trapezius-to-chin', 'trapezius-top', 'chin-line'),
+  'C1 strap openings’ peaks': (c1) => /openings’ peaks down/.test(step(c1, 'print-upright')),
+  'C1 strap first': (c1) => inOrder(c1, ['rear-first', 'front-under-the-chin']),
+  'C1 strap rear straps': (c1) => /midway between trapezius and ear/.test(step(c1, 'rear-first')),
+  'C1 strap front flexible tabs': (c1) =>
+    /bent out/.test(step(c1, 'tabs-bent-out')) && /Slightly/.test(step(c1, 'tabs-bent-out')),
+  'C1 strap rear edges': (c1) => /bent inward/.test(step(c1, 'edges-bent-inward')),
+  'C1 check strap ends': (c1) => c1.checks.find(({ id }) => id === 'strap-ends-alike')?.kind === 'alike',
+  'C1 check neck': (c1) => {
+    const neck = c1.checks.find(({ id }) => id === 'neck-is-neutral');
+    return neck?.kind === 'quantity' && neck.unit === 'degrees' && neck.least === -5 && neck.most === 5;
+  },
+  'C2 size sizes': (c2) => c2.axes.length === 0 && c2.measuring.length === 0,
+  'C2 strap order': setStated['C2 strap order']!,
+  'C2 strap before the rear panel slides in': (c2) =>
+    order(c2).indexOf('press-the-mattress') === order(c2).indexOf('slide-the-rear-panel') - 1,
+  'C2 strap hook area': (c2) => /midway between ear and trapezius/.test(step(c2, 'slide-the-rear-panel')),
+  'C2 check chin': (c2) => /level with the liner/.test(check(c2, 'chin-level-with-liner')),
+  'C2 check front panel': (c2) => /level with the ribs/.test(check(c2, 'panel-level-with-ribs')),
+  'A1 measure width': (a1) => {
+    const heel = readsAt(a1, 'heel-width');
+    return heel?.kind === 'width' && heel.at === 'heel';
+  },
+  'A1 size sides': (a1) => /Left and right differ/.test(settingWords(a1, 'side-sign').how),
+  'A1 strap before donning': (a1) => order(a1)[0] === 'open-both-straps',
+  'A1 strap outer shell': (a1) => /Outer shell before the malleolus/.test(step(a1, 'foot-in-shells')),
+  'A1 strap inner shell': (a1) => /inner one behind it/.test(step(a1, 'foot-in-shells')),
+  'A1 strap upper strap': (a1) => {
+    const upper = stepOf(a1, 'round-above');
+    return upper?.kind === 'strap' && upper.pull === 'light' && /round/.test(step(a1, 'round-above'));
+  },
+  'A1 strap lower strap': (a1) =>
+    /figure of eight/.test(step(a1, 'eight-below')) && /up through the eye/.test(step(a1, 'eight-below')),
+  'A1 check foot lifted': (a1) =>
+    /does not cut in/.test(check(a1, 'tongue-does-not-cut')) &&
+    /foot lifted/.test(check(a1, 'tongue-does-not-cut')),
+  'A1 check standing': (a1) =>
+    a1.checks
+      .find(({ id }) => id === 'no-creases-standing')!
+      .moments!.map(({ is }) => is)
+      .join() === 'standing',
+};
+/** Rows that a model states (server/src/demo/models.test.ts). */
+const restByModel = [
+  'K1 size table',
+  'K1 size supply',
+  'K5 size sizes',
+  'S3 size side extensions reach about mm',
+  'C1 size adult sizes',
+  'C1 size child sizes',
+];
+
+test.each(Object.keys(restStated))('%s', (row) =>
+  expect(restStated[row]!(family(row.split(' ')[0]!))).toBe(true),
+);
+
+test('every row of the facts is met by a line, here or above, or by a model', () => {
+  const rowsOf = facts.map(
+    ({ family: code, stage, fact }) => `${code} ${stage} ${fact.replaceAll("'", '’')}`,
+  );
+  const met = new Set([
+    ...Object.keys(stated),
+    ...Object.keys(elsewhere),
+    ...Object.keys(setStated),
+    ...setByModel,
+    ...Object.keys(shapeStated),
+    ...Object.keys(restStated),
+    ...restByModel,
+  ]);
+  expect(rowsOf.filter((row) => !met.has(row))).toEqual([]);
+  expect([...met].filter((row) => !rowsOf.includes(row))).toEqual([]);
+});

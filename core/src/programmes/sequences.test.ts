@@ -1,0 +1,136 @@
+import { holds, type Condition, type KnownFacts, type Part } from '../brace';
+import { runSequence, type Sequence, type StepDone } from '../strapping';
+import { programmes } from './all';
+
+const nothingKnown: KnownFacts = {
+  injuries: undefined,
+  ordered: {},
+  findings: {},
+  variant: undefined,
+  settings: {},
+  parts: {},
+  list: undefined,
+  checks: {},
+  done: [],
+};
+const each = programmes.map((programme) => [programme.id, programme] as const);
+
+/** Does the step in hand until there is none, answers what is asked on the way. */
+function runThrough(list: Sequence, lists: readonly Sequence[]) {
+  const done: StepDone[] = [];
+  const answers: Record<string, { times: number; passed: boolean }> = {};
+  const order: string[] = [];
+  for (let turn = 0; turn < 300; turn += 1) {
+    const { now, steps, done: count } = runSequence(list, done, { lists, answers });
+    if (!now) return { order, steps, count };
+    order.push(now.id);
+    if (now.kind === 'check') answers[now.check] = { times: 1, passed: true };
+    else if (now.kind === 'repeat') answers[now.until] = { times: 1, passed: true };
+    else done.push({ step: now.id, pass: now.pass });
+  }
+  throw new Error(`${list.id} does not end`);
+}
+
+test.each(each)('%s: every list runs to its end, each step once in each pass', (_, { sequences }) => {
+  for (const list of sequences) {
+    const { order, steps, count } = runThrough(list, sequences);
+    expect([list.id, count]).toEqual([list.id, steps.length]);
+    expect(order).toEqual(steps.map(({ id }) => id));
+    expect(order.length).toBeGreaterThanOrEqual(list.steps.length);
+  }
+});
+
+test.each(each)('%s goes on and is looked at: it has a first list and checks', (_, { sequences, checks }) => {
+  expect(sequences.filter(({ purpose }) => purpose === 'first-donning').length).toBeGreaterThan(0);
+  expect(checks.length).toBeGreaterThanOrEqual(4);
+});
+
+// common practice, no source: what the model states of taking off is its own
+const offByTheModel = ['ankle-stabiliser', 'neck-collar', 'neck-two-post'];
+test('every family says how it comes off, or leaves it to the model', () => {
+  const without = programmes.filter(({ sequences }) => sequences.every(({ purpose }) => purpose !== 'off'));
+  expect(without.map(({ id }) => id).sort()).toEqual(offByTheModel);
+});
+
+test.each(each)(
+  '%s: every strap that a list closes is a part of it that closes',
+  (_, { sequences, parts }) => {
+    const closes: readonly Part['kind'][] = ['strap', 'wing'];
+    for (const { steps } of sequences)
+      for (const step of steps) {
+        if (step.kind !== 'strap') continue;
+        for (const id of step.over?.parts ?? [step.part!]) {
+          const part = parts.find((one) => one.id === id);
+          // one that the family leaves to the model is asked of every model (server/src/demo/models.test.ts)
+          if (part) expect([step.id, id, closes.includes(part.kind)]).toEqual([step.id, id, true]);
+        }
+      }
+  },
+);
+
+test.each(each)('%s: every check says what mends it, and its cure is there to be opened', (_, programme) => {
+  const { checks, sequences, settings, operations = [] } = programme;
+  const steps = sequences
+    .filter(({ purpose }) => purpose === 'first-donning')
+    .flatMap((list) => list.steps.map(({ id }) => id));
+  for (const { id, cures = [], limbSafety } of checks) {
+    expect([id, cures.length > 0]).toEqual([id, true]);
+    for (const cure of cures) {
+      if ('call' in cure || cure.thing === undefined) continue;
+      const there = [
+        ...(cure.stage === 'strap'
+          ? [...steps, ...operations.filter(({ kind }) => kind === 'cut').map((one) => one.id)]
+          : []),
+        ...(cure.stage === 'set' ? settings.map((one) => one.id) : []),
+        ...(cure.stage === 'shape' ? operations.map((one) => one.id) : []),
+      ];
+      expect([id, cure.thing, there.includes(cure.thing)]).toEqual([id, cure.thing, true]);
+    }
+    // what the brace does to the limb is never mended by waiting
+    if (limbSafety) expect([id, cures[0]]).not.toEqual([id, undefined]);
+  }
+});
+
+test.each(each)(
+  '%s: what a cut waits for is a step of its first list, or the list itself',
+  (_, programme) => {
+    const { operations = [], sequences } = programme;
+    const steps = sequences.flatMap((list) => list.steps.map(({ id }) => id));
+    const named = (condition: Condition): string[] =>
+      condition.kind === 'done'
+        ? [condition.step]
+        : condition.kind === 'all' || condition.kind === 'any'
+          ? condition.of.flatMap(named)
+          : condition.kind === 'not'
+            ? named(condition.of)
+            : [];
+    for (const operation of operations.filter(({ kind }) => kind === 'cut')) {
+      expect([operation.id, operation.requires !== undefined]).toEqual([operation.id, true]);
+      for (const step of named(operation.requires!)) expect(steps).toContain(step);
+      // before anything was done, nothing may be cut
+      expect(holds(operation.requires!, nothingKnown)).not.toBe(true);
+    }
+  },
+);
+
+// a list that moves somebody defers to the policy; one with a helper says who leads
+test.each(each)(
+  '%s: lists in which the patient is moved by others say by whom',
+  (_, { sequences, limbs }) => {
+    for (const { id, handling, people, leads, steps } of sequences) {
+      const moved = steps.some(({ who }) => who === 'helper');
+      if (moved) expect([id, handling !== undefined, leads !== undefined]).toEqual([id, true, true]);
+      if (leads) expect(people).toContain(leads);
+      if (handling) expect([id, limbs]).toEqual([id, 'before-and-after']);
+    }
+  },
+);
+
+// common practice, no source: front and rear are never mixed
+test('a rear ligament that is ordered never gets the list of the front one', () => {
+  const { sequences } = programmes.find(({ id }) => id === 'knee-functional')!;
+  const rear = { ...nothingKnown, injuries: [{ code: 'rear-cruciate' }] };
+  const general = sequences.find(({ purpose }) => purpose === 'first-donning')!;
+  expect(holds(general.when!, rear)).toBe(false);
+  expect(holds(general.when!, { ...nothingKnown, injuries: [{ code: 'front-cruciate' }] })).toBe(true);
+});

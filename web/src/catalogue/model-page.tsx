@@ -20,6 +20,7 @@ import { formatReading } from '../parts/format';
 import { stepOf } from './chart-table';
 import { EditChart } from './edit-chart';
 import { ModelFacts } from './model-facts';
+import { ModelLists } from './model-lists';
 import { Ruler } from './ruler';
 
 /** One model of the catalogue: its chart as a ruler, what the lint finds, its newest version to change. */
@@ -118,6 +119,11 @@ function Shown({
         chart: { ...chart, version: model.chart.version + 1 },
       });
       setEditing(false);
+    });
+  const saveLists = (next: BraceModel) =>
+    attempt(async () => {
+      await call('POST', '/catalogue/models', { ...next, version: model.version + 1 });
+      setSaid({ tone: 'good', text: t('ownLists.saved') });
     });
   const confirm = () =>
     attempt(async () => {
@@ -223,6 +229,7 @@ function Shown({
           <ModelFacts model={model} programme={programme} unit={unit} />
         )}
       </Sheet>
+      <ModelLists model={model} programme={programme} mayWrite={mayWrite && !editing} onSave={saveLists} />
     </Page>
   );
 }

@@ -187,7 +187,7 @@ export async function pick(
 const casesBy = new WeakMap<Clinic, Map<string, string>>();
 
 /** The address of a demo case, by its person's name: looked up on the page of the cases, once. */
-async function caseOf(page: Page, clinic: Clinic, name: string): Promise<string> {
+export async function caseNamed(page: Page, clinic: Clinic, name: string): Promise<string> {
   const known = casesBy.get(clinic) ?? new Map<string, string>();
   casesBy.set(clinic, known);
   if (!known.has(name)) {
@@ -200,7 +200,7 @@ async function caseOf(page: Page, clinic: Clinic, name: string): Promise<string>
 
 /** The stage of a demo case, by its person's name. */
 export async function openStage(page: Page, clinic: Clinic, name: string, stage: string): Promise<void> {
-  await page.goto(`${clinic.address}${await caseOf(page, clinic, name)}${stage}`);
+  await page.goto(`${clinic.address}${await caseNamed(page, clinic, name)}${stage}`);
   await page.getByRole('main').waitFor();
 }
 

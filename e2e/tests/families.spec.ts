@@ -1,5 +1,6 @@
-import type { Locator, Page } from '@playwright/test';
-import { dayFromToday, expect, pick, signIn, test, typeDay } from '../clinic';
+import type { Page } from '@playwright/test';
+import { expect, pick, signIn, test } from '../clinic';
+import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 
 // Families that are data alone, from the look at the limb to the review: no question that is not theirs.
@@ -7,87 +8,6 @@ import { measureAll, openNewCase } from '../measuring';
 test.beforeEach(async ({ page, clinic }) => {
   await signIn(page, clinic);
 });
-
-async function giveOrder(
-  page: Page,
-  { limits = {}, height }: { limits?: Record<string, string>; height?: string } = {},
-): Promise<void> {
-  await page.getByRole('link', { name: /^Screen/ }).click();
-  await page.getByLabel('Diagnosis').fill('As the prescriber wrote it');
-  await page.getByLabel('Prescriber', { exact: true }).fill('Dr Elva Nogueira');
-  await typeDay(page, /^Day zero/, dayFromToday(-4));
-  for (const [name, angle] of Object.entries(limits)) await page.getByLabel(name).first().fill(angle);
-  if (height) await pick(page, { name: height, exact: true });
-  await pick(page, { name: 'Protective', exact: true });
-  await page.getByLabel('How it is to be worn, as ordered').fill('Day and night');
-  await page.getByRole('button', { name: 'Take the order' }).click();
-  await expect(page.getByRole('button', { name: 'A new order' })).toBeVisible();
-}
-
-/** Does one step after the other, as it is asked for. @returns what was asked for, in its order */
-async function putOn(
-  page: Page,
-  inBetween: (main: Locator) => Promise<void> = () => Promise.resolve(),
-): Promise<string[]> {
-  const main = page.getByRole('main');
-  const done: string[] = [];
-  for (let guard = 0; guard < 60; guard += 1) {
-    const next = main.getByRole('button', { name: /^(Done|.*closed|Start the .*)/ });
-    const end = main.getByText(/On to the checks\./);
-    await inBetween(main);
-    await expect(next.or(end).first()).toBeVisible();
-    if (await end.isVisible()) return done;
-    // its mark or its clock, then its name
-    const card = await main.locator('section').first().innerText();
-    done.push(card.split('\n').filter((line) => line.trim() !== '')[1]!);
-    const strokes = main.getByLabel('Strokes of air', { exact: true });
-    if (await strokes.isVisible()) {
-      await strokes.fill('5');
-      await strokes.press('Enter');
-      await expect(page.getByRole('region', { name: 'Record' }).getByText('Strokes of air')).toBeVisible();
-    }
-    const before = await main.textContent();
-    await next.first().click();
-    const looked = main.getByRole('button', { name: /(and|Sat and|Walked and) looked$/ });
-    if (await looked.isVisible()) await looked.click();
-    await expect(async () => expect(await main.textContent()).not.toBe(before)).toPass();
-  }
-  throw new Error('The list has no end.');
-}
-
-async function checkAll(page: Page, answers: Record<string, string> = {}): Promise<void> {
-  await page.getByRole('link', { name: /^Check/ }).click();
-  const main = page.getByRole('main');
-  await main.getByRole('heading', { name: 'Is it where it should be, and is the limb safe?' }).waitFor();
-  for (const [name, value] of Object.entries(answers)) {
-    await page.getByLabel(name, { exact: true }).fill(value);
-    await page.getByLabel(name, { exact: true }).press('Enter');
-  }
-  const yes = main.getByRole('button', { name: /: Yes$/ });
-  const count = await yes.count();
-  for (let i = 0; i < count; i += 1) await yes.nth(i).click();
-  const [sign, signed] = [
-    page.getByRole('button', { name: 'Sign as Ana Bouza: pass' }),
-    page.getByText('Signed: all checks pass.'),
-  ];
-  // and again when the screen moved under the finger
-  await expect(async () => {
-    if (!(await signed.isVisible())) await sign.click({ timeout: 5_000 });
-    await expect(signed).toBeVisible({ timeout: 5_000 });
-  }).toPass();
-}
-
-async function wearAndReview(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^Wear/ }).click();
-  await page.getByRole('button', { name: 'Wear it as ordered' }).click();
-  await page.getByRole('button', { name: 'Put on by the patient' }).click();
-  await page.getByRole('link', { name: /^Review/ }).click();
-  await pick(page, { name: 'Skin clear' });
-  await pick(page, { name: '1', exact: true });
-  await page.getByRole('button', { name: 'Take the review' }).click();
-  await page.getByRole('button', { name: 'Plan it' }).click();
-  await expect(page.getByText(/Next review \d+ \w+\./)).toBeVisible();
-}
 
 /** Whatever the screens say, they never speak of a joint or a part that is not this family's. */
 async function saysNothingOf(page: Page, words: RegExp): Promise<void> {
@@ -193,9 +113,27 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   await page.getByRole('link', { name: /^Strap/ }).click();
   await expect(page.getByRole('heading', { name: 'How is it put on?' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Making it ready for next time' })).toBeVisible();
-  await page.getByRole('button', { name: 'Lying, by log-roll (patient, orthotist, helper)' }).click();
+  await page.getByRole('button', { name: 'Alone, seated at the couch’s edge (patient)' }).click();
   await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
   await saysNothingOf(page, /knee|hinge|calf/i);
+  expect(await putOn(page)).toEqual([
+    'Lay the belt out',
+    'Belt round the waist',
+    'Panel in the middle',
+    'Close the belt',
+    'Both pulls together',
+  ]);
+  // lying it defers to the facility's policy, and waits for what the order does not say
+  await page.getByRole('button', { name: 'Lying, by log-roll instead' }).click();
+  await page.getByRole('button', { name: /^The policy is known/ }).click();
+  await expect(page.getByText('Over which side the patient is rolled.')).toBeVisible();
+  await page.getByRole('link', { name: 'Write it into the order' }).click();
+  await page.getByRole('button', { name: 'A new order' }).click();
+  await pick(page, { name: 'Lying', exact: true });
+  await pick(page, { name: 'Left', exact: true });
+  await page.getByRole('button', { name: 'Take the order' }).click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
   const done = await putOn(page);
   expect(done).toEqual([
     'Lay the belt out',
@@ -203,16 +141,6 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
     'Belt to the back, near wing tucked under',
     'Roll back',
     'Unfold the wing',
-    'Panel in the middle',
-    'Close the belt',
-    'Both pulls together',
-  ]);
-  // the other way of putting it on is one touch away, and begins anew
-  await page.getByRole('button', { name: 'Alone, seated at the couch’s edge instead' }).click();
-  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
-  expect(await putOn(page)).toEqual([
-    'Lay the belt out',
-    'Belt round the waist',
     'Panel in the middle',
     'Close the belt',
     'Both pulls together',

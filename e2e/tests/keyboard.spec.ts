@@ -229,7 +229,7 @@ test('the whole slice by keyboard alone', async ({ page, clinic }) => {
   await press(page, 'Take the plan');
   await expect(page.getByRole('list', { name: 'Day by day' })).toBeVisible();
   await focusIsKept(page);
-  await press(page, 'Put on by the patient');
+  await press(page, 'Put on by the patient: alone');
   await expect(main.getByText('Put on by the patient before leaving.')).toBeVisible();
   await focusIsKept(page);
   await keyboard.press(']');

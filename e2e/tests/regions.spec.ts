@@ -30,9 +30,9 @@ test('knee: a sleeve on the left, from posture to the two-way table’s size', a
   await expect(page.getByRole('img', { name: 'The chart as a two-way table' })).toBeVisible();
   await page.getByRole('button', { name: 'Take size 3' }).click();
   await expect(page.getByRole('heading', { name: 'Size 3 is chosen' })).toBeVisible();
-  // what the family does not cover yet is said, not passed over
-  await page.getByRole('link', { name: /^Strap, not covered/ }).click();
-  await expect(page.getByRole('heading', { name: 'Strap is not covered for this family yet' })).toBeVisible();
+  // what the family does not need is said with its reason
+  await page.getByRole('link', { name: 'Set, not needed for this brace' }).click();
+  await expect(page.getByText('its pad lies where it is drawn to', { exact: false })).toBeVisible();
 });
 
 test('trunk: a belt, both ends at one mark, its height by the back’s length', async ({ page }) => {

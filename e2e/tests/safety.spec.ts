@@ -48,7 +48,9 @@ test('a failed check of limb safety is not signed as passed, holds the plan and 
   await page.getByRole('button', { name: 'Toes warm, moving, felt: No' }).click();
   await expect(page.getByRole('heading', { name: /^Call a physician today: failed, Toes/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /pass/ })).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Sign.*fail/ })).toBeVisible();
+  // nobody signs for it, not even as failed
+  await expect(page.getByRole('button', { name: /^Sign as/ })).toHaveCount(0);
+  await expect(page.getByText(/^Nothing is signed while the limb is not safe/)).toBeVisible();
   await page.getByRole('link', { name: /^Wear/ }).click();
   await expect(page.getByText('The plan is held: nothing grows until the check is right.')).toBeVisible();
   await page.goto(`${clinic.address}/bench`);

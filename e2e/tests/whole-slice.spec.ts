@@ -155,7 +155,7 @@ test('a new person with a left knee, from the first look to the first review, by
   // Wear: protective, so as ordered; teach-back
   await page.getByRole('button', { name: 'Wear it as ordered' }).click();
   await expect(page.getByText('Keep it on, keep still, call at once.')).toBeVisible();
-  await page.getByRole('button', { name: 'Put on by the patient' }).click();
+  await page.getByRole('button', { name: 'Put on by the patient: alone' }).click();
   await page.getByRole('button', { name: 'On to Review' }).click();
 
   // Review: findings, nothing to adjust on this phase, the next date

@@ -59,7 +59,7 @@ test('a clinic is set up once, by who knows the code on the console', async () =
   expect(both.filter(({ status }) => status === 201)).toHaveLength(1);
   expect((await setUp({})).status).toBe(404);
   expect(await clinic.context.db.getRepository(clinicEntity).find()).toEqual([
-    { id: 1, name: first.clinic, zone: first.zone },
+    { id: 1, name: first.clinic, zone: first.zone, phone: null, emergency: null, wearRule: null },
   ]);
   expect(await clinic.context.db.getRepository(userEntity).count()).toBe(1);
   const signedIn = await request(app).post('/api/session').send({ login: 'iago', password: first.password });

@@ -8,6 +8,8 @@ import { bestPlace, chooseSetting, meanTravel, scheduleOf, travelOver } from '@e
 import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
 import { benchShaping } from './bench-shaping';
+import { benchWearing } from './bench-wearing';
+import { sleeveTouches } from './touches';
 import { v7 } from 'uuid';
 
 const address = process.env.ESTRIBO_BENCH_ADDRESS!;
@@ -288,6 +290,7 @@ say(
 // first load: JavaScript over the wire and time to the Bench, against a page without any
 // bars planned, and bent by the plan
 await benchShaping(timed, say);
+await benchWearing(timed);
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
@@ -444,6 +447,17 @@ say(
 );
 console.log(
   `the longest of them: ${hinge.most.toFixed(1)} ms (aim: under 8); tasks over 50 ms meanwhile: ${hinge.long} (aim: none)`,
+);
+// what a routine fitting takes of the hand
+const hand = await browser.newContext();
+const fitting = await hand.newPage();
+await fitting.goto(`${address}/sign-in`);
+await fitting.getByLabel('Login').fill('ana');
+await fitting.getByLabel('Password').fill('ribanova-demo');
+await fitting.getByRole('button', { name: 'Sign in' }).click();
+await fitting.waitForURL(/bench/);
+console.log(
+  `touches and keys of a routine sleeve, Screen to Wear: ${await sleeveTouches(fitting)} (aim: under 45); free text pasted`,
 );
 await browser.close();
 

@@ -70,7 +70,7 @@ export async function checkAll(page: Page, answers: Record<string, string> = {})
     await page.getByLabel(name, { exact: true }).press('Enter');
     await expect(page.getByLabel(name, { exact: true })).toHaveValue(value);
   }
-  const yes = main.getByRole('button', { name: /: Yes$/ });
+  const yes = main.getByRole('button', { name: /: (Yes|Square|As it should be)$/ });
   const count = await yes.count();
   for (let i = 0; i < count; i += 1) await yes.nth(i).click();
   const [sign, signed] = [
@@ -88,7 +88,7 @@ export async function checkAll(page: Page, answers: Record<string, string> = {})
 export async function wearAndReview(page: Page): Promise<void> {
   await page.getByRole('link', { name: /^Wear/ }).click();
   await page.getByRole('button', { name: 'Wear it as ordered' }).click();
-  await page.getByRole('button', { name: 'Put on by the patient: alone' }).click();
+  await page.getByRole('button', { name: /^Put on by the (patient|carer): alone$/ }).click();
   await page.getByRole('link', { name: /^Review/ }).click();
   await pick(page, { name: 'Skin clear' });
   await pick(page, { name: '1', exact: true });

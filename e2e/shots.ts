@@ -41,12 +41,40 @@ for (const [name, stage, file] of [
   ['Iria Castrelo', 'set', 'set'],
   ['Noa Pazos', 'strap', 'strap'],
   ['Brais Couto', 'check', 'check'],
-  ['Bento Lousado', 'wear', 'wear'],
   ['Iria Castrelo', 'review', 'review'],
 ] as const) {
   await openStage(page, clinic, name, stage);
   await shoot(page, file);
 }
+
+// a bivalve, as ordered: the policy first, then up to its first straps
+await openStage(page, clinic, 'Amaro Cancela', 'strap');
+await page.getByRole('button', { name: /^The policy is known/ }).click();
+for (let i = 0; i < 3; i += 1) {
+  const name = await page.getByRole('main').locator('section').first().innerText();
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /^(Done|.*: closed)/ })
+    .first()
+    .click();
+  await page.waitForFunction(
+    (before) => document.querySelector('main section')?.textContent !== before,
+    name,
+  );
+}
+await shoot(page, 'strap-trunk');
+
+// what was worn against what was planned, from the simulated sensor
+await openStage(page, clinic, 'Pilar Fontán', 'wear');
+await page.getByRole('button', { name: 'Hours worn, from a temperature log' }).click();
+await page.getByRole('button', { name: 'Read the sensor (simulated)' }).click();
+await page.getByRole('button', { name: /^Keep \d+ days$/ }).click();
+await page.getByRole('button', { name: 'Hours worn, from a temperature log' }).click();
+await page
+  .getByRole('heading', { name: 'Hours a day, planned and worn' })
+  .evaluate((heading) => heading.scrollIntoView({ block: 'end' }));
+await page.mouse.wheel(0, 260);
+await shoot(page, 'wear');
 
 // a bar planned to its contour, and the first of its passes made
 await openStage(page, clinic, 'Noa Pazos', 'shape');
@@ -83,10 +111,7 @@ await page
   .evaluate((group) => group.scrollIntoView({ block: 'start' }));
 await shoot(page, 'align');
 
-for (const [name, stage, file] of [
-  ['Elvira Rego', 'measure', 'measure-trunk'],
-  ['Pilar Fontán', 'set', 'ledger'],
-] as const) {
+for (const [name, stage, file] of [['Pilar Fontán', 'set', 'ledger']] as const) {
   await openStage(page, clinic, name, stage);
   await shoot(page, file);
 }

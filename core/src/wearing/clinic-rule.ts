@@ -1,7 +1,7 @@
 import { object, string, number, type InferType } from 'yup';
-import { addDays, daysBetween, type ClinicDay } from '../calendar';
+import { addDays, type ClinicDay } from '../calendar';
 import type { Minutes } from '../quantity';
-import { leastStep, wearDays, type GrowingPlan } from './plan';
+import { leastStep, wearDaysFrom, type GrowingPlan } from './plan';
 
 /** What a growing plan does when something says so. */
 export const ruleActions = ['go-on', 'hold', 'step-back'] as const;
@@ -88,4 +88,4 @@ export function replan(
 
 /** What a plan says of a day. */
 export const minutesPlanned = (plan: GrowingPlan, day: ClinicDay): Minutes =>
-  wearDays(plan, Math.max(0, daysBetween(plan.from, day)) + 1).at(-1)?.minutes ?? plan.firstDay;
+  wearDaysFrom(plan, day, 1)[0]!.minutes;

@@ -2,6 +2,7 @@ export {
   leastStep,
   planProblems,
   wearDays,
+  wearDaysFrom,
   wearKindFor,
   wearGrowth,
   type GrowingPlan,

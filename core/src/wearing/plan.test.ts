@@ -1,5 +1,5 @@
 import type { Order } from '../order';
-import { planProblems, wearDays, wearKindFor, wearGrowth, type GrowingPlan } from './plan';
+import { planProblems, wearDays, wearDaysFrom, wearKindFor, wearGrowth, type GrowingPlan } from './plan';
 
 const plan: GrowingPlan = {
   kind: 'growing',
@@ -22,6 +22,12 @@ test('a plan grows to its ceiling and stays there, over a clock change', () =>
     { day: '2026-10-30', minutes: 100 },
     { day: '2026-10-31', minutes: 100 },
   ]));
+
+test('the days ahead begin today, and never before the plan', () => {
+  expect(wearDaysFrom(plan, '2026-10-28', 2)).toEqual(wearDays(plan, 6).slice(4));
+  expect(wearDaysFrom(plan, '2026-10-01', 3)).toEqual(wearDays(plan, 3));
+  expect(wearDaysFrom(plan, '2036-01-01', 1)).toEqual([{ day: '2036-01-01', minutes: 100 }]);
+});
 
 test('the steps are the days on which it grows', () => {
   expect(wearGrowth(plan).map(({ minutes }) => minutes)).toEqual([60, 90, 100]);

@@ -59,6 +59,19 @@ export function wearDays(plan: GrowingPlan, count: number): { day: ClinicDay; mi
   }));
 }
 
+/**
+ * The days ahead of a plan, from a day on or from its first, whichever is later.
+ * @param count how many, a year at most
+ */
+export const wearDaysFrom = (
+  plan: GrowingPlan,
+  from: ClinicDay,
+  count: number,
+): { day: ClinicDay; minutes: Minutes }[] => {
+  const first = from > plan.from ? from : plan.from;
+  return daysFrom(first, Math.min(count, mostDays)).map((day) => ({ day, minutes: minutesOn(plan, day) }));
+};
+
 /** The days on which wearing grows, until the ceiling is reached; an absurdly slow plan is cut off. */
 export function wearGrowth(plan: GrowingPlan): { day: ClinicDay; minutes: Minutes }[] {
   if (plan.grow <= 0) return [];

@@ -123,7 +123,6 @@ function Shown({
   const saveLists = (next: BraceModel) =>
     attempt(async () => {
       await call('POST', '/catalogue/models', { ...next, version: model.version + 1 });
-      setSaid({ tone: 'good', text: t('ownLists.saved') });
     });
   const confirm = () =>
     attempt(async () => {

@@ -2477,7 +2477,6 @@ export const en = {
     lookAgain_other: '{{count}} things are missing or cannot be: it says so at their places.',
     refused: 'This is no list that can be run.',
     save: 'Save as a new version',
-    saved: 'Saved. Cases opened from now on have it.',
   },
   checking: {
     narrower:

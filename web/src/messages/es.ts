@@ -2519,7 +2519,6 @@ export const es: SameShape<typeof en> = {
     lookAgain_other: 'Faltan o no pueden ser {{count}} cosas: lo dice en su sitio.',
     refused: 'Esta no es una lista que se pueda seguir.',
     save: 'Guardar como versión nueva',
-    saved: 'Guardado. Los casos que se abran desde ahora la tienen.',
   },
   checking: {
     narrower:

@@ -59,9 +59,9 @@ export function OrderForm({
   plan: ShowsPlan;
   onDone: () => void;
 }) {
-  const { state, write } = useWork();
+  const { state, today, write } = useWork();
   const [saving, save] = useSaving();
-  const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme);
+  const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme, today);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
   const begun = { values: start, follows: intentInForce(state, 'order.given', {}) };
   // of the third form of an order: what was typed for one before has other fields

@@ -1,3 +1,4 @@
+import type { ClinicDay } from '@estribo/core/calendar';
 import { endsOf, namedAngle, signedAngle, type JointPlane, type MotionEnd } from '@estribo/core/anatomy';
 import { boundsOf } from '@estribo/core/logbook';
 import {
@@ -72,12 +73,13 @@ export const emptyPhase = (programme: Programme, fromDay: string): TypedPhase =>
   weight: 'unsaid',
 });
 
-export const emptyOrder = (programme: Programme): OrderValues => ({
+/** @param today where nothing of an order goes by days after it, day zero is today until somebody says otherwise */
+export const emptyOrder = (programme: Programme, today?: ClinicDay): OrderValues => ({
   diagnosis: '',
   injuries: [],
   injurySide: undefined,
   prescriber: '',
-  dayZero: undefined,
+  dayZero: programme.ordered?.length === 0 ? today : undefined,
   until: undefined,
   phases: [emptyPhase(programme, '0')],
   relieve: 'unsaid',

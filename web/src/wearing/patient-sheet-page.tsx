@@ -4,7 +4,7 @@ import type { CaseState } from '@estribo/core/logbook';
 import { bodyReadings } from '@estribo/core/measuring';
 import { mayBeHandedOver } from '@estribo/core/setting';
 import { partsOfStep, type Sequence } from '@estribo/core/strapping';
-import { wearDays } from '@estribo/core/wearing';
+import { wearDaysFrom } from '@estribo/core/wearing';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -198,7 +198,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
           )}
         </Stack>
       </Pictured>
-      <HowLong state={state} />
+      <HowLong state={state} today={today} />
       {handed.length > 0 && (
         <section>
           <h2>{t('patientSheet.alone')}</h2>
@@ -284,7 +284,7 @@ function HomeList({
   );
 }
 
-function HowLong({ state }: { state: CaseState }) {
+function HowLong({ state, today }: { state: CaseState; today: string }) {
   const { plan, family, held, stopped } = state.wearing;
   const growing = plan?.plan.kind === 'growing' ? plan.plan : undefined;
   return (
@@ -305,7 +305,7 @@ function HowLong({ state }: { state: CaseState }) {
       ) : growing ? (
         <>
           <Days>
-            {wearDays(growing, printedDays).map(({ day, minutes }) => (
+            {wearDaysFrom(growing, today, printedDays).map(({ day, minutes }) => (
               <li key={day}>
                 {formatShortWeekday(day)} {formatDay(day)}
                 <br />

@@ -1,5 +1,6 @@
 import { boundsOf, intentInForce, type CaseState } from '@estribo/core/logbook';
-import { planProblems, wearDays, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
+import { addDays } from '@estribo/core/calendar';
+import { planProblems, wearDaysFrom, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -307,11 +308,12 @@ function readPlan(
 /** The days ahead as bars, and in words for those who do not see them. */
 function GrowingDays({ plan }: { plan: GrowingPlan }) {
   const { today } = useWork();
-  const days = wearDays(plan, 14);
+  // what is ahead, with the last days before it
+  const days = wearDaysFrom(plan, addDays(today, -2), 14);
   const steady = useSteady(plan);
   const option = useCallback(
     (palette: Record<Token, string>) => {
-      const shown = wearDays(steady, 14);
+      const shown = wearDaysFrom(steady, addDays(today, -2), 14);
       return {
         grid: { left: 44, right: 8, top: 24, bottom: 40 },
         xAxis: {

@@ -48,7 +48,6 @@ export const gentlePressure = {
   how: 'Asked after a walk: gentle, without pain, the brace not turned.',
   fix: 'Go back a little, walk, ask again.',
 };
-export const fingers = { yes: 'Three fingers', no: 'Not three' };
 
 /** How a knee brace comes off, and what is done with numbered straps. */
 export const offLists = {

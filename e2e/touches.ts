@@ -1,0 +1,105 @@
+import type { Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { openNewCase } from './measuring';
+
+declare global {
+  interface Window {
+    estriboTouches?: number;
+  }
+}
+
+/** What a routine sleeve takes today: more is a step back. The aim is 45. */
+export const mostTouches = 48;
+
+/** Counts what fingers do from now on: every press of a pointer, every key. */
+export async function countTouches(page: Page): Promise<() => Promise<number>> {
+  const count = () => {
+    window.estriboTouches = 0;
+    const one = () => (window.estriboTouches! += 1);
+    addEventListener('pointerdown', one, true);
+    addEventListener('keydown', one, true);
+  };
+  await page.evaluate(count);
+  return () => page.evaluate(() => window.estriboTouches ?? NaN);
+}
+
+/**
+ * A routine fitting of an elastic sleeve, from Screen to Wear, by somebody who knows the way: instruments send the readings, the
+ * order's free text is pasted.
+ * @returns touches and keys
+ */
+export async function sleeveTouches(page: Page): Promise<number> {
+  await openNewCase(page, {
+    person: 'Antón Freire',
+    region: 'Knee',
+    side: 'left',
+    model: /Xunco Malla/,
+    family: 'elastic sleeve with patellar pad',
+  });
+  const main = page.getByRole('main');
+  await page.getByRole('link', { name: /^Screen/ }).click();
+  await page.getByLabel('Diagnosis').waitFor();
+  const touches = await countTouches(page);
+  // the look, as it was taken when the case was opened, is one more
+  await page.getByLabel('Diagnosis').fill('Pain behind the kneecap');
+  await page.getByLabel('Prescriber', { exact: true }).fill('Dr Elva Nogueira');
+  await page.getByLabel('How it is to be worn, as ordered').fill('When active');
+  await page
+    .locator('label')
+    .filter({ has: page.getByRole('radio', { name: 'Not protective' }) })
+    .click();
+  await page.getByRole('button', { name: 'Take the order' }).click();
+  await expect(page.getByRole('button', { name: 'A new order' })).toBeVisible();
+  await page.getByRole('link', { name: /^Measure/ }).click();
+  // what is read comes from the instrument with the space bar, what is marked or noted is confirmed
+  for (let guard = 0; guard < 40; guard += 1) {
+    const done = main.getByRole('heading', { name: 'Everything is measured' });
+    const confirm = main.getByRole('button', { name: /^(It is marked|It is so|Standing)$/ }).first();
+    const leave = main.getByRole('button', { name: 'Leave it open' });
+    const reading = main.locator('input[data-reading]').first();
+    await expect(done.or(confirm).or(reading).first()).toBeVisible();
+    if (await done.isVisible()) break;
+    const before = await main.innerText();
+    if (await confirm.isVisible()) await confirm.click();
+    else if (await leave.isVisible()) await leave.click();
+    else {
+      const connect = main.getByRole('button', { name: 'Connect instruments' });
+      if (await connect.isVisible()) await connect.click();
+      // the instrument settles before it is read
+      await page.waitForTimeout(1500);
+      await reading.press('Space');
+    }
+    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass({ timeout: 20_000 });
+  }
+  await page.getByRole('button', { name: 'On to Size' }).click();
+  await page
+    .getByRole('button', { name: /^Take size/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  for (let i = 0; i < 4; i += 1) {
+    const before = await main.innerText();
+    await main.getByRole('button', { name: /^Done/ }).click();
+    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass({ timeout: 20_000 });
+  }
+  await page.getByRole('link', { name: /^Check/ }).click();
+  const rim = page.getByLabel('Pad’s inner rim at the kneecap’s lower pole: Found');
+  await rim.press('0');
+  await rim.press('Enter');
+  for (const name of ['Rim all round', 'No creases, standing', 'Stays at the sides', 'Toes warm'])
+    await main.getByRole('button', { name: new RegExp(`^${name}.*: Yes$`) }).click();
+  await page.getByRole('button', { name: /^Sign as .*: pass$/ }).click();
+  await page.getByRole('link', { name: /^Wear/ }).click();
+  for (const [label, value] of [
+    ['On the first day', '60'],
+    ['More at each step', '60'],
+    ['A step every', '1'],
+    ['At most', '480'],
+  ] as const)
+    if ((await page.getByLabel(label).inputValue()) === '')
+      await page.getByLabel(label).pressSequentially(value);
+  await page.getByRole('button', { name: 'Take the plan' }).click();
+  await page.getByRole('button', { name: 'Put on by the patient: alone' }).click();
+  await expect(page.getByText(/^Put on by the patient before leaving/)).toBeVisible();
+  return touches();
+}

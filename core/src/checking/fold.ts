@@ -1,5 +1,6 @@
 import type { JointPlane, Side } from '../anatomy';
 import { applies, type KnownFacts } from '../brace';
+import type { ClinicDay } from '../calendar';
 import { settledReading, type MeasuringState } from '../measuring';
 import { orderGiven, windowOn, type MotionWindow, type Order } from '../order';
 import { stands, type BodyIn, type Decided, type LiveRecord, type Recorded } from '../record';
@@ -38,7 +39,7 @@ export interface CheckingState {
   }[];
   result: 'open' | 'pass' | 'fail';
   /** checks that are looked at once more when it has been worn a while: between which instants */
-  later: { check: string; from: string; until: string }[];
+  later: { check: string; day: ClinicDay; from: string; until: string }[];
   /** failed checks that may not wait */
   unsafe: UnsafeCheck[];
   signed: Decided<BodyIn<typeof checkSigned> & { by: string; at: string }> | undefined;
@@ -127,6 +128,7 @@ export function foldChecking(
       ? [
           {
             check: check.id,
+            day: record.dayIn(lastStep),
             from: new Date(Date.parse(lastStep.observedAt) + notBefore * 60_000).toISOString(),
             until: new Date(Date.parse(lastStep.observedAt) + notAfter * 60_000).toISOString(),
           },

@@ -2,7 +2,7 @@ import { caseRibbon, firstVisit, staysDue, type Buckle } from './due';
 import { foldCase } from './fold-case';
 import { limitsOf } from '../order';
 import { decideSetting } from '../setting';
-import { dialContext, stopsMade, testContext, testLogbook, userId } from './test-case';
+import { contextOf, dialContext, stopsMade, testContext, testLogbook, userId } from './test-case';
 
 const at = (day: string) => ({ observedAt: `${day}T10:00:00.000Z` });
 const growing = {
@@ -304,4 +304,32 @@ test('what goes out by its own days is due on each of them, named by the day it 
     { day: '2026-11-21', step: 14, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
     { day: '2026-12-05', step: 28, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
   ]);
+});
+
+// common practice, no source: a sleeve is looked at again within half an hour
+test('a look once more is due on its day, by the clock of the last step; answered, it is gone', () => {
+  const context = contextOf('knee-sleeve', {
+    sizes: ['1'],
+    axes: [{ reading: 'girth-above', resolution: 0, bands: [{ size: '1', from: 300, to: 700 }] }],
+    between: 'larger',
+    disagree: 'larger',
+  });
+  const log = testLogbook(context);
+  log.write('strap.done', { step: 'draw-up', pass: 1 }, { observedAt: '2026-11-24T10:00:00.000Z' });
+  const again = () => caseRibbon(state(log, context)).buckles.filter(({ kind }) => kind === 'L');
+  expect(again()).toEqual([
+    {
+      day: '2026-11-24',
+      kind: 'L',
+      stage: 'check',
+      visit: false,
+      again: { check: 'no-creases', until: '2026-11-24T10:30:00.000Z' },
+    },
+  ]);
+  log.write(
+    'check.recorded',
+    { check: 'no-creases', moment: 'later', seen: true },
+    { observedAt: '2026-11-24T10:20:00.000Z' },
+  );
+  expect(again()).toEqual([]);
 });

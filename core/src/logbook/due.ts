@@ -8,12 +8,12 @@ import type { UrgentCall } from './calls';
 import { stageAt } from './stage-states';
 import type { CaseState } from './state';
 
-/** A day on which something is to be done: call, fitting, stops, wear step, review. */
+/** A day on which something is to be done: call, fitting, a look once more, stops, wear step, review. */
 export interface Buckle {
   day: ClinicDay;
   /** a planned visit's entry and who planned it */
   planned?: { entry: string; by: string };
-  kind: 'C' | 'F' | 'S' | 'W' | 'R';
+  kind: 'C' | 'F' | 'L' | 'S' | 'W' | 'R';
   stage: Stage;
   /** the patient comes in for it; if not, it passes by itself */
   visit: boolean;
@@ -27,6 +27,8 @@ export interface Buckle {
   step?: number;
   minutes?: number;
   note?: string;
+  /** of what is looked at once more: which check, and until which instant */
+  again?: { check: string; until: string };
   /** of a call: what it is about */
   about?: { why: UrgentCall['why']; name: string };
 }
@@ -87,7 +89,14 @@ export function caseRibbon(state: CaseState): Ribbon {
       visit: false,
       about: { why, name: about },
     }));
-  const buckles = [...toCall, ...changes, ...growth, ...planned]
+  const again = checking.later.map(({ check, day, until }): Buckle => ({
+    day,
+    kind: 'L',
+    stage: 'check',
+    visit: false,
+    again: { check, until },
+  }));
+  const buckles = [...toCall, ...again, ...changes, ...growth, ...planned]
     .sort((a, b) => a.day.localeCompare(b.day) || a.kind.localeCompare(b.kind))
     .slice(0, mostOnRibbon);
   // a brace whose checks failed does not go home

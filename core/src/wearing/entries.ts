@@ -17,6 +17,9 @@ export const wearPlanned = {
       grow: minutes(),
       everyDays: whole().min(1).max(60),
       ceiling: minutes(),
+      /** a break after so long, of so long */
+      breakAfter: minutes().min(1),
+      breakFor: minutes().min(1),
       /** it does not grow before this day */
       holdUntil: day(),
       /** made anew by the clinic's own rule, because of this */

@@ -46,6 +46,9 @@ test('protective wearing does not grow', () => {
 test.each([
   [{ ceiling: 20 }, ['ceiling-below-first-day']],
   [{ ceiling: 1500 }, ['over-a-day']],
+  [{ breakAfter: 60 }, ['half-a-break']],
+  [{ breakFor: 10 }, ['half-a-break']],
+  [{ breakAfter: 60, breakFor: 10 }, []],
   [{}, []],
 ] as const)('%j: %j', (change, problems) =>
   expect(planProblems({ ...plan, ...change }, order)).toEqual(problems),

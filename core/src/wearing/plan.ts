@@ -9,6 +9,9 @@ export interface GrowingPlan {
   grow: Minutes;
   everyDays: number;
   ceiling: Minutes;
+  /** after so long a break, and how long it is */
+  breakAfter?: Minutes | undefined;
+  breakFor?: Minutes | undefined;
   /** it stays at the first day's until this day, and grows from then on: held by the clinic's own rule */
   holdUntil?: ClinicDay | undefined;
 }
@@ -16,7 +19,8 @@ export interface GrowingPlan {
 /** Protective braces are worn as ordered; others grow from the first day to a ceiling. */
 export type WearPlan = { kind: 'as-ordered'; from: ClinicDay; wearing: string } | GrowingPlan;
 
-export type WearProblem = 'protective-grows' | 'ceiling-below-first-day' | 'over-a-day' | 'step-too-small';
+export type WearProblem =
+  'protective-grows' | 'ceiling-below-first-day' | 'over-a-day' | 'step-too-small' | 'half-a-break';
 
 /** Wearing grows by at least so much at a time, or not at all: less is not kept by a patient's clock. */
 export const leastStep: Minutes = 5;
@@ -35,6 +39,7 @@ export function planProblems(plan: WearPlan, order: Order): WearProblem[] {
   if (plan.ceiling < plan.firstDay) problems.push('ceiling-below-first-day');
   if (plan.ceiling > 24 * 60) problems.push('over-a-day');
   if (plan.grow > 0 && plan.grow < leastStep) problems.push('step-too-small');
+  if ((plan.breakAfter === undefined) !== (plan.breakFor === undefined)) problems.push('half-a-break');
   return problems;
 }
 

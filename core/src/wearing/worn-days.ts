@@ -8,11 +8,13 @@ const mostDays = 400;
  * Minutes worn by the clinic's days. The first and the last day of a series are whole days too: what lies outside of the series
  * is unknown.
  * @param zone the clinic's: days begin at its midnight, and may have 23 or 25 hours
+ * @param now what is still to come is neither worn nor unknown
  */
 export function wornDays(
   series: TemperatureSeries,
   zone: string,
   rule: WornRule,
+  now = Infinity,
 ): { day: ClinicDay; worn: number; unknown: number }[] {
   const { at } = series;
   if (at.length === 0) return [];
@@ -21,6 +23,7 @@ export function wornDays(
   const first = daysBetween(began, last) >= mostDays ? addDays(last, 1 - mostDays) : began;
   const days = Array.from({ length: daysBetween(first, last) + 1 }, (_, i) => addDays(first, i));
   const starts = [...days, addDays(last, 1)].map((day) => Date.parse(instantOn(day, '00:00', zone)));
+  starts[starts.length - 1] = Math.min(starts.at(-1)!, Math.max(now, at[at.length - 1]!));
   const round = (minutes: number) => Math.round(minutes * 10) / 10;
   return wornByDay(series, starts, rule).map(({ worn, unknown }, i) => ({
     day: days[i]!,

@@ -10,11 +10,19 @@ import { newEntry } from '../api/new-entry';
 import { color, narrow, size } from '../look/tokens';
 import { aboutCall } from '../case/calls';
 import { named, t } from '../messages';
+import { checkName } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Page, Row, Soft } from '../parts/layout';
 import { ReasonDialog } from '../parts/reason-dialog';
-import { formatMinutes, formatShortWeekday, formatStops, formatWeekday, formatWindow } from '../parts/format';
+import {
+  formatMinutes,
+  formatShortWeekday,
+  formatTime,
+  formatStops,
+  formatWeekday,
+  formatWindow,
+} from '../parts/format';
 
 const dayCount = 28;
 const nameWidth = 258;
@@ -283,6 +291,7 @@ function BenchRow({
   todayAt: number;
 }) {
   const user = useUser();
+  const zone = useZone();
   const percent = (days: number) => `${(Math.min(dayCount, Math.max(0, days)) / dayCount) * 100}%`;
   const mayOpen = may(user.role, 'record.read');
   const tone = late ? 'late' : next?.day === today ? 'today' : 'plain';
@@ -291,7 +300,7 @@ function BenchRow({
       ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
       : t('bench.blockedUnnamed')
     : next
-      ? `${what(next)}${when(next.day, today)}`
+      ? `${what(next, zone)}${when(next.day, today)}`
       : t('bench.nothingPlanned', { stage: named('stages', summary.stage) });
   // of buckles on one day the visit stands in front: one place, one touch
   const shown = new Map<string, Buckle[]>();
@@ -373,12 +382,13 @@ function OneBuckle({
   mayOpen: boolean;
 }) {
   const user = useUser();
+  const zone = useZone();
   const [asked, ask] = useState(false);
   const buckle =
     buckles.find(({ kind }) => kind === 'C') ?? buckles.find(({ visit }) => visit) ?? buckles[0]!;
   if (!counts(buckle, today)) return null;
   const tone = buckle.day === today ? 'today' : staysDue(buckle) && buckle.day < today ? 'late' : 'plain';
-  const name = `${summary.personName}: ${buckles.map(what).join(', ')}${when(buckle.day, today)}`;
+  const name = `${summary.personName}: ${buckles.map((one) => what(one, zone)).join(', ')}${when(buckle.day, today)}`;
   const letters = [...new Set(buckles.map(({ kind }) => kind))].join('');
   const style = { left };
   const planned = buckle.planned;
@@ -454,10 +464,11 @@ function TakeBack({
 }
 
 /** What a buckle stands for, in words. */
-function what({ kind, window, motion, setting, minutes, note, about }: Buckle): string {
+function what({ kind, window, motion, setting, minutes, note, about, again }: Buckle, zone: string): string {
   const said = {
     C: t('bench.call', { what: about ? aboutCall(about) : '' }),
     F: t('bench.fitting'),
+    L: again ? t('bench.again', { check: checkName(again.check), clock: formatTime(again.until, zone) }) : '',
     S: setting
       ? t('bench.scheduled')
       : t('bench.stops', { window: window ? formatWindow(window, motion) : '' }),

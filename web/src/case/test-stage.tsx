@@ -7,6 +7,7 @@ import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState, type ComponentType } from 'react';
 import { I18nProvider } from 'react-aria-components';
+import type { ClinicWearRule } from '@estribo/core/wearing';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import { shapedContext, testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
@@ -77,6 +78,8 @@ export async function showStage(
     born = undefined as string | undefined,
     /** what an earlier showing left typed is still there, as after a reload */
     keepsDrafts = false,
+    /** the clinic's own rule for wearing that grows */
+    wearRule = null as ClinicWearRule | null,
   } = {},
 ) {
   const written: Written[] = [];
@@ -124,7 +127,7 @@ export async function showStage(
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(['session'], {
     user: { id: userId, name: 'Ana Bouza', role },
-    clinic: { name: 'Test', zone: 'Europe/Madrid' },
+    clinic: { name: 'Test', zone: 'Europe/Madrid', wearRule },
   });
   const user = userEvent.setup();
   const { unmount } = render(

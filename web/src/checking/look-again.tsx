@@ -1,14 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useWork } from '../case/case-context';
-import { locale, t } from '../messages';
+import { t } from '../messages';
 import { checkName } from '../messages/fitting';
+import { formatTime } from '../parts/format';
 import { Notice } from '../parts/notice';
 
 /** What is looked at once more when the brace has been worn a while, by the clock. */
 export function LookAgain() {
   const { state, zone } = useWork();
-  const clockOf = (instant: string) =>
-    new Date(instant).toLocaleTimeString(locale, { timeZone: zone, hour: '2-digit', minute: '2-digit' });
   const { later } = state.checking;
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
@@ -21,8 +20,8 @@ export function LookAgain() {
     return (
       <Notice key={check} tone={left > 0 ? 'plain' : 'caution'}>
         {left > 0
-          ? t('checking.againBy', { check: checkName(check), clock: clockOf(until), count: left })
-          : t('checking.againMissed', { check: checkName(check), clock: clockOf(until) })}
+          ? t('checking.againBy', { check: checkName(check), clock: formatTime(until, zone), count: left })
+          : t('checking.againMissed', { check: checkName(check), clock: formatTime(until, zone) })}
       </Notice>
     );
   });

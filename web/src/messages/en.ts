@@ -345,6 +345,7 @@ export const en = {
     bornLater: 'The day of birth lies in the future.',
   },
   bench: {
+    again: 'Look again by {{clock}}: {{check}}',
     title: '{{weekday}}: {{due}}, {{late}}',
     due_zero: 'nothing to do',
     due_one: 'one to do',
@@ -352,7 +353,7 @@ export const en = {
     late_zero: 'none late',
     late_one: 'one late',
     late_other: '{{count}} late',
-    legend: 'A buckle is a day to act on: C call, F fitting, S stops, W wear step, R review',
+    legend: 'A buckle is a day to act on: C call, F fitting, L look again, S stops, W wear step, R review',
     call: 'Call: {{what}}',
     ribbon: 'What is due, by day',
     days: 'Days',
@@ -2560,6 +2561,9 @@ export const en = {
     'air-other-day': 'Air: looked at about every other day, sooner if very active.',
   },
   wearing: {
+    breakAfter: 'A break after (may stay empty)',
+    breakFor: 'Its length (may stay empty)',
+    breaks: 'After {{after}} a break of {{for}}.',
     hoursTitle: 'Hours worn, from a temperature log',
     hoursHow:
       'A file with times and degrees Celsius (CSV). It is warm under the brace while it is on; what nobody logged is unknown, not unworn.',
@@ -2690,6 +2694,7 @@ export const en = {
     taught: 'Put on by {{who}} before leaving.',
   },
   wearProblem: {
+    'half-a-break': 'A break has both: after how long, and how long it is.',
     'protective-grows': 'A protective order is worn as ordered.',
     'ceiling-below-first-day': 'The ceiling lies below the first day.',
     'over-a-day': 'A day has 24 hours.',

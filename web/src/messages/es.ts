@@ -347,6 +347,7 @@ export const es: SameShape<typeof en> = {
     bornLater: 'El día de nacimiento está en el futuro.',
   },
   bench: {
+    again: 'Mirar otra vez antes de las {{clock}}: {{check}}',
     title: '{{weekday}}: {{due}}, {{late}}',
     due_zero: 'nada que hacer',
     due_one: 'uno por hacer',
@@ -354,7 +355,8 @@ export const es: SameShape<typeof en> = {
     late_zero: 'ninguno tarde',
     late_one: 'uno tarde',
     late_other: '{{count}} tarde',
-    legend: 'Una hebilla es un día de actuar: C llamada, F prueba, S topes, W paso de uso, R control',
+    legend:
+      'Una hebilla es un día de actuar: C llamada, F prueba, L mirar otra vez, S topes, W paso de uso, R control',
     call: 'Llamar: {{what}}',
     ribbon: 'Lo que toca, por días',
     days: 'Días',
@@ -2608,6 +2610,9 @@ export const es: SameShape<typeof en> = {
     'air-other-day': 'Aire: se mira cada dos días más o menos, antes si hay mucha actividad.',
   },
   wearing: {
+    breakAfter: 'Una pausa tras (puede quedar vacío)',
+    breakFor: 'Su duración (puede quedar vacío)',
+    breaks: 'Tras {{after}}, una pausa de {{for}}.',
     hoursTitle: 'Horas llevada, de un registro de temperatura',
     hoursHow:
       'Un fichero con horas y grados Celsius (CSV). Debajo está caliente mientras se lleva; lo que nadie registró es desconocido, no no llevado.',
@@ -2738,6 +2743,7 @@ export const es: SameShape<typeof en> = {
     taught: 'Puesta por {{who}} antes de irse.',
   },
   wearProblem: {
+    'half-a-break': 'Una pausa tiene ambas cosas: tras cuánto, y cuánto dura.',
     'protective-grows': 'Una prescripción protectora se lleva según lo prescrito.',
     'ceiling-below-first-day': 'El máximo queda por debajo del primer día.',
     'over-a-day': 'Un día tiene 24 horas.',

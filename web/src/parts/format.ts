@@ -3,7 +3,7 @@ import type { MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { ReadingUnit } from '@estribo/core/measuring';
 import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from '@estribo/core/quantity';
-import { inLanguage, language, named, t } from '../messages';
+import { inLanguage, language, locale, named, t } from '../messages';
 import type { en } from '../messages/en';
 
 /** A number with its minus sign as typographers set it. */
@@ -114,5 +114,9 @@ export function formatMinutes(minutes: number): string {
 }
 
 /** Minutes as a clock: "1:30". */
+/** An instant as the clock shows it in a zone. */
+export const formatTime = (instant: string, zone: string): string =>
+  new Date(instant).toLocaleTimeString(locale, { timeZone: zone, hour: '2-digit', minute: '2-digit' });
+
 export const formatClock = (minutes: number): string =>
   `${Math.floor(minutes / 60)}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;

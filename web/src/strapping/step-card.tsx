@@ -11,6 +11,7 @@ import { formatPosture } from '../parts/format-posture';
 import { Card, Far, Large, Lead } from './card';
 import { screenOf } from './kinds/all';
 import type { StepProps } from './kinds/piece';
+import { strapNumbers } from './strap-numbers';
 import { StrapPull } from './strap-pull';
 
 /**
@@ -19,14 +20,17 @@ import { StrapPull } from './strap-pull';
  */
 export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
   const { state } = useWork();
-  const { programme, parts } = state;
+  const { programme, parts, strapping } = state;
+  const numbers = strapNumbers(parts, strapping.steps);
   const { name, hold, caution, look, wrong } = stepWords(programme, step.id);
   const { heading, doneLabel, Extra, byItself } = screenOf(step);
   const inTurn = step.over?.how === 'in-turn' ? step.over.parts : [];
   const [turn, setTurn] = useState(0);
   const posture = formatPosture(step.posture);
   const part = 'part' in step ? step.part : undefined;
-  const mark = parts.find(({ id }) => id === (inTurn[turn] ?? part))?.mark;
+  const inHand = inTurn[turn] ?? part;
+  // by its printed mark, or by the number that the figure gives it
+  const mark = inHand && (parts.find(({ id }) => id === inHand)?.mark ?? numbers[inHand]);
   const isPair = step.over !== undefined && step.over.parts.length === 2;
   const done = () => (turn + 1 < inTurn.length ? setTurn(turn + 1) : onDone(isPair ? { alike: true } : {}));
   const label =
@@ -36,7 +40,7 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
         : t(isPair ? 'strapping.lastAlike' : 'strapping.closedPart', {
             part: partName(programme, inTurn[turn]!),
           })
-      : (doneLabel?.(step, mark, name) ?? t('strapping.doneStep'));
+      : (doneLabel?.(step, parts.find(({ id }) => id === part)?.mark, name) ?? t('strapping.doneStep'));
   return (
     <>
       <Card aria-live="polite">

@@ -313,7 +313,15 @@ function HowLong({ state, today }: { state: CaseState; today: string }) {
               </li>
             ))}
           </Days>
-          <p>{t('patientSheet.skin')}</p>
+          <p>
+            {growing.breakAfter !== undefined &&
+              growing.breakFor !== undefined &&
+              t('wearing.breaks', {
+                after: formatMinutes(growing.breakAfter),
+                for: formatMinutes(growing.breakFor),
+              })}{' '}
+            {t('patientSheet.skin')}
+          </p>
         </>
       ) : plan?.plan.kind === 'as-ordered' ? (
         <p>

@@ -10,7 +10,7 @@ class ReadOnThisThread extends EventTarget {
       if (this.#over) return;
       const read = readTemperatures(text);
       const data: WornAnswer = read.ok
-        ? { days: wornDays(read.series, zone, rule) }
+        ? { days: wornDays(read.series, zone, rule, Date.now()) }
         : { problem: read.problem };
       this.dispatchEvent(new MessageEvent('message', { data }));
     });

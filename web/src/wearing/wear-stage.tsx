@@ -61,7 +61,11 @@ export default function WearStage() {
         <Soft>{t(kind === 'as-ordered' ? 'wearing.protectiveHow' : 'wearing.growingHow')}</Soft>
       </Stack>
       {state.wearing.family.lines.length > 0 && (
-        <Soft>{state.wearing.family.lines.map((line) => wearLine(state.programme, line)).join(' ')}</Soft>
+        <Soft>
+          {state.wearing.family.rule && <b>{t(`wearing.rules.${state.wearing.family.rule}`)}: </b>}
+          {state.wearing.family.lines.map((line) => wearLine(state.programme, line)).join(' ')}{' '}
+          {state.wearing.family.nights && t(`wearing.nights.${state.wearing.family.nights}`)}
+        </Soft>
       )}
       <ByThePatient />
       {state.wearing.stopped && <Notice tone="stop">{t('wearing.stopped')}</Notice>}
@@ -172,14 +176,17 @@ function AsOrdered({ onDone }: { onDone: () => void }) {
 }
 
 const fields = ['firstDay', 'grow', 'everyDays', 'ceiling'] as const;
+/** What a plan may leave out. */
+const breaks = ['breakAfter', 'breakFor'] as const;
+type PlanField = (typeof fields)[number] | (typeof breaks)[number];
 
 /** What is wrong with a number of a plan, in words. */
-const outsidePlan = (name: (typeof fields)[number], value: number): string | undefined =>
+const outsidePlan = (name: PlanField, value: number): string | undefined =>
   boundsProblem(
     t(`wearing.${name}`),
     value,
     // nobody wears a brace for no minutes
-    { ...boundsOf('wear.planned', name), ...(name === 'firstDay' ? { least: 1 } : {}) },
+    { ...boundsOf('wear.planned', name), ...(name === 'grow' ? {} : { least: 1 }) },
     (bound) => (name === 'everyDays' ? `${bound} ${t('wearing.days')}` : `${bound} min`),
   );
 
@@ -187,7 +194,7 @@ interface PlanDraft {
   /** the plan in force when it was begun */
   follows: string | null;
   from?: string;
-  typed: Record<(typeof fields)[number], string>;
+  typed: Record<(typeof fields)[number], string> & Partial<Record<(typeof breaks)[number], string>>;
 }
 
 function Growing({ onDone }: { onDone: () => void }) {
@@ -201,16 +208,25 @@ function Growing({ onDone }: { onDone: () => void }) {
   const untyped: PlanDraft = {
     follows: intentInForce(state, 'wear.planned', {}),
     ...(start.from ? { from: start.from } : {}),
-    typed: Object.fromEntries(fields.map((name) => [name, String(start[name] ?? '')])) as PlanDraft['typed'],
+    typed: Object.fromEntries(
+      [...fields, ...breaks].map((name) => [name, String(start[name] ?? '')]),
+    ) as PlanDraft['typed'],
   };
   const [draft, setDraft] = useDraft(`${state.case}-plan`, untyped);
   const { from, typed } = draft;
-  const [problems, setProblems] = useState<Partial<Record<(typeof fields)[number] | 'from', string>>>({});
+  const [problems, setProblems] = useState<Partial<Record<PlanField | 'from', string>>>({});
   const [saving, save] = useSaving();
   const read = Object.fromEntries(
     fields.map((name) => [name, readQuantity(typed[name], 'count', unit)]),
   ) as Record<(typeof fields)[number], ReturnType<typeof readQuantity>>;
-  const plan = readPlan(from, read);
+  // a break may be left out
+  const rest = Object.fromEntries(
+    breaks.flatMap((name) => {
+      const text = typed[name]?.trim() ?? '';
+      return text === '' ? [] : [[name, readQuantity(text, 'count', unit)]];
+    }),
+  ) as Partial<Record<(typeof breaks)[number], ReturnType<typeof readQuantity>>>;
+  const plan = readPlan(from, read, rest);
   const wrong: string[] = plan
     ? [
         ...planProblems(plan, state.order!.order),
@@ -224,6 +240,14 @@ function Growing({ onDone }: { onDone: () => void }) {
         const one = read[name];
         if ('problem' in one) found[name] = one.problem;
         else {
+          const outside = outsidePlan(name, one.value);
+          if (outside) found[name] = outside;
+        }
+      }
+      for (const name of breaks) {
+        const one = rest[name];
+        if (one && 'problem' in one) found[name] = one.problem;
+        else if (one) {
           const outside = outsidePlan(name, one.value);
           if (outside) found[name] = outside;
         }
@@ -247,7 +271,7 @@ function Growing({ onDone }: { onDone: () => void }) {
           onChange={(day) => setDraft({ follows: draft.follows, typed, ...(day ? { from: day } : {}) })}
           problem={problems.from}
         />
-        {fields.map((name) => (
+        {[...fields, ...breaks].map((name) => (
           <ReadingField
             key={name}
             small
@@ -255,7 +279,7 @@ function Growing({ onDone }: { onDone: () => void }) {
             kind="count"
             unit={unit}
             sign={name === 'everyDays' ? t('wearing.days') : 'min'}
-            value={typed[name]}
+            value={typed[name] ?? ''}
             onChange={(text) => setDraft({ ...draft, typed: { ...typed, [name]: text } })}
             onEnter={take}
             problem={problems[name]}
@@ -290,12 +314,21 @@ function Growing({ onDone }: { onDone: () => void }) {
 function readPlan(
   from: string | undefined,
   read: Record<(typeof fields)[number], ReturnType<typeof readQuantity>>,
+  rest: Partial<Record<(typeof breaks)[number], ReturnType<typeof readQuantity>>>,
 ): GrowingPlan | undefined {
   const { firstDay, grow, everyDays, ceiling } = read;
   if (!from || 'problem' in firstDay || 'problem' in grow || 'problem' in everyDays || 'problem' in ceiling)
     return undefined;
   if (fields.some((name) => outsidePlan(name, (read[name] as { value: number }).value))) return undefined;
+  const broken: Partial<Record<(typeof breaks)[number], number>> = {};
+  for (const name of breaks) {
+    const one = rest[name];
+    if (one === undefined) continue;
+    if ('problem' in one || outsidePlan(name, one.value)) return undefined;
+    broken[name] = one.value;
+  }
   return {
+    ...broken,
     kind: 'growing',
     from,
     firstDay: firstDay.value,
@@ -370,6 +403,14 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
           </li>
         ))}
       </Days>
+      {plan.breakAfter !== undefined && plan.breakFor !== undefined && (
+        <Soft>
+          {t('wearing.breaks', {
+            after: formatMinutes(plan.breakAfter),
+            for: formatMinutes(plan.breakFor),
+          })}
+        </Soft>
+      )}
       <Soft>
         {t(days.at(-1)!.minutes < plan.ceiling && plan.grow > 0 ? 'wearing.growsOn' : 'wearing.after', {
           day: formatDay(days.at(-1)!.day),

@@ -6,5 +6,5 @@ import type { WornAnswer, WornRequest } from './read-worn';
 addEventListener('message', ({ data: { text, zone, rule } }: MessageEvent<WornRequest>) => {
   const tell = (answer: WornAnswer) => postMessage(answer);
   const read = readTemperatures(text, (share) => tell({ share }));
-  tell(read.ok ? { days: wornDays(read.series, zone, rule) } : { problem: read.problem });
+  tell(read.ok ? { days: wornDays(read.series, zone, rule, Date.now()) } : { problem: read.problem });
 });

@@ -1,5 +1,4 @@
 import { screen } from '@testing-library/react';
-import { queries } from '../api/queries';
 import { measuredLogbook, showStage } from '../case/test-stage';
 import WearStage from './wear-stage';
 
@@ -15,14 +14,7 @@ const plan = {
   ceiling: 240,
 } as const;
 
-/** The clinic's own rule, as the session brings it. */
-function ruled(wearRule: object | null) {
-  const session = queries.getQueryData<{ clinic: object }>(['session']);
-  queries.setQueryData(['session'], {
-    ...session,
-    clinic: { name: '', zone: 'Europe/Madrid', ...session?.clinic, wearRule },
-  });
-}
+const rule = { skin: 'step-back', pain: 'hold', missed: 'go-on', resumeAfter: 2 } as const;
 
 /** A plan that grows, and what was told of a day of it. */
 function toldOf(more: object) {
@@ -56,15 +48,15 @@ test('more than a day has is refused at its field, and nothing is lost', async (
 });
 
 test('without a rule of the clinic nothing is proposed: somebody decides', async () => {
-  ruled(null);
   await showStage(WearStage, toldOf({ skin: 'red-stays' }));
   expect(screen.getByText(/this clinic has no rule of its own for it/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Make the plan anew so' })).toBeNull();
 });
 
 test('by the clinic’s own rule the plan is proposed anew, marked as the clinic’s, and taken by a person', async () => {
-  ruled({ skin: 'step-back', pain: 'hold', missed: 'go-on', resumeAfter: 2 });
-  const { user, written } = await showStage(WearStage, toldOf({ skin: 'red-stays' }));
+  const { user, written } = await showStage(WearStage, toldOf({ skin: 'red-stays' }), {
+    wearRule: rule,
+  });
   expect(screen.getByText('The clinic’s rule: one step back')).toBeTruthy();
   expect(screen.getByText(/The clinic’s own rule, written by it/)).toBeTruthy();
   expect(written).toEqual([]);
@@ -76,19 +68,16 @@ test('by the clinic’s own rule the plan is proposed anew, marked as the clinic
     holdUntil: '2026-11-27',
     because: ['skin'],
   });
-  ruled(null);
 });
 
 test('a protective order is never shortened by it: somebody is called, and the wearing stays', async () => {
-  ruled({ skin: 'step-back', pain: 'step-back', missed: 'hold', resumeAfter: 2 });
   const log = measuredLogbook();
   log.write('wear.planned', { kind: 'as-ordered', from: '2026-11-20', wearing: 'day and night' });
   log.write('wear.told', { day: '2026-11-24', minutes: 300, skin: 'red-stays', pain: 'none' });
-  const { state } = await showStage(WearStage, log);
+  const { state } = await showStage(WearStage, log, { wearRule: rule });
   expect(screen.queryByText(/^The clinic’s rule/)).toBeNull();
   expect(state().calls).toMatchObject([{ why: 'worn', about: 'skin-stays-red', whom: 'prescriber' }]);
   expect(state().wearing.plan?.plan.kind).toBe('as-ordered');
-  ruled(null);
 });
 
 test('half a break is none; a whole one stands in the plan', async () => {

@@ -51,6 +51,14 @@ test('a step is done or not: there is nothing unknown about it', () => {
   expect([holds(done, known), holds(done, nothing)]).toEqual([true, false]);
 });
 
+test('what is only known to hold holds, and nothing else', () => {
+  const known3 = (of: Condition): Condition => ({ kind: 'known', of });
+  const injury: Condition = { kind: 'injury', is: 'rear-cruciate' };
+  expect(conditionSchema.isValidSync(known3(injury), { strict: true })).toBe(true);
+  expect([known, nothing].map((facts) => holds(known3(injury), facts))).toEqual([true, false]);
+  expect(holds(known3({ kind: 'injury', is: 'patella' }), known)).toBe(false);
+});
+
 // Kleene's strong three-valued logic, by its truth tables written as minimum and maximum of -1, 0, 1
 test('all, any and not are Kleene’s', () => {
   const values = [true, false, undefined] as const;

@@ -39,7 +39,9 @@ export type Condition =
   /** a step of putting it on was done since it last went on anew */
   | { kind: 'done'; step: string }
   | { kind: 'all' | 'any'; of: Condition[] }
-  | { kind: 'not'; of: Condition };
+  | { kind: 'not'; of: Condition }
+  /** somebody has said that it holds: what is not known does not */
+  | { kind: 'known'; of: Condition };
 
 const some = () =>
   array()
@@ -62,6 +64,7 @@ const conditionKinds = {
   all: object({ of: some() }),
   any: object({ of: some() }),
   not: object({ of: lazy(() => conditionSchema) }),
+  known: object({ of: lazy(() => conditionSchema) }),
 };
 
 export const conditionSchema: Lazy<object> = oneOfKinds(conditionKinds);
@@ -126,6 +129,8 @@ export function holds(condition: Condition, facts: KnownFacts): boolean | undefi
       const inner = holds(condition.of, facts);
       return inner === undefined ? undefined : !inner;
     }
+    case 'known':
+      return holds(condition.of, facts) === true;
     default: {
       const decisive = condition.kind === 'any';
       const of = condition.of.map((one) => holds(one, facts));

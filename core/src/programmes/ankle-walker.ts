@@ -168,7 +168,7 @@ export const ankleWalker: Programme = {
           id: 'strap-toes-looser',
           part: 'strap-toes',
           pull: 'loose',
-          when: { kind: 'injury', is: 'fracture-foot' },
+          when: { kind: 'known', of: { kind: 'injury', is: 'fracture-foot' } },
         },
         { kind: 'strap', id: 'strap-instep', part: 'strap-instep', pull: 'snug' },
         { kind: 'strap', id: 'strap-ankle', part: 'strap-ankle', pull: 'snug' },

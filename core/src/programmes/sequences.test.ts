@@ -134,3 +134,16 @@ test('a rear ligament that is ordered never gets the list of the front one', () 
   expect(holds(general.when!, rear)).toBe(false);
   expect(holds(general.when!, { ...nothingKnown, injuries: [{ code: 'front-cruciate' }] })).toBe(true);
 });
+
+// common practice, no source: looser over the forefoot when the foot is broken
+test('the forefoot’s strap is closed once: looser where the foot is known to be broken, else as usual', () => {
+  const { sequences } = programmes.find(({ id }) => id === 'ankle-walker')!;
+  const list = sequences.find(({ purpose }) => purpose === 'first-donning')!;
+  const forefoot = (injuries: KnownFacts['injuries']) =>
+    runSequence(list, [], { facts: { ...nothingKnown, injuries } }).steps.flatMap((step) =>
+      step.kind === 'strap' && step.part === 'strap-toes' && step.pass === 1 ? [step.pull] : [],
+    );
+  expect(forefoot(undefined)).toEqual(['light']);
+  expect(forefoot([{ code: 'ankle-sprain' }])).toEqual(['light']);
+  expect(forefoot([{ code: 'fracture-foot' }])).toEqual(['loose']);
+});

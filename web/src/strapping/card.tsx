@@ -27,7 +27,7 @@ export const Lead = styled.p`
 /** To be read from two metres: capitals of about seven millimetres. */
 export const Far = styled.p`
   font-size: ${size.figure};
-  line-height: 1.15;
+  line-height: 1.3;
   font-weight: 700;
   overflow-wrap: anywhere;
   ${narrow} {

@@ -14,7 +14,7 @@ import { statureIn } from '../case/stature';
 import { useCase } from '../case/use-case';
 import { BodyFigure } from '../figure/body-figure';
 import { asWorn } from '../figure/layer';
-import { color } from '../look/tokens';
+import { color, narrow } from '../look/tokens';
 import { named, programmeTitle, speak, t } from '../messages';
 import { careLine, settingWords, stepWords, wearLine } from '../messages/fitting';
 import { bodyPartSide } from '../parts/body-part-side';
@@ -62,6 +62,10 @@ const Pictured = styled.div`
   & figure {
     height: 300px;
     margin: 0;
+    min-width: 0;
+  }
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
   }
   @media print {
     & figure {
@@ -82,6 +86,9 @@ const Days = styled.ol`
   display: grid;
   grid-template-columns: repeat(7, minmax(0, 1fr));
   gap: 4px;
+  ${narrow} {
+    grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+  }
   & li {
     border: 1px solid ${color('line')};
     border-radius: 4px;

@@ -148,6 +148,9 @@ test('a new person with a left knee, from the first look to the first review, by
   await check('Knee at the flexion stop', '88');
   await page.getByRole('button', { name: 'Clear of the neck of the fibula: Yes' }).click();
   await page.getByRole('button', { name: 'Toes warm, moving, felt: Yes' }).click();
+  // 11 where 5 is ordered, for want of a piece between: seen, and told to the prescriber
+  await expect(page.getByText(/Narrower than ordered by 6°/)).toBeVisible();
+  await page.locator('label').filter({ hasText: 'Narrower than ordered: seen' }).click();
   await page.getByRole('button', { name: 'Sign as Ana Bouza: pass' }).click();
   await expect(page.getByText('Signed: all checks pass.')).toBeVisible();
   await page.getByRole('button', { name: 'On to Wear' }).click();

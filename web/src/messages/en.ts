@@ -2480,6 +2480,7 @@ export const en = {
     save: 'Save as a new version',
   },
   checking: {
+    fingersJust: '{{count}} fingers',
     narrower:
       'Narrower than ordered by {{by}}: acknowledged with the signature, and told to the prescriber in the letter.',
     narrowerSeen: 'Narrower than ordered: seen, and told to the prescriber',

@@ -2523,6 +2523,7 @@ export const es: SameShape<typeof en> = {
     save: 'Guardar como versión nueva',
   },
   checking: {
+    fingersJust: '{{count}} dedos',
     narrower:
       'Más estrecho de lo prescrito en {{by}}: se reconoce al firmar y se dice a quien prescribe en la carta.',
     narrowerSeen: 'Más estrecho de lo prescrito: visto, y dicho a quien prescribe',

@@ -6,5 +6,9 @@ export const fingers: CheckScreen<Extract<FitCheck, { kind: 'fingers' }>> = {
   quantity: () => 'count',
   countSign: () => t('checking.fingersSign'),
   byFingers: true,
-  hint: ({ least, most }, { words }) => listed(words.how, t('checking.fingers', { least, most })),
+  hint: ({ least, most }, { words }) =>
+    listed(
+      words.how,
+      least === most ? t('checking.fingersJust', { count: least }) : t('checking.fingers', { least, most }),
+    ),
 };

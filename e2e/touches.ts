@@ -8,8 +8,8 @@ declare global {
   }
 }
 
-/** What a routine sleeve takes today: more is a step back. The aim is 45. */
-export const mostTouches = 48;
+/** What a routine sleeve may take at most: the aim. */
+export const mostTouches = 45;
 
 /** Counts what fingers do from now on: every press of a pointer, every key. */
 export async function countTouches(page: Page): Promise<() => Promise<number>> {
@@ -40,7 +40,7 @@ export async function sleeveTouches(page: Page): Promise<number> {
   await page.getByRole('link', { name: /^Screen/ }).click();
   await page.getByLabel('Diagnosis').waitFor();
   const touches = await countTouches(page);
-  // the look, as it was taken when the case was opened, is one more
+  // the look was one press, when the case was opened: it is counted at the end
   await page.getByLabel('Diagnosis').fill('Pain behind the kneecap');
   await page.getByLabel('Prescriber', { exact: true }).fill('Dr Elva Nogueira');
   await page.getByLabel('How it is to be worn, as ordered').fill('When active');
@@ -101,5 +101,5 @@ export async function sleeveTouches(page: Page): Promise<number> {
   await page.getByRole('button', { name: 'Take the plan' }).click();
   await page.getByRole('button', { name: 'Put on by the patient: alone' }).click();
   await expect(page.getByText(/^Put on by the patient before leaving/)).toBeVisible();
-  return touches();
+  return (await touches()) + 1;
 }

@@ -1,4 +1,4 @@
-import { addDays, dayOf, daysBetween, instantOn, type ClinicDay } from '../calendar';
+import { addDays, dayOf, daysBetween, daysFrom, instantOn, type ClinicDay } from '../calendar';
 import { wornByDay, type TemperatureSeries, type WornRule } from './worn';
 
 /** The most days that are read at a time: a year and its month. */
@@ -21,7 +21,7 @@ export function wornDays(
   const last = dayOf(new Date(at[at.length - 1]!).toISOString(), zone);
   const began = dayOf(new Date(at[0]!).toISOString(), zone);
   const first = daysBetween(began, last) >= mostDays ? addDays(last, 1 - mostDays) : began;
-  const days = Array.from({ length: daysBetween(first, last) + 1 }, (_, i) => addDays(first, i));
+  const days = daysFrom(first, daysBetween(first, last) + 1);
   const starts = [...days, addDays(last, 1)].map((day) => Date.parse(instantOn(day, '00:00', zone)));
   starts[starts.length - 1] = Math.min(starts.at(-1)!, Math.max(now, at[at.length - 1]!));
   const round = (minutes: number) => Math.round(minutes * 10) / 10;

@@ -1,4 +1,4 @@
-import { addDays, dayOf, daysBetween, instantOn, type ClinicDay } from '@estribo/core/calendar';
+import { addDays, dayOf, daysBetween, daysFrom, instantOn, type ClinicDay } from '@estribo/core/calendar';
 import { minutesPlanned, type WearPlan } from '@estribo/core/wearing';
 import { caseEntity, instrumentEntity } from '../database/entities';
 import { caseReading } from '../cases/case-reading';
@@ -54,8 +54,7 @@ export function sensorRoutes(context: Context): Route[] {
         if (!plan || plan.from > today)
           throw new Problem(409, 'Nothing logged', 'The sensor logs from the first day of wearing on.');
         const count = Math.min(keptDays, daysBetween(plan.from, today) + 1);
-        const days = Array.from({ length: count }, (_, i) => addDays(today, i + 1 - count));
-        const lines = days.flatMap((day) =>
+        const lines = daysFrom(addDays(today, 1 - count), count).flatMap((day) =>
           dayLog(row.id, day, plannedOn(plan, day), clinic.zone, now().getTime()),
         );
         res.json({ csv: ['time,temperature °C', ...lines].join('\n') });

@@ -1,7 +1,7 @@
 import { partsOfKind, stances } from '@estribo/core/brace';
 import { knownInjuries } from '@estribo/core/order';
 import { partsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
-import { handlings, purposes, type Sequence } from '@estribo/core/strapping';
+import { handlings, people, purposes, type Sequence } from '@estribo/core/strapping';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -108,8 +108,6 @@ export function ModelLists({ model, programme, mayWrite, onSave }: Edited) {
   );
 }
 
-const persons = ['patient', 'orthotist', 'helper', 'carer'] as const;
-
 function EditList({
   model,
   programme,
@@ -180,7 +178,7 @@ function EditList({
         />
       </Row>
       <Row>
-        {persons.map((who) => (
+        {people.map((who) => (
           <Tick
             key={who}
             isSelected={list.people.includes(who)}

@@ -44,11 +44,14 @@ export function AskPolicy({
   saving,
   mayStrap,
   onKnown,
+  onCancel,
 }: {
   list: Sequence;
   saving: boolean;
   mayStrap: boolean;
   onKnown: () => void;
+  /** where something else is under way, that goes on */
+  onCancel?: () => void;
 }) {
   const { state } = useWork();
   const { roll, posture } = state.order?.order ?? {};
@@ -94,6 +97,7 @@ export function AskPolicy({
           <Button look="main" autoFocus isDisabled={saving} onPress={onKnown}>
             {t('strapping.policyKnown')}
           </Button>
+          {onCancel && <Button onPress={onCancel}>{t('common.cancel')}</Button>}
         </Row>
       ) : (
         <RoleReads permission="strapping.write" />

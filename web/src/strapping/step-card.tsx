@@ -1,3 +1,4 @@
+import { partNamed } from '@estribo/core/brace';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
 import { useWork } from '../case/case-context';
@@ -30,7 +31,7 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
   const part = 'part' in step ? step.part : undefined;
   const inHand = inTurn[turn] ?? part;
   // by its printed mark, or by the number that the figure gives it
-  const mark = inHand && (parts.find(({ id }) => id === inHand)?.mark ?? numbers[inHand]);
+  const mark = inHand && (partNamed(parts, inHand)?.mark ?? numbers[inHand]);
   const isPair = step.over !== undefined && step.over.parts.length === 2;
   const done = () => (turn + 1 < inTurn.length ? setTurn(turn + 1) : onDone(isPair ? { alike: true } : {}));
   const label =
@@ -40,7 +41,8 @@ export function StepCard({ step, saving, mayStrap, onDone }: StepProps) {
         : t(isPair ? 'strapping.lastAlike' : 'strapping.closedPart', {
             part: partName(programme, inTurn[turn]!),
           })
-      : (doneLabel?.(step, parts.find(({ id }) => id === part)?.mark, name) ?? t('strapping.doneStep'));
+      : (doneLabel?.(step, part === undefined ? undefined : partNamed(parts, part)?.mark, name) ??
+        t('strapping.doneStep'));
   return (
     <>
       <Card aria-live="polite">

@@ -199,3 +199,14 @@ test('what a strap pulls with is said as pressure under it, and compared over th
     screen.getByText(/Not the same pull: Strap 2 33 % under the mean; Strap 3 33 % over the mean/),
   ).toBeTruthy();
 });
+
+test('put on anew, a list that moves somebody asks for the policy again; cancelled, what was done goes on', async () => {
+  const { user, written } = await showStage(StrapStage, lyingBelt(), { context: beltContext });
+  await user.click(screen.getByRole('button', { name: 'Put it on anew' }));
+  expect(written).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Cancel' }));
+  expect(screen.getByText('helper')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Put it on anew' }));
+  await user.click(screen.getByRole('button', { name: /The policy is known/ }));
+  expect(written.map(({ kind, body }) => [kind, body.policy])).toEqual([['strap.begun', true]]);
+});

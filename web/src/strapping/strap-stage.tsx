@@ -39,9 +39,10 @@ export default function StrapStage() {
       }),
     );
   const another = lists.filter(({ id }) => id !== list?.id);
-  /** Another list is asked for its policy before it begins. */
-  const choose = (one: Sequence) => (one.handling ? setAsked(one) : begin(one.id));
   const [asked, setAsked] = useState<Sequence>();
+  const idOf = (one: Sequence) => (lists.length > 1 ? one.id : undefined);
+  /** A list that moves somebody is asked for its policy each time it begins, anew or in place of another. */
+  const choose = (one: Sequence) => (one.handling ? setAsked(one) : begin(idOf(one)));
   const asksFor = asked ?? (asksPolicy ? list : undefined);
 
   return (
@@ -79,9 +80,10 @@ export default function StrapStage() {
           saving={saving}
           mayStrap={mayStrap}
           onKnown={() => {
-            begin(lists.length > 1 ? asksFor.id : undefined, true);
+            begin(idOf(asksFor), true);
             setAsked(undefined);
           }}
+          {...(asked ? { onCancel: () => setAsked(undefined) } : {})}
         />
       ) : inHand ? (
         <Runner step={inHand} ahead={early !== undefined} setAhead={setAhead} />
@@ -99,12 +101,9 @@ export default function StrapStage() {
             ` ${t('strapping.dropped', { length: formatReading(settled.dropped, 'mm', unit) })}`}
         </Soft>
       )}
-      {isRunning && done > 0 && mayStrap && (
+      {isRunning && list && done > 0 && mayStrap && !asked && (
         <Row>
-          <Button
-            look="quiet"
-            onPress={() => begin(lists.length > 1 ? list?.id : undefined, list?.handling ? true : undefined)}
-          >
+          <Button look="quiet" onPress={() => choose(list)}>
             {t('strapping.again')}
           </Button>
           <Soft>{t('strapping.againHow')}</Soft>

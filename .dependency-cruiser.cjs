@@ -2,6 +2,7 @@
 const floors = [
   'quantity',
   'calendar',
+  'people',
   'statistics',
   'load',
   'anatomy',

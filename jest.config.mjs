@@ -19,7 +19,7 @@ const project = (name, rest) => ({
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   // packages that ship as ES modules alone are translated as our own files are
   transformIgnorePatterns: [
-    '/node_modules/(?!(@noble|@freesewing|temporal-polyfill|temporal-utils|lru-cache|uuid|canonicalize|d3-[a-z-]+|internmap|is-any-array|ml-[a-z-]+|dexie|react-router|clipper2-ts|flatbush|flatqueue|@estribo)/)',
+    '/node_modules/(?!(@noble|@freesewing|any-ascii|temporal-polyfill|temporal-utils|lru-cache|uuid|canonicalize|d3-[a-z-]+|internmap|is-any-array|ml-[a-z-]+|dexie|react-router|clipper2-ts|flatbush|flatqueue|@estribo)/)',
   ],
   // a test file runs in a context of its own, where each look at a global name takes long: these are handed in, so that
   // what counts much (the outlines, the clipper, the charts) takes a fraction of the time

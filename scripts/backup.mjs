@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, renameSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { withDatabase } from './at-database.mjs';
 import { run, step, Stop } from './steps.mjs';
@@ -48,6 +48,19 @@ export function backUp({ url, seal, into, now }) {
   const sum = createHash('sha256').update(packed).digest('hex');
   writeFileSync(`${file}.sha256`, `${sum}\n`);
   if (existsSync(join(seal, 'seals'))) copyFileSync(join(seal, 'seals'), `${file}.seals`);
+  // the administrator's page tells when the last one was made
+  const told = spawnSync(
+    'mariadb',
+    [
+      ...args,
+      name,
+      '-e',
+      `INSERT INTO \`backup\` (\`at\`, \`file\`, \`bytes\`) VALUES ('${now.toISOString().slice(0, 23).replace('T', ' ')}', '${basename(file)}', ${packed.length})`,
+    ],
+    { env },
+  );
+  if (told.status !== 0)
+    console.log(`  The backup is whole; that it was made could not be noted: ${String(told.stderr).trim()}`);
   return file;
 }
 

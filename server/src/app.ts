@@ -11,7 +11,8 @@ import { caseRoutes } from './cases/case-routes';
 import { fitRoutes } from './cases/fit-routes';
 import { catalogueRoutes } from './catalogue/catalogue-routes';
 import { clinicRoutes } from './clinic/clinic-routes';
-import { peopleRoutes } from './clinic/people-routes';
+import { peopleRoutes } from './people/people-routes';
+import { visitRoutes } from './visits/visit-routes';
 import { setUpRoutes } from './clinic/set-up-routes';
 import { sessionRoutes, signInThrottle } from './clinic/session-routes';
 import { lastsFor, type DatabaseSessionStore } from './clinic/session-store';
@@ -47,6 +48,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...sessionRoutes(context),
   ...clinicRoutes(context),
   ...peopleRoutes(context),
+  ...visitRoutes(context),
   ...userRoutes(context),
   ...templateRoutes(context),
   ...catalogueRoutes(context),
@@ -151,8 +153,8 @@ export function createApp(context: Context, options: AppOptions): Express {
       cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: lastsFor, path: '/' },
     }),
   );
-  app.post(['/api/session', '/api/set-up'], signInThrottle(options.signInTries ?? 10));
-  app.put('/api/session/password', signInThrottle(options.signInTries ?? 10));
+  app.post(['/api/session', '/api/session/switch', '/api/set-up'], signInThrottle(options.signInTries ?? 10));
+  app.put(['/api/session/password', '/api/session/pin'], signInThrottle(options.signInTries ?? 10));
   app.use('/api', mount(allRoutes(context)));
   app.use('/api', () => {
     throw notFound('route');

@@ -2,6 +2,7 @@ import { Not, type DataSource } from 'typeorm';
 import { audit } from './audit/audit';
 import { listAll } from './catalogue/registry';
 import { rebuildOlder } from './cases/rebuild';
+import { fillPersonWords } from './people/search-words';
 import { takeOver } from './sealing/take-over';
 import type { SealFolder } from './sealing/seal-key';
 import { caseEntity } from './database/entities';
@@ -20,6 +21,7 @@ export async function carryForward(
 ): Promise<void> {
   const listed = await listAll(db);
   if (listed > 0) report(`The catalogue lists ${listed} models of before.`);
+  await fillPersonWords(db);
   if (sealing.fresh) {
     const hashed = await db.getRepository(caseEntity).existsBy({ mac: Not('') });
     // an interrupted taking-over leaves hashes of its own secret behind, which are made again

@@ -10,7 +10,7 @@ import { carryForward } from './carry-forward';
 import { rebuildSummaries } from './cases/rebuild';
 import { register } from './catalogue/registry';
 import { DatabaseSessionStore } from './clinic/session-store';
-import { oneTimeCode } from './clinic/set-up-routes';
+import { oneTimeCode } from './clinic/one-time-code';
 import { DatabaseProblem, openDatabase } from './database/data-source';
 import { clinicEntity } from './database/entities';
 import { loadDemo } from './demo/load';
@@ -71,6 +71,7 @@ try {
       phone: clinic?.phone ?? null,
       emergency: clinic?.emergency ?? null,
       wearRule: clinic?.wearRule ?? null,
+      letterhead: clinic?.letterhead ?? null,
     },
     ...(clinic ? {} : { setUpCode: oneTimeCode() }),
   };

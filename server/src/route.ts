@@ -31,6 +31,10 @@ declare module 'express-session' {
     user: SignedIn;
     /** when it was signed in, in milliseconds since 1970: a session ends a day's work later */
     began: number;
+    /** nobody is at the machine: nothing is answered until somebody says who they are */
+    locked?: boolean;
+    /** who has signed in here with a password, when, and how many wrong PINs were tried since */
+    here?: { user: string; at: number; wrong: number }[];
   }
 }
 
@@ -57,6 +61,7 @@ export function mount(routes: readonly Route[]): Router {
         throw new Problem(401, 'Somebody else is signed in', `Here ${user.name} is signed in now.`);
       if (who !== 'open') {
         if (!user) throw new Problem(401, 'Not signed in', 'Sign in and send it again.');
+        if (req.session.locked) throw new Problem(401, 'Locked', 'Unlock this machine and send it again.');
         if (who !== 'signed-in' && !may(user.role, who))
           throw new Problem(403, 'Not allowed', `The role ${user.role} may not do this (${who}).`);
       }

@@ -46,6 +46,8 @@ test.each(roles)('%s may write just the kinds of entry the table says', async (r
   // bodies that are valid but late in a case that is just open: what counts here is 403 or not
   const bodies: Record<string, object> = {
     'visit.planned': { day: '2026-12-01', purpose: 'review' },
+    'case.noted': { text: 'comes by bus' },
+    'label.read': { lot: 'L 2291' },
     'measure.read': { step: 'girth-above', side: 'right', value: 450, instrument: 'tape' },
     'screen.looked': { answers: [{ finding: 'diabetes', present: false }] },
     'work.done': { operation: 'place-pads', part: 'thigh-front', way: 'placed' },

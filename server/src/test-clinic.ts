@@ -24,6 +24,7 @@ import { demoModels } from './demo/models';
 import { Pulse } from './health';
 import { InstrumentHub } from './instruments/hub';
 import { shipStandIns } from './instruments/stand-ins';
+import { fillPersonWords } from './people/search-words';
 import type { Context } from './route';
 import { openSealFolder } from './sealing/seal-key';
 
@@ -88,6 +89,7 @@ export async function testClinic(
     phone: null,
     emergency: null,
     wearRule: null,
+    letterhead: null,
   };
   const now = options.now ?? (() => new Date());
   const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
@@ -125,6 +127,7 @@ export async function testClinic(
     familyFirst: 'Castrelo Iria',
     born: '1998-04-12',
   });
+  await fillPersonWords(db);
   const app = createApp(context, {
     store: new DatabaseSessionStore(db, now),
     sessionSecret: 'only for tests',

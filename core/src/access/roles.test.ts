@@ -11,7 +11,7 @@ test('only the orthotist orders, overrides, sets and decides', () => {
     expect(roles.filter((role) => may(role, permission))).toEqual(['orthotist']);
 });
 
-test('a technician measures, shapes, straps and checks, and writes nothing else but visits and calibrations', () => {
+test('a technician measures, shapes, straps and checks, and writes nothing else but notes, visits and calibrations', () => {
   const writes = permissions.filter(
     (permission) => permission.endsWith('.write') && may('technician', permission),
   );
@@ -19,6 +19,7 @@ test('a technician measures, shapes, straps and checks, and writes nothing else 
     'checking.write',
     'instruments.write',
     'measuring.write',
+    'notes.write',
     'shaping.write',
     'strapping.write',
     'visits.write',

@@ -2,7 +2,13 @@ import { array, boolean, mixed, number, object, string, type InferType } from 'y
 import { languages, roles } from '../access';
 import { regionNames, sides } from '../anatomy';
 import type { ChartChange } from '../exchange';
-import type { AnyRecordedEntry, Ribbon } from '../logbook';
+import {
+  closingReasons,
+  visitPurposes,
+  type AnyRecordedEntry,
+  type FittedLabel,
+  type Ribbon,
+} from '../logbook';
 import { stages } from '../record';
 import type { SizeMatch } from '../sizing';
 import { wearRuleSchema } from '../wearing';
@@ -24,8 +30,62 @@ const listOf = <T extends object>() => array().of(kept<T>()).required();
 const role = string().strict().oneOf(roles).required();
 const pin = { id: text(), version: whole(), hash: text() };
 
-export const person = object({ id: text(), givenName: text(), familyName: text(), born: text() });
+const listedPerson = {
+  id: text(),
+  givenName: text(),
+  familyName: text(),
+  born: text(),
+  /** every number of the clinic they are known by, the oldest first; none yet for who waits to be sent */
+  numbers: array().of(whole()).required(),
+};
+export const person = object({
+  ...listedPerson,
+  /** who was found to be the same person, and until when that can be undone */
+  merged: array().of(
+    object({
+      id: text(),
+      givenName: text(),
+      familyName: text(),
+      born: text(),
+      number: whole(),
+      undoneUntil: text(),
+    }),
+  ),
+});
 export type Person = InferType<typeof person>;
+
+/** Who may be the same as somebody who is to be added. */
+export const doubles = object({
+  doubles: array()
+    .of(
+      object({
+        ...listedPerson,
+        likeness: string()
+          .strict()
+          .oneOf(['same', 'likely'] as const)
+          .required(),
+      }),
+    )
+    .required(),
+});
+export type Double = InferType<typeof doubles>['doubles'][number];
+
+export const personHistory = object({
+  changes: array()
+    .of(
+      object({
+        n: whole(),
+        at: text(),
+        by: textOrNone(),
+        byName: textOrNone(),
+        action: text(),
+        number: whole(),
+        before: mixed<Record<string, unknown>>(),
+        now: mixed<Record<string, unknown>>(),
+      }),
+    )
+    .required(),
+});
 
 export const session = object({
   user: object({
@@ -39,6 +99,10 @@ export const session = object({
     .nullable()
     .default(undefined)
     .defined(),
+  /** nobody is at the machine: it asks who is */
+  locked: boolean().strict(),
+  /** who has signed in at this machine today, and may take over by PIN */
+  here: array().of(object({ id: text(), name: text(), role, hasPin: yes() })),
   clinic: object({
     name: string().strict().defined(),
     zone: text(),
@@ -47,6 +111,8 @@ export const session = object({
     emergency: string().strict().nullable(),
     /** the clinic's own rule for wearing that grows; none ships */
     wearRule: wearRuleSchema.nullable().default(undefined),
+    /** what stands under the name on sheets and letters */
+    letterhead: string().strict().nullable(),
   }).required(),
   /** there is no clinic yet: the first administrator is asked for */
   setUp: boolean().strict(),
@@ -58,17 +124,25 @@ const summary = object({
   case: text(),
   person: text(),
   personName: text(),
+  born: text(),
+  number: whole(),
   modelName: text(),
   modelId: text(),
   programme: text(),
   region: string().strict().oneOf(regionNames).required(),
   side: string().strict().oneOf(sides).required(),
-  stage: string().strict().oneOf(stages).required(),
+  /** for those who may read it */
+  stage: string().strict().oneOf(stages).nullable().defined(),
   blocked: yes(),
   /** which finding blocks, for those who may read it */
   blockedBy: textOrNone(),
   size: textOrNone(),
   firstVisit: textOrNone(),
+  /** the user who has it in hand */
+  keeper: text(),
+  closed: string().strict().oneOf(closingReasons).nullable().defined(),
+  lastDay: textOrNone(),
+  labels: listOf<FittedLabel>(),
   ribbon: kept<Ribbon>(),
 });
 export type CaseSummary = InferType<typeof summary>;
@@ -76,7 +150,54 @@ export type CaseSummary = InferType<typeof summary>;
 export const casesPage = object({ cases: array().of(summary).required(), more: yes() });
 export const benchPage = casesPage.shape({ today: text(), from: text() });
 
-export const peoplePage = object({ people: array().of(person).required(), more: yes() });
+export const peoplePage = object({ people: array().of(object(listedPerson)).required(), more: yes() });
+
+/** The cases of a person, those written to last first. */
+export const casesOfPerson = object({
+  cases: array()
+    .of(
+      object({
+        case: text(),
+        side: string().strict().oneOf(sides).required(),
+        region: string().strict().oneOf(regionNames).required(),
+        modelName: text(),
+        modelId: text(),
+        programme: text(),
+        stage: string().strict().oneOf(stages).nullable().defined(),
+        size: textOrNone(),
+        closed: yes(),
+        lastDay: textOrNone(),
+      }),
+    )
+    .required(),
+});
+export type CaseOfPerson = InferType<typeof casesOfPerson>['cases'][number];
+
+const visit = object({
+  id: text(),
+  person: text(),
+  personName: text(),
+  born: text(),
+  number: whole(),
+  /** null for somebody who has no case yet */
+  case: textOrNone(),
+  side: string().strict().oneOf(sides).nullable().defined(),
+  region: string().strict().oneOf(regionNames).nullable().defined(),
+  modelName: textOrNone(),
+  keeper: textOrNone(),
+  stage: string().strict().oneOf(stages).nullable().defined(),
+  day: text(),
+  time: textOrNone(),
+  purpose: string().strict().oneOf(visitPurposes).required(),
+  note: textOrNone(),
+  by: text(),
+  state: string()
+    .strict()
+    .oneOf(['planned', 'kept', 'cancelled'] as const)
+    .required(),
+});
+export type ListedVisit = InferType<typeof visit>;
+export const visitsPage = object({ today: text(), visits: array().of(visit).required(), more: yes() });
 
 export const staff = object({
   staff: array()
@@ -87,9 +208,24 @@ export const staff = object({
 /** Everybody who may sign in. */
 export const users = object({
   users: array()
-    .of(object({ id: text(), login: text(), name: text(), role, active: yes() }))
+    .of(
+      object({
+        id: text(),
+        login: text(),
+        name: text(),
+        role,
+        active: yes(),
+        threeFingers: number().strict().nullable().defined(),
+        hasPin: yes(),
+        /** until when a code that was given is good */
+        codeUntil: textOrNone(),
+        /** how many machines they are signed in at */
+        sessions: whole(),
+      }),
+    )
     .required(),
 });
+export const givenCode = object({ code: text(), until: text() });
 export type ListedUser = InferType<typeof users>['users'][number];
 
 export const auditPage = object({
@@ -159,6 +295,41 @@ const fit = object({
 });
 export type RankedModel = InferType<typeof fit>;
 export const fits = object({ fits: array().of(fit).required(), more: yes() });
+
+const instrument = object({
+  id: text(),
+  kind: text(),
+  name: text(),
+  calibratedOn: text(),
+  validDays: whole(),
+  offset: number().strict().required(),
+  simulated: yes(),
+});
+export type ListedInstrument = InferType<typeof instrument>;
+export const instruments = object({ instruments: array().of(instrument).required() });
+export const calibrations = object({
+  calibrations: array()
+    .of(
+      object({
+        n: whole(),
+        calibratedOn: text(),
+        offset: number().strict().required(),
+        by: textOrNone(),
+        at: text(),
+      }),
+    )
+    .required(),
+});
+
+/** What is kept of backups, and when the record was last sealed. */
+export const keeping = object({
+  backups: array()
+    .of(object({ n: whole(), at: text(), file: text(), bytes: number().strict().required() }))
+    .required(),
+  sealedAt: textOrNone(),
+  cases: whole(),
+  now: text(),
+});
 
 export const provenCase = object({ person: person.required(), proof: object({ holds: yes() }).required() });
 

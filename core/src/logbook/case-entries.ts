@@ -1,4 +1,4 @@
-import { anyId, body, day, entryId, name, oneOf, pin, side, text, kind } from '../record';
+import { anyId, body, day, entryId, kind, name, oneOf, pin, side, text } from '../record';
 
 export const caseOpened = kind('case.opened', {
   nature: 'fact',
@@ -16,12 +16,90 @@ export const caseMoved = kind('case.moved', {
   body: body({ programme: pin(), model: pin(), reason: text(400).min(3).required() }),
 });
 
-export const visitPlanned = kind('visit.planned', {
+export const closingReasons = ['delivered', 'moved', 'died', 'other'] as const;
+export type ClosingReason = (typeof closingReasons)[number];
+
+/** Nothing more is due in the case; it stays as it is and may be opened again. */
+export const caseClosed = kind('case.closed', {
   nature: 'fact',
-  stages: ['case', 'review', 'wear'],
-  permission: 'visits.write',
-  body: body({ day: day().required(), purpose: oneOf('fitting', 'review').required(), note: text(400) }),
+  stages: ['case'],
+  permission: 'cases.write',
+  body: body({ because: oneOf(...closingReasons).required(), note: text(400) }).test(
+    'other-says',
+    'says in its note what the reason is',
+    ({ because, note }) => because !== 'other' || (note ?? '').length >= 3,
+  ),
 });
+
+export const caseReopened = kind('case.reopened', {
+  nature: 'fact',
+  stages: ['case'],
+  permission: 'cases.write',
+  body: body({ note: text(400) }),
+});
+
+/** Somebody else has the case in hand from now on. */
+export const caseHandedOver = kind('case.handed-over', {
+  nature: 'fact',
+  stages: ['case'],
+  permission: 'cases.write',
+  body: body({ to: anyId().required(), note: text(400) }),
+});
+
+/** What has no other place and must be read before the next visit. */
+export const caseNoted = kind('case.noted', {
+  nature: 'fact',
+  stages: ['case'],
+  permission: 'notes.write',
+  body: body({ text: text(800).min(1).required() }),
+});
+
+const onLabel = () => text(60).matches(/^[\p{L}\p{N}][\p{L}\p{N} ./:#+-]*$/u, 'must be as on a label');
+
+/** What stands on the label of the brace that was fitted, so that it is found again when its maker calls it back. */
+export const labelRead = kind('label.read', {
+  nature: 'fact',
+  stages: ['case', 'size', 'check'],
+  permission: 'checking.write',
+  body: body({ serial: onLabel(), lot: onLabel() }).test(
+    'says-one',
+    'has a serial or a lot number',
+    ({ serial, lot }) => serial !== undefined || lot !== undefined,
+  ),
+});
+
+export const visitPurposes = [
+  'first',
+  'fitting',
+  'review',
+  'setting',
+  'work',
+  'collection',
+  'other',
+] as const;
+export type VisitPurpose = (typeof visitPurposes)[number];
+
+/** A clock of the clinic, HH:MM. */
+export const clock = () => text(5).matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time, HH:MM');
+
+/** A visit that is planned; moved by another in its place, called off by a withdrawal, each with its reason. */
+export const visitPlanned = {
+  ...kind('visit.planned', {
+    nature: 'fact',
+    stages: ['case', 'review', 'wear'],
+    permission: 'visits.write',
+    body: body({
+      day: day().required(),
+      time: clock(),
+      purpose: oneOf(...visitPurposes).required(),
+      /** absent in one that moves another: the note stays as it was */
+      note: text(400),
+    }),
+  }),
+  v: 2,
+  // of version 1 were fittings and reviews without a time
+  upcasters: [(body: object) => body],
+};
 
 /** Somebody was called about what was found: whom, and what they said. */
 export const callMade = kind('call.made', {

@@ -5,15 +5,16 @@ import { wearGrowth } from '../wearing';
 import { daysOfChange, groundsOn, isChosenFirst, madeIn, sameMade, type HingeStops } from '../setting';
 import { windowOn, type MotionWindow, type Order } from '../order';
 import type { UrgentCall } from './calls';
+import type { VisitPurpose } from './case-entries';
 import { stageAt } from './stage-states';
 import type { CaseState } from './state';
 
-/** A day on which something is to be done: call, fitting, a look once more, stops, wear step, review. */
+/** A day on which something is to be done: call, fitting, a look once more, stops, wear step, review, a visit for something else. */
 export interface Buckle {
   day: ClinicDay;
   /** a planned visit's entry and who planned it */
-  planned?: { entry: string; by: string };
-  kind: 'C' | 'F' | 'L' | 'S' | 'W' | 'R';
+  planned?: { entry: string; by: string; purpose: VisitPurpose; time?: string };
+  kind: 'C' | 'F' | 'L' | 'S' | 'W' | 'R' | 'V';
   stage: Stage;
   /** the patient comes in for it; if not, it passes by itself */
   visit: boolean;
@@ -27,6 +28,8 @@ export interface Buckle {
   step?: number;
   minutes?: number;
   note?: string;
+  /** who wrote the note */
+  noteBy?: string;
   /** of what is looked at once more: which check, and until which instant */
   again?: { check: string; until: string };
   /** of a call: what it is about */
@@ -44,6 +47,8 @@ export interface WornSpan {
   minutes?: number;
 }
 
+const visitLetter: Partial<Record<VisitPurpose, Buckle['kind']>> = { fitting: 'F', review: 'R' };
+
 /** The most a ribbon carries of either: more than a year of steps with its visits. */
 const mostOnRibbon = 400;
 
@@ -54,9 +59,10 @@ export interface Ribbon {
 
 /**
  * What is still to come in a case and since when the brace is worn. It does not depend on today:
- * what is late is for the reader's day to say.
+ * what is late is for the reader's day to say. In a closed case nothing is to come.
  */
 export function caseRibbon(state: CaseState): Ribbon {
+  if (state.keeping.closed) return { worn: [], buckles: [] };
   const { order, setting, wearing, checking, visits, calls } = state;
   const changes = order ? changesAhead(state, order.order) : [];
   const plan = wearing.plan?.plan;
@@ -72,13 +78,13 @@ export function caseRibbon(state: CaseState): Ribbon {
       : [];
   const planned = visits
     .filter(({ kept }) => !kept)
-    .map(({ day, purpose, note, entry, by }): Buckle => ({
+    .map(({ day, time, purpose, note, noteBy, entry, by }): Buckle => ({
       day,
-      planned: { entry, by },
-      kind: purpose === 'review' ? 'R' : 'F',
+      planned: { entry, by, purpose, ...(time === undefined ? {} : { time }) },
+      kind: visitLetter[purpose] ?? 'V',
       stage: purpose === 'review' ? 'review' : stageAt(state),
       visit: true,
-      ...(note ? { note } : {}),
+      ...(note === undefined ? {} : { note, noteBy: noteBy! }),
     }));
   const toCall = calls
     .filter(({ made }) => made === undefined)

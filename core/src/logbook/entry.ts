@@ -13,7 +13,7 @@ import {
   type Upcaster,
   type Written,
 } from '../record';
-import { formerKinds, kinds, kindSent, type BodyOf, type KindName } from './kinds';
+import { formerKinds, isTakenOver, kinds, kindSent, type BodyOf, type KindName } from './kinds';
 
 /** An entry as it is written, of a kind that is known here. */
 export interface Entry<K extends KindName = KindName> extends Written<BodyOf<K>> {
@@ -40,6 +40,11 @@ const envelope = object({
   replaces: entryId(),
   reason: text(400).min(3),
   expects: entryId().nullable(),
+  from: object({ case: anyId().required(), entry: entryId().required() })
+    .strict()
+    .noUnknown()
+    .default(undefined)
+    .optional(),
 })
   .strict()
   .noUnknown()
@@ -81,6 +86,8 @@ export function readEntry(
     faults.push({ at: 'expects', message: 'is required: the one it follows, or null' });
   if (kind.nature !== 'intent' && entry.expects !== undefined)
     faults.push({ at: 'expects', message: 'goes with orders, plans and settings only' });
+  if (entry.from !== undefined && !isTakenOver(entry.kind))
+    faults.push({ at: 'from', message: 'goes with readings and findings only' });
   if (faults.length === 0) {
     const body = readOlder(kind, entry.v, entry.body);
     if (body === undefined) faults.push({ at: 'body', message: `is no body of version ${entry.v}` });

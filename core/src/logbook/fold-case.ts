@@ -26,6 +26,7 @@ import { foldWearing } from '../wearing';
 import { isOutsideModel } from './belongs';
 import { foldCalls } from './calls';
 import { caseMoved, caseOpened } from './case-entries';
+import { foldKeeping } from './case-keeping';
 import { current, type AnyRecordedEntry } from './entry';
 import { knownFacts } from './known-facts';
 import { firstFailing, isReadable } from './readable';
@@ -158,6 +159,7 @@ function foldReadable(
     },
     calls: foldCalls(record, screening, checking.unsafe, reviewing, strapping, wearing.told, order?.order),
     visits: foldVisits(record),
+    keeping: foldKeeping(record),
   };
   return { ...state, stages: stageStates(state, facts) };
 }

@@ -1,6 +1,8 @@
 export { foreignFaults, isOutsideModel, roleFaults } from './belongs';
 export { boundsOf, type Bounds } from './bounds';
 export type { UrgentCall } from './calls';
+export { closingReasons, visitPurposes, type ClosingReason, type VisitPurpose } from './case-entries';
+export type { CaseKeeping, FittedLabel } from './case-keeping';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { judgeDecision, type DecisionJudgement } from './decision';
 export { caseRibbon, firstVisit, staysDue, type Buckle, type Ribbon, type WornSpan } from './due';
@@ -13,9 +15,17 @@ export {
   type RecordedEntry,
 } from './entry';
 export { foldCase, type FoldContext } from './fold-case';
-export { stageAt, stillNeeded, type StageState, type StageStatus, type StillNeeded } from './stage-states';
+export {
+  stageAt,
+  stagePermission,
+  stillNeeded,
+  type StageState,
+  type StageStatus,
+  type StillNeeded,
+} from './stage-states';
 export type { CaseState, RecordLine } from './state';
 export { intentFaults, intentInForce } from './intent';
 export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds';
 export { rankModels, type RankedModel, type ModelToRank } from './rank-models';
+export { frameOf, takenOver, type TakenOver } from './take-over';
 export type { PlannedVisit } from './visits';

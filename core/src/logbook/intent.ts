@@ -35,6 +35,8 @@ export function intentInForce(state: CaseState, kind: KindName, body: object): s
 export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
   if (kinds[sent.kind].nature === 'fact') return [];
   const entry = current(sent, state.programme);
+  if (state.keeping.closed)
+    return faultAt('kind', 'is not taken while the case is closed: open it again first');
   const blocker = state.screening.blocking[0];
   if (blocker && entry.stage !== 'screen')
     return faultAt('kind', `is not taken while ${blocker.finding} blocks the fitting`);

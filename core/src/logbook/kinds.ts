@@ -1,4 +1,14 @@
-import { callMade, caseMoved, caseOpened, visitPlanned } from './case-entries';
+import {
+  callMade,
+  caseClosed,
+  caseHandedOver,
+  caseMoved,
+  caseNoted,
+  caseOpened,
+  caseReopened,
+  labelRead,
+  visitPlanned,
+} from './case-entries';
 import { checkRecorded, checkSigned } from '../checking';
 import { recordWithdrawn, type BodyIn, type EntryKind, type FormerKind } from '../record';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from '../measuring';
@@ -34,6 +44,11 @@ import { letterSent, wearPlanned, wearRead, wearTaught, wearTold } from '../wear
 const all = [
   caseOpened,
   caseMoved,
+  caseClosed,
+  caseReopened,
+  caseHandedOver,
+  caseNoted,
+  labelRead,
   visitPlanned,
   recordWithdrawn,
   callMade,
@@ -95,3 +110,16 @@ export const formerKinds: Readonly<Record<string, FormerKind>> = Object.fromEntr
 /** What is asked of an entry as it was sent: its kind, also where that is written no more. */
 export const kindSent = (text: string): EntryKind | FormerKind | undefined =>
   isKind(text) ? kinds[text] : Object.hasOwn(formerKinds, text) ? formerKinds[text] : undefined;
+
+/**
+ * Kinds that another case of the same person may take over: what was seen and read of the body. What was decided, ordered or
+ * done to a brace belongs to its own.
+ */
+export const takenOverKinds = [
+  'screen.looked',
+  'limbs.noted',
+  'measure.read',
+  'measure.marked',
+  'motion.tested',
+] as const satisfies readonly KindName[];
+export const isTakenOver = (kind: string): boolean => (takenOverKinds as readonly string[]).includes(kind);

@@ -1,3 +1,4 @@
+import type { Permission } from '../access';
 import { holds, type KnownFacts } from '../brace';
 import { isSignedPass } from '../checking';
 import { stages, stands, type Stage } from '../record';
@@ -106,6 +107,19 @@ export function stillNeeded(
     ...(stage === 'check' && shaping.marks.some(isOpenMark) ? (['marks'] as const) : []),
   ];
 }
+
+/** Who does the work of a stage: by what it takes to write there. */
+export const stagePermission: Record<Stage, Permission> = {
+  screen: 'screening.write',
+  measure: 'measuring.write',
+  size: 'sizing.write',
+  set: 'setting.write',
+  shape: 'shaping.write',
+  strap: 'strapping.write',
+  check: 'checking.write',
+  wear: 'wearing.write',
+  review: 'reviewing.write',
+};
 
 /** The stage the work is at: the first one that is open. */
 export const stageAt = (state: CaseState): Stage =>

@@ -14,6 +14,7 @@ import type { SizingState } from '../sizing';
 import type { StrappingState } from '../strapping';
 import type { WearingState } from '../wearing';
 import type { UrgentCall } from './calls';
+import type { CaseKeeping } from './case-keeping';
 import type { AnyRecordedEntry } from './entry';
 import type { StageState } from './stage-states';
 import type { PlannedVisit } from './visits';
@@ -58,6 +59,8 @@ export interface CaseState {
   wearing: WearingState;
   reviewing: ReviewingState;
   visits: PlannedVisit[];
+  /** who has the case in hand, whether it is closed, its notes and labels */
+  keeping: CaseKeeping;
   /** calls of today, made or not */
   calls: UrgentCall[];
   stages: Record<Stage, StageState>;

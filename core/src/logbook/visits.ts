@@ -1,28 +1,79 @@
 import type { ClinicDay } from '../calendar';
 import { checkSigned } from '../checking';
+import { measureRead } from '../measuring';
+import { orderGiven } from '../order';
+import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { reviewFound } from '../reviewing';
-import type { LiveRecord } from '../record';
-import { visitPlanned } from './case-entries';
+import { screenLooked } from '../screening';
+import { settingMade, settingTurned } from '../setting';
+import { workDone } from '../shaping';
+import { wearTaught } from '../wearing';
+import { labelRead, visitPlanned, type VisitPurpose } from './case-entries';
 
 export interface PlannedVisit {
   entry: string;
+  /** who planned it, or moved it last */
   by: string;
   day: ClinicDay;
-  purpose: 'fitting' | 'review';
+  time?: string;
+  purpose: VisitPurpose;
   note?: string;
+  /** who wrote the note */
+  noteBy?: string;
   kept: boolean;
 }
 
+/** What is written of a patient who comes for a purpose: by it the visit is known to have taken place. */
+const writtenAt: Record<VisitPurpose, (record: LiveRecord) => readonly { observedAt: string }[]> = {
+  first: (record) => [...record.of(screenLooked), ...record.of(measureRead), ...record.of(orderGiven)],
+  // a signature under a check that failed is no fitting: the patient comes in again
+  fitting: (record) => record.of(checkSigned).filter(({ body }) => body.result === 'pass'),
+  review: (record) => record.of(reviewFound),
+  setting: (record) => [...record.of(settingMade), ...record.of(settingTurned)],
+  work: (record) => record.of(workDone),
+  collection: (record) => [...record.of(labelRead), ...record.of(wearTaught)],
+  other: (record) => record.all.filter(({ kind }) => kind !== visitPlanned.kind),
+};
+
+/** The note of a visit with its writer: one that was moved without a new one keeps what it had. */
+function noteOf(
+  record: LiveRecord,
+  visit: Recorded<BodyIn<typeof visitPlanned>>,
+): { note?: string; noteBy?: string } {
+  for (let at: Recorded | undefined = visit; at?.kind === visitPlanned.kind; at = record.corrects(at)) {
+    const { note } = at.body as BodyIn<typeof visitPlanned>;
+    if (note !== undefined) return note === '' ? {} : { note, noteBy: at.by };
+  }
+  return {};
+}
+
 /**
- * The visits planned, and whether each has taken place: a review with a finding on its day or later, a
- * fitting with a signed check.
+ * The visits planned, and whether each has taken place: by what was written for its purpose on its day or later.
  */
 export function foldVisits(record: LiveRecord): PlannedVisit[] {
-  // a signature under a check that failed is no fitting: the patient comes in again
-  const fittings = record.of(checkSigned).filter(({ body }) => body.result === 'pass');
-  const lastDay = (entries: readonly { observedAt: string }[]) =>
-    entries.reduce((last, entry) => (record.dayIn(entry) > last ? record.dayIn(entry) : last), '');
-  const last = { review: lastDay(record.of(reviewFound)), fitting: lastDay(fittings) };
-  const isKept = ({ day, purpose }: { day: string; purpose: 'fitting' | 'review' }) => last[purpose] >= day;
-  return record.of(visitPlanned).map(({ id, by, body }) => ({ entry: id, by, ...body, kept: isKept(body) }));
+  const last = new Map<VisitPurpose, ClinicDay>();
+  const lastFor = (purpose: VisitPurpose): ClinicDay => {
+    if (!last.has(purpose))
+      last.set(
+        purpose,
+        writtenAt[purpose](record).reduce((day, one) => {
+          const that = record.dayIn(one);
+          return that > day ? that : day;
+        }, ''),
+      );
+    return last.get(purpose)!;
+  };
+  return record.of(visitPlanned).map((visit) => {
+    const { id, by, body } = visit;
+    const { day, time, purpose } = body;
+    return {
+      entry: id,
+      by,
+      day,
+      ...(time === undefined ? {} : { time }),
+      purpose,
+      ...noteOf(record, visit),
+      kept: lastFor(purpose) >= day,
+    };
+  });
 }

@@ -22,6 +22,8 @@ export interface Written<Body = unknown> {
   reason?: string;
   /** for intents: the one it follows; null when there is none */
   expects?: string | null;
+  /** the entry of another case of the same person that it takes over */
+  from?: { case: string; entry: string };
 }
 
 /** What the server adds to an entry. */

@@ -18,6 +18,8 @@ export interface LiveRecord {
   isAfter: (entry: { id: string }, mark: { id: string } | undefined) => boolean;
   /** the id of the entry that holds in the place of one, itself when nothing corrected it */
   heldBy: (id: string) => string | undefined;
+  /** the entry that one corrects */
+  corrects: (entry: { replaces?: string }) => Recorded | undefined;
   /** a decision with what has happened to its inputs since */
   decided: <B extends { madeFrom: string[] }>(
     entry: { id: string; body: B } | undefined,
@@ -26,15 +28,12 @@ export interface LiveRecord {
 }
 
 /**
- * @param live entries that hold, in the order of the record
- * @param heldBy of an entry's id, the id of the one that holds in its place
+ * @param settled what holds, out of all that was written
  * @param zone the clinic's
  */
-export function liveRecord(
-  { live, heldBy }: Pick<SettledRecord, 'live' | 'heldBy'>,
-  zone: string,
-): LiveRecord {
+export function liveRecord({ lines, live, heldBy }: SettledRecord, zone: string): LiveRecord {
   const place = new Map(live.map(({ id }, i) => [id, i]));
+  const written = new Map(lines.map(({ entry }) => [entry.id, entry]));
   const of = <K extends Kind>({ kind }: K) =>
     live.filter((entry) => entry.kind === kind) as Recorded<BodyIn<K>>[];
   return {
@@ -44,6 +43,7 @@ export function liveRecord(
     dayIn: ({ observedAt }) => dayOf(observedAt, zone),
     isAfter: ({ id }, mark) => mark === undefined || place.get(id)! > place.get(mark.id)!,
     heldBy: (id) => heldBy.get(id),
+    corrects: ({ replaces }) => (replaces === undefined ? undefined : written.get(replaces)),
     decided: (entry, differs) =>
       entry && {
         entry: entry.id,

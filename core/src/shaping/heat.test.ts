@@ -17,7 +17,7 @@ function run(id: string, ...events: (readonly [seconds: number, body: object])[]
         body: { operation: 'mould', run: id, part: 'cuff', ...(i > 0 ? { of: 'h0' } : {}), ...body },
       }) as unknown as Recorded,
   );
-  return foldHeat(liveRecord({ live: entries, heldBy: new Map() }, 'Europe/Madrid'))[0]!;
+  return foldHeat(liveRecord({ lines: [], live: entries, heldBy: new Map() }, 'Europe/Madrid'))[0]!;
 }
 const stage = (id: string) => ({ what: 'stage', stage: id });
 

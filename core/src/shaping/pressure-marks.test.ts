@@ -14,7 +14,7 @@ const states = (...written: readonly Written[]) => {
         observedAt: '2026-03-02T09:00:00.000Z',
       }) as unknown as Recorded,
   );
-  return foldMarks(liveRecord({ live: entries, heldBy: new Map() }, 'Europe/Madrid'));
+  return foldMarks(liveRecord({ lines: [], live: entries, heldBy: new Map() }, 'Europe/Madrid'));
 };
 const trimmed: Written = ['work.done', { operation: 'trim-shell', part: 'shell', amount: 5, mark: 'm0' }];
 const looked = (clear: boolean): Written => ['shape.looked', { mark: 'm0', clear }];

@@ -72,7 +72,10 @@ export function barRecord(frame: FrameLimits, operation: { id: string; how?: str
   };
   const state = (): BarState =>
     foldBar(
-      liveRecord({ live: entries, heldBy: new Map(entries.map(({ id }) => [id, id])) }, 'Europe/Madrid'),
+      liveRecord(
+        { lines: [], live: entries, heldBy: new Map(entries.map(({ id }) => [id, id])) },
+        'Europe/Madrid',
+      ),
       operation,
       part,
       frame,

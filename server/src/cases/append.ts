@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { may } from '@estribo/core/access';
 import { dayOf, readInstant } from '@estribo/core/calendar';
 import {
@@ -14,6 +15,7 @@ import {
   readEntry,
   roleFaults,
   saltedHash,
+  takenOver,
   type AnyEntry,
   type AnyRecordedEntry,
   type CaseState,
@@ -33,6 +35,7 @@ import {
   caseEntity,
   entryEntity,
   personEntity,
+  userEntity,
   type CaseRow,
   type EntryRow,
   type Person,
@@ -40,6 +43,8 @@ import {
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
+import { personNow, sameAs } from '../people/merging';
+import { keepVisitsWithout, writeVisits } from '../visits/visit-rows';
 import { caseMac, entryMac } from '../sealing/seal-key';
 import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
 import { writePairs, writeSummary } from './summary';
@@ -144,9 +149,11 @@ async function take(
   checkReplaced(entry, replaced);
   if (entry.kind === 'case.opened' && entries.length > 0)
     throw new Problem(409, 'Already open', 'This case was opened before.');
-  const person = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
+  const person = await personNow(manager, row.person);
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
+  await checkTakenOver(manager, row, entry, state, clinic.zone);
+  await checkKeeper(manager, entry);
   const held = await heldAfter(manager, row, entry, state);
   const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone), user.role);
 
@@ -173,8 +180,10 @@ async function take(
   const all = [...entries, recorded];
   const after = await foldOf(manager, { ...row, ...held }, all, clinic.zone);
   if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
-  await writeSummary(manager, after, person.familyFirst);
+  await writeSummary(manager, state, after, person);
   await writePairs(manager, state, after);
+  await writeVisits(manager, state, after);
+  if (!state) await keepVisitsWithout(manager, await sameAs(manager, person), after.opened);
   return { entry: recorded, snapshot: { head, entries: all, state: after } };
 }
 
@@ -207,6 +216,46 @@ async function heldAfter(
   if (programme.hash === programmeHash && model.hash === modelHash)
     throw faulty([{ at: 'body', message: 'is what the case holds on to already' }]);
   return { programmeHash: programme.hash, modelHash: model.hash };
+}
+
+/**
+ * What is taken over of another case must be of the same person, stand there, and be what this brace asks for.
+ * @throws Problem 422
+ */
+async function checkTakenOver(
+  manager: EntityManager,
+  row: CaseRow,
+  { from, kind, body, observedAt }: AnyEntry,
+  state: CaseState | undefined,
+  zone: string,
+): Promise<void> {
+  if (!from) return;
+  const there = await manager.getRepository(caseEntity).findOneBy({ id: from.case });
+  const isSamePerson =
+    there !== null &&
+    there.id !== row.id &&
+    (await personNow(manager, there.person)).id === (await personNow(manager, row.person)).id;
+  if (!isSamePerson) throw faulty([{ at: 'from.case', message: 'is no other case of this person' }]);
+  const source = (await snapshotOf(manager, there, zone)).state;
+  const found =
+    source && state
+      ? takenOver(source, state, dayOf(observedAt, zone), zone).find((one) => one.from.entry === from.entry)
+      : undefined;
+  if (
+    !found ||
+    found.kind !== kind ||
+    found.observedAt !== observedAt ||
+    !isDeepStrictEqual(found.body, body)
+  )
+    throw faulty([{ at: 'from.entry', message: 'is nothing that this case takes over as it is sent' }]);
+}
+
+/** @throws Problem 422 when a case is handed to somebody who cannot take it in hand */
+async function checkKeeper(manager: EntityManager, { kind, body }: AnyEntry): Promise<void> {
+  if (kind !== 'case.handed-over') return;
+  const to = await manager.getRepository(userEntity).findOneBy({ id: body.to, active: true });
+  if (!to || !may(to.role, 'cases.write'))
+    throw faulty([{ at: 'body.to', message: 'is nobody here who may take a case in hand' }]);
 }
 
 /** When it was observed can be: not before the person was born, not ahead of the clock by more than minutes. */
@@ -249,8 +298,6 @@ function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry |
   const permission = kindSent(written)?.permission ?? 'screening.override';
   if (!may(user.role, permission)) throw refuse();
   if (entry.kind !== 'record.withdrawn' && !may(user.role, kinds[entry.kind].permission)) throw refuse();
-  if (entry.replaces !== undefined && !may(user.role, 'record.read') && replaced?.by !== user.id)
-    throw new Problem(403, 'Not allowed', 'You may take back only what you wrote yourself.');
 }
 
 function checkReplaced(entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {

@@ -234,7 +234,6 @@ test('writes that meet are each told what became of them: models, programmes, im
         name: `New ${i}`,
         role: 'reader',
         active: true,
-        password: 'gorse lantern plover 48',
       }),
     ),
   );

@@ -1,17 +1,49 @@
 import { may, roles } from '@estribo/core/access';
-import { dayOf } from '@estribo/core/calendar';
+import { regionNames } from '@estribo/core/anatomy';
+import { addDays, dayOf } from '@estribo/core/calendar';
+import { stagePermission } from '@estribo/core/logbook';
+import { soughtWords } from '@estribo/core/people';
+import { stages } from '@estribo/core/record';
 import { In } from 'typeorm';
-import { caseEntity, personEntity, summaryEntity, userEntity, type Summary } from '../database/entities';
-import { notFound } from '../problem';
+import { caseEntity, personEntity, summaryEntity, type Summary } from '../database/entities';
+import { personNow } from '../people/merging';
+import { withWords, type Meant } from '../people/search-words';
+import { notFound, Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { proofOf } from '../sealing/verify';
-import { startsWith } from '../clinic/people-routes';
+import { unreadingStaff } from '../visits/visit-routes';
 import { appendEntry } from './append';
 import { caseReading } from './case-reading';
 import { listedSummary, ribbonFrom } from './listed';
 import { entriesPage } from './record';
 
 const pageLength = 50;
+
+/** So many days after the last work on it a case with nothing due stays on the Bench. */
+const staysFor = 14;
+
+/** One of some words from the query; undefined when absent. */
+function oneOfQuery<T extends string>(value: unknown, name: string, words: readonly T[]): T | undefined {
+  if (value === undefined || value === '') return undefined;
+  const found = words.find((word) => word === value);
+  if (found === undefined) throw new Problem(400, 'Not valid', `${name} must be one of ${words.join(', ')}.`);
+  return found;
+}
+
+/**
+ * What a word that was typed means beside itself, in the language of who typed it: `collar~family-id`, each as often as there
+ * are families whose title has the word.
+ */
+function meantFamilies(value: unknown): Meant {
+  const sent = (Array.isArray(value) ? value : value === undefined ? [] : [value]) as unknown[];
+  const meant = new Map<string, string[]>();
+  for (const one of sent.slice(0, 60)) {
+    const [word = '', family = ''] = typeof one === 'string' ? one.split('~') : [];
+    for (const { word: sought } of soughtWords(word))
+      meant.set(sought, [...(meant.get(sought) ?? []), family.slice(0, 80)]);
+  }
+  return meant;
+}
 
 export function caseRoutes(context: Context): Route[] {
   const { db, clinic, now } = context;
@@ -21,19 +53,17 @@ export function caseRoutes(context: Context): Route[] {
   const page = async (rows: Summary[], user: SignedIn, today: string) => {
     const shown = rows.slice(0, pageLength);
     const people = await db.getRepository(personEntity).findBy({ id: In(shown.map(({ person }) => person)) });
-    const nameOf = new Map(people.map(({ id, givenFirst }) => [id, givenFirst]));
-    const unread = may(user.role, 'record.read')
-      ? []
-      : await db.getRepository(userEntity).find({
-          where: { role: In(roles.filter((role) => !may(role, 'record.read'))) },
-          select: { id: true },
-        });
-    const ids = new Set(unread.map(({ id }) => id));
+    const unread = may(user.role, 'record.read') ? new Set<string>() : await unreadingStaff(context);
     return {
-      cases: shown.map((row) => ({
-        ...listedSummary(row, user.role, today, ids),
-        personName: nameOf.get(row.person),
-      })),
+      cases: shown.map((row) => {
+        const person = people.find(({ id }) => id === row.person);
+        return {
+          ...listedSummary(row, user.role, today, unread),
+          personName: person?.givenFirst,
+          born: person?.born,
+          number: person?.number,
+        };
+      }),
       more: rows.length > pageLength,
     };
   };
@@ -48,8 +78,23 @@ export function caseRoutes(context: Context): Route[] {
       who: 'bench.read',
       handle: async (req, res, user) => {
         const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
-        const rows = await summaries()
+        const region = oneOfQuery(req.query.region, 'region', regionNames);
+        const role = oneOfQuery(req.query.role, 'role', roles);
+        const keeper = textOf(req.query.keeper, 'keeper', 36);
+        const query = summaries()
           .createQueryBuilder('summary')
+          // what has nothing due stays for a while after the last work on it, and no longer
+          .where(
+            '(summary.firstVisit IS NOT NULL OR (summary.closed IS NULL AND summary.lastDay >= :since))',
+            { since: addDays(today(), -staysFor) },
+          );
+        if (region) query.andWhere('summary.region = :region', { region });
+        if (keeper) query.andWhere('summary.keeper = :keeper', { keeper });
+        if (role)
+          query.andWhere('summary.stage IN (:...stages)', {
+            stages: ['', ...stages.filter((stage) => may(role, stagePermission[stage]))],
+          });
+        const rows = await query
           .orderBy('summary.firstVisit IS NULL', 'ASC')
           .addOrderBy('summary.firstVisit', 'ASC')
           .addOrderBy('summary.case', 'ASC')
@@ -66,19 +111,20 @@ export function caseRoutes(context: Context): Route[] {
       handle: async (req, res, user) => {
         const find = textOf(req.query.find, 'find', 160);
         const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
-        const people = find
-          ? await db.getRepository(personEntity).find({
-              where: [{ givenFirst: startsWith(find) }, { familyFirst: startsWith(find) }],
-              select: { id: true },
-              take: 500,
-            })
-          : [];
-        const rows = await summaries().find({
-          where: find ? [{ person: In(people.map(({ id }) => id)) }, { modelName: startsWith(find) }] : {},
-          order: { personKey: 'ASC', case: 'ASC' },
-          skip,
-          take: pageLength + 1,
-        });
+        const query = summaries().createQueryBuilder('summary');
+        if (find)
+          withWords(
+            query,
+            { table: 'case_word', of: 'case', id: '`summary`.`case`' },
+            find,
+            meantFamilies(req.query.family),
+          );
+        const rows = await query
+          .orderBy('summary.personKey', 'ASC')
+          .addOrderBy('summary.case', 'ASC')
+          .skip(skip)
+          .take(pageLength + 1)
+          .getMany();
         res.json(await page(rows, user, today()));
       },
     },
@@ -94,16 +140,14 @@ export function caseRoutes(context: Context): Route[] {
           return { row, faults: (await proofOf(manager, context.sealing, row)).faults };
         });
         await caseRead(user, row.id);
-        const { id, givenName, familyName, born } = await db
-          .getRepository(personEntity)
-          .findOneByOrFail({ id: row.person });
+        const { id, givenName, familyName, born, number } = await personNow(db.manager, row.person);
         res.json({
           id: row.id,
           seq: row.seq,
           head: row.head,
           programmeHash: row.programmeHash,
           modelHash: row.modelHash,
-          person: { id, givenName, familyName, born },
+          person: { id, givenName, familyName, born, numbers: [number] },
           // every hash computed again: what does not hold was changed behind Estribo's back
           proof: { holds: faults.length === 0, faults: faults.slice(0, 20) },
         });

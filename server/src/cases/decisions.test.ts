@@ -137,7 +137,7 @@ test('a signature under open checks is refused', async () => {
   expect([answer.status, answer.body.detail]).toEqual([422, expect.stringMatching(/every check answered/)]);
 });
 
-test('reception takes back its own visit, and nobody else’s', async () => {
+test('reception moves and takes back anybody’s visit, and nothing else', async () => {
   const id = await ready();
   const marga = await clinic.as('reception');
   const post = (entry: SentEntry) => marga.post(`/api/cases/${id}/entries`).send(entry);
@@ -154,12 +154,25 @@ test('reception takes back its own visit, and nobody else’s', async () => {
       case: id,
     });
   await back(own.id).expect(201);
-  await back(other.id).expect(403);
+  const moved = {
+    ...clinic.entry(
+      'visit.planned',
+      'case',
+      { day: '2026-12-03', time: '10:30', purpose: 'review' },
+      { replaces: other.id, reason: 'the bus does not run' },
+      'reception',
+    ),
+    case: id,
+  };
+  await post(moved).expect(201);
+  expect((await stateOf(id)).visits).toMatchObject([{ day: '2026-12-03', time: '10:30', purpose: 'review' }]);
+  await back(moved.id).expect(201);
+  expect((await stateOf(id)).visits.map(({ day }) => day)).toEqual(['2026-12-01']);
   const [reading] = (await stateOf(id)).sizing.inputs;
   await back(reading!).expect(403);
 });
 
-test('reception sees that a fitting is stopped and when somebody comes, and nothing that was found or chosen', async () => {
+test('reception sees when somebody comes and for which brace, and nothing clinical', async () => {
   const id = await ready();
   await send({
     ...clinic.entry('visit.planned', 'case', {
@@ -193,7 +206,15 @@ test('reception sees that a fitting is stopped and when somebody comes, and noth
     const seen = (await (await clinic.as('reception')).get(path).expect(200)).body.cases.find(
       (row: { case: string }) => row.case === id,
     );
-    expect(seen).toMatchObject({ blocked: true, blockedBy: null, size: null, personName: 'Iria Castrelo' });
+    expect(seen).toMatchObject({
+      blocked: false,
+      blockedBy: null,
+      size: null,
+      stage: null,
+      labels: [],
+      personName: 'Iria Castrelo',
+    });
+    expect(seen.ribbon.worn).toEqual([]);
     expect(seen.ribbon.buckles.map(({ kind }: { kind: string }) => kind)).toEqual(['R', 'R']);
     expect(JSON.stringify(seen)).toContain('by telephone');
     expect(JSON.stringify(seen)).not.toMatch(/calf|window|stops|minutes/);

@@ -10,8 +10,8 @@ export const ribbonFrom = (today: ClinicDay): ClinicDay => addDays(today, -daysB
 
 /**
  * A summary as a list shows it: of its ribbon the days that are seen and what is due next. Who may not read the
- * record sees when somebody comes in and that a fitting is stopped, and nothing of what was found or chosen;
- * the note on a visit only when it was written by one who may not read it either.
+ * record sees of whom and of which brace it is and when somebody comes in, and nothing of what was found, chosen, worn or
+ * done; the note on a visit only when it was written by one who may not read it either.
  * @param unread ids of those who may not read the record
  */
 export function listedSummary(
@@ -21,23 +21,29 @@ export function listedSummary(
   unread: ReadonlySet<string>,
 ) {
   const ribbon = shownRibbon(row.ribbon, today);
-  const blocked = row.blockedBy !== null;
-  if (may(role, 'record.read')) return { ...row, ribbon, blocked };
+  if (may(role, 'record.read')) return { ...row, ribbon, blocked: row.blockedBy !== null };
   return {
     ...row,
-    blocked,
+    stage: null,
+    blocked: false,
     blockedBy: null,
     size: null,
+    closed: row.closed === null ? null : ('other' as const),
+    lastDay: null,
+    labels: [],
     ribbon: {
-      worn: ribbon.worn.map(({ from, until }) => ({ from, ...(until ? { until } : {}) })),
+      worn: [],
       buckles: ribbon.buckles
         .filter(({ visit }) => visit)
-        .map(
-          ({ window: _window, motion: _motion, setting: _setting, minutes: _minutes, note, ...buckle }) => ({
-            ...buckle,
-            ...(note !== undefined && buckle.planned && unread.has(buckle.planned.by) ? { note } : {}),
-          }),
-        ),
+        .map(({ day, planned, note, noteBy, kind }): Buckle => ({
+          day,
+          // for what somebody comes in is told only of a visit that was planned
+          kind: planned ? kind : 'V',
+          stage: 'review',
+          visit: true,
+          ...(planned ? { planned } : {}),
+          ...(note !== undefined && noteBy !== undefined && unread.has(noteBy) ? { note } : {}),
+        })),
     },
   };
 }

@@ -1,12 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Not, type DataSource } from 'typeorm';
-import { caseEntity, entryEntity, personEntity, summaryEntity } from '../database/entities';
+import { caseEntity, entryEntity, summaryEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
+import { personNow } from '../people/merging';
+import { writeVisits } from '../visits/visit-rows';
 import type { SealFolder } from '../sealing/seal-key';
 import { verifyCase, type ProofFault } from '../sealing/verify-case';
 import { everyCase } from './every-case';
 import { foldOf, recordedEntry } from './record';
-import { summaryOf, summaryVersion, writePairs } from './summary';
+import { summaryOf, summaryVersion, writePairs, writeSummary } from './summary';
 
 export interface Rebuilt {
   cases: number;
@@ -65,17 +67,17 @@ async function rebuildOne(
         zone,
       );
       if (!state) return void result.failed.push({ case: id, because: 'its opening is not there' });
-      const { familyFirst } = await manager.getRepository(personEntity).findOneByOrFail({ id: row.person });
-      const summary = summaryOf(state, familyFirst);
+      const person = await personNow(manager, row.person);
+      const summary = summaryOf(state, person);
       await writePairs(manager, undefined, state);
+      await writeVisits(manager, undefined, state);
       const stored = await manager.getRepository(summaryEntity).findOneBy({ case: id });
       const fields = Object.keys(summary).filter(
         (field) =>
           !isDeepStrictEqual(summary[field as keyof typeof summary], stored?.[field as keyof typeof summary]),
       );
-      if (fields.length === 0) return;
-      result.differing.push({ case: id, fields });
-      await manager.getRepository(summaryEntity).upsert(summary, ['case']);
+      if (fields.length > 0) result.differing.push({ case: id, fields });
+      await writeSummary(manager, undefined, state, person);
     });
   } catch (error) {
     // one case that cannot be computed keeps no other from it

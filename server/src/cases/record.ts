@@ -92,6 +92,9 @@ export async function snapshotOf(manager: EntityManager, row: CaseRow, zone: str
   return { head: row.head, entries, state: await foldOf(manager, row, entries, zone) };
 }
 
+/** Lets go of what was computed: the clinic's zone decides which day an instant was, and has changed. */
+export const forgetSnapshots = (): void => snapshots.clear();
+
 /** Keeps a case for its next append, once its transaction has been committed. */
 export function keepSnapshot(caseId: string, snapshot: Snapshot): void {
   snapshots.set(caseId, snapshot);

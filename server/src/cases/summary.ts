@@ -2,17 +2,24 @@ import { isDeepStrictEqual } from 'node:util';
 import { caseRibbon, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
 import type { EntityManager } from 'typeorm';
 import { pairsOf } from '@estribo/core/measuring';
-import { pairEntity, summaryEntity, type PairRow, type Summary } from '../database/entities';
+import { pairEntity, summaryEntity, type PairRow, type Person, type Summary } from '../database/entities';
+import { writeCaseWords } from '../people/search-words';
 
 /** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
-export const summaryVersion = 6;
+export const summaryVersion = 7;
 
-/** The row that lists show of a case, computed from its state. */
-export function summaryOf(state: CaseState, personKey: string): Summary {
+/**
+ * The row that lists show of a case, computed from its state.
+ * @param person whom it is of now
+ */
+export function summaryOf(
+  state: CaseState,
+  { id: person, familyFirst: personKey }: Pick<Person, 'id' | 'familyFirst'>,
+): Summary {
   const ribbon = caseRibbon(state);
   return {
     case: state.case,
-    person: state.person,
+    person,
     personKey,
     modelName: state.model.name,
     modelId: state.model.id,
@@ -24,18 +31,29 @@ export function summaryOf(state: CaseState, personKey: string): Summary {
     size: state.sizing.chosen?.decided.size ?? null,
     firstVisit: firstVisit(ribbon) ?? null,
     ribbon,
+    keeper: state.keeping.keeper,
+    closed: state.keeping.closed?.because ?? null,
+    lastDay: state.keeping.lastDay,
+    labels: state.keeping.labels,
     seq: state.seq,
     engine: summaryVersion,
   };
 }
 
-/** Writes a case's summary in the transaction that changed the case. */
+/** Writes a case's summary, and the words it is found by, in the transaction that changed the case. */
 export async function writeSummary(
   manager: EntityManager,
+  before: CaseState | undefined,
   state: CaseState,
-  personKey: string,
+  person: Person,
 ): Promise<void> {
-  await manager.getRepository(summaryEntity).upsert(summaryOf(state, personKey), ['case']);
+  await manager.getRepository(summaryEntity).upsert(summaryOf(state, person), ['case']);
+  const isFoundAsBefore =
+    before !== undefined &&
+    before.modelPin.hash === state.modelPin.hash &&
+    before.programmePin.hash === state.programmePin.hash &&
+    isDeepStrictEqual(before.keeping.labels, state.keeping.labels);
+  if (!isFoundAsBefore) await writeCaseWords(manager, state.case);
 }
 
 /** The pairs of readings of a case, as the clinic's own repeatability counts them. */

@@ -14,7 +14,6 @@ import {
 import { array, boolean, object, string } from 'yup';
 import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { audit } from '../audit/audit';
-import { startsWith } from '../clinic/people-routes';
 import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
@@ -42,6 +41,9 @@ const importBody = object({
 }).noUnknown();
 const retireBody = object({ retired: boolean().strict().required() }).noUnknown();
 
+/** The beginning of a name as a LIKE pattern: what the user typed stands for itself. */
+const startsWith = (text: string) => Like(`${text.replace(/[\\%_]/g, '\\$&')}%`);
+
 /** The family of a region, a maker or a name, as the list asks for it. */
 function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
   const region = textOf(query.region, 'region', 10);
@@ -58,7 +60,7 @@ function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
     ? [
         { ...base, name: startsWith(find) },
         { ...base, maker: startsWith(find) },
-        { ...base, id: Like(`${find.replace(/[\\%_]/g, '\\$&')}%`) },
+        { ...base, id: startsWith(find) },
       ]
     : [base];
 }

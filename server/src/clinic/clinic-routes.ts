@@ -1,12 +1,28 @@
 import { wearRuleSchema } from '@estribo/core/wearing';
+import { isZone } from '@estribo/core/calendar';
+import { Not } from 'typeorm';
 import { object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
-import { clinicEntity } from '../database/entities';
+import { forgetSnapshots } from '../cases/record';
+import { rebuildOlder } from '../cases/rebuild';
+import { backupEntity, caseEntity, clinicEntity, sealEntity, summaryEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
 
 const line = () => string().strict().trim().max(120).nullable().defined();
+const own = object({
+  name: string().strict().trim().required().min(1).max(120),
+  zone: string()
+    .strict()
+    .required()
+    .max(64)
+    .test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
+  letterhead: string().strict().trim().max(400).nullable().defined(),
+})
+  .strict()
+  .noUnknown()
+  .required();
 const numbers = object({
   phone: line(),
   emergency: line(),
@@ -17,7 +33,7 @@ const numbers = object({
   .required();
 
 /** What the clinic says of itself on its sheets, and its own rule for wearing. */
-export function clinicRoutes({ db, now, clinic }: Context): Route[] {
+export function clinicRoutes({ db, now, clinic, sealing }: Context): Route[] {
   return [
     {
       method: 'put',
@@ -45,6 +61,51 @@ export function clinicRoutes({ db, now, clinic }: Context): Route[] {
         });
         Object.assign(clinic, next);
         res.json(clinic);
+      },
+    },
+    {
+      // what stands over its sheets and letters, and by whose clock its days are counted
+      method: 'put',
+      path: '/clinic/name',
+      who: 'users.write',
+      handle: async (req, res, by) => {
+        const sent = valid(own, req.body);
+        const next = { ...sent, letterhead: sent.letterhead === '' ? null : sent.letterhead };
+        await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(clinicEntity);
+          const before = await rows.findOneOrFail({ where: { id: 1 }, lock: { mode: 'pessimistic_write' } });
+          await rows.update({ id: 1 }, next);
+          const { name, zone, letterhead } = before;
+          await audit(manager, {
+            at: now(),
+            user: by.id,
+            action: 'clinic.changed',
+            subject: by.id,
+            detail: changes({ name, zone, letterhead }, next),
+          });
+        });
+        const moved = clinic.zone !== next.zone;
+        Object.assign(clinic, next);
+        if (moved) {
+          forgetSnapshots();
+          await db.getRepository(summaryEntity).update({ engine: Not(0) }, { engine: 0 });
+          await rebuildOlder(db, clinic.zone, sealing);
+        }
+        res.json(clinic);
+      },
+    },
+    {
+      // what is kept of backups: when the last ones were made, and when the record was last sealed
+      method: 'get',
+      path: '/clinic/keeping',
+      who: 'users.read',
+      handle: async (_req, res) => {
+        const [backups, sealed, cases] = await Promise.all([
+          db.getRepository(backupEntity).find({ order: { n: 'DESC' }, take: 10 }),
+          db.getRepository(sealEntity).findOne({ where: {}, order: { n: 'DESC' } }),
+          db.getRepository(caseEntity).count(),
+        ]);
+        res.json({ backups, sealedAt: sealed?.at ?? null, cases, now: now() });
       },
     },
   ];

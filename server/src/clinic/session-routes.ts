@@ -2,20 +2,26 @@ import { languages } from '@estribo/core/access';
 import { verify } from '@node-rs/argon2';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
+import type { SessionData } from 'express-session';
+import { In } from 'typeorm';
 import { number, object, string } from 'yup';
 import { audit } from '../audit/audit';
-import { userEntity } from '../database/entities';
+import { userEntity, type User } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
 import { loginOf } from './login';
+import { codeOf } from './one-time-code';
 import { hashPassword, passwordFaults } from './password';
-import { endSessionsOf } from './session-store';
+import { endSessionsOf, lastsFor } from './session-store';
 
 const credentials = object({
   login: string().strict().required().max(60),
+  /** or a one-time code */
   password: string().strict().required().max(200),
+  /** with a one-time code: the password that is chosen */
+  next: string().strict().max(200),
 })
   .strict()
   .noUnknown()
@@ -29,6 +35,30 @@ const newPassword = object({
   .noUnknown()
   .required();
 
+const pinForm = string()
+  .strict()
+  .required()
+  .matches(/^\d{4,8}$/, 'must be 4 to 8 digits')
+  .test(
+    'not-plain',
+    'is guessed too easily',
+    (pin) => !/^(\d)\1*$/.test(pin) && !'01234567890'.includes(pin) && !'09876543210'.includes(pin),
+  );
+const ownPin = object({ password: string().strict().required().max(200), pin: pinForm })
+  .strict()
+  .noUnknown()
+  .required();
+const takingOver = object({
+  user: string().strict().uuid().required(),
+  pin: string().strict().required().max(8),
+})
+  .strict()
+  .noUnknown()
+  .required();
+
+/** After so many wrong PINs in a row somebody signs in with the password again. */
+const mostWrongPins = 5;
+
 const ownLanguage = object({ language: string().strict().oneOf(languages).required() })
   .strict()
   .noUnknown()
@@ -38,6 +68,8 @@ const ownFingers = object({ threeFingers: number().strict().min(30).max(80).requ
   .strict()
   .noUnknown()
   .required();
+
+type Here = NonNullable<SessionData['here']>;
 
 /** The address a request came from, as far as the trust in proxies reaches; of IPv6 the network. */
 const addressOf = (req: Request): string => ipKeyGenerator(req.ip ?? req.socket.remoteAddress ?? 'unknown');
@@ -71,17 +103,67 @@ export function sessionRoutes(context: Context): Route[] {
   const { db, clinic, now, hub } = context;
   // verified against when the login is unknown, so that the answer takes as long
   const nobody = hashPassword('nobody has this password');
+
+  /** Those who have signed in here with a password within a day's work. */
+  const hereNow = (here: Here): Here => here.filter(({ at }) => now().getTime() - at < lastsFor);
+
+  /** A session of its own for whoever is at the machine now. */
+  const begin = async (req: Request, user: User) => {
+    hub.endSession(req.sessionID);
+    await new Promise<void>((resolve, reject) =>
+      req.session.regenerate((error) => (error ? reject(error as Error) : resolve())),
+    );
+    const { id, name, role, language, threeFingers } = user;
+    req.session.user = { id, name, role, language, threeFingers };
+    req.session.began = now().getTime();
+  };
+
+  /** Who is at the machine, and who else may take over here by PIN. */
+  const answer = async (req: Request) => {
+    const { user = null, locked = false } = req.session;
+    const ids = user ? hereNow(req.session.here ?? []).map((one) => one.user) : [];
+    const found = await db
+      .getRepository(userEntity)
+      .find({ where: { id: In(ids), active: true }, order: { name: 'ASC' } });
+    return {
+      user,
+      clinic,
+      locked,
+      here: found.map(({ id, name, role, pinHash }) => ({ id, name, role, hasPin: pinHash !== null })),
+      ...(context.setUpCode === undefined ? {} : { setUp: true }),
+    };
+  };
+
+  /** @throws Problem 422 until a password is chosen that can stand */
+  const choosePassword = async ({ id, login, name }: User, next: string | undefined) => {
+    if (next === undefined)
+      throw faulty([{ at: 'next', message: 'is needed: choose a password of your own' }]);
+    const faults = passwordFaults(next, [login, name, clinic.name], 'next');
+    if (faults.length > 0) throw faulty(faults);
+    const passwordHash = await hashPassword(next);
+    await inTransaction(db, async (manager) => {
+      await manager
+        .getRepository(userEntity)
+        .update({ id }, { passwordHash, codeHash: null, codeUntil: null });
+      await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
+    });
+  };
+
   return [
     {
       method: 'post',
       path: '/session',
       who: 'open',
       handle: async (req, res) => {
-        const { login: typed, password } = valid(credentials, req.body);
+        const { login: typed, password, next } = valid(credentials, req.body);
         const login = loginOf(typed);
         const user = login && (await db.getRepository(userEntity).findOneBy({ login, active: true }));
         const right = await verify((user && user.passwordHash) || (await nobody), password);
-        if (!user || !right) {
+        const byCode =
+          user && !right && user.codeHash !== null && user.codeUntil !== null && user.codeUntil > now()
+            ? await verify(user.codeHash, codeOf(password))
+            : false;
+        if (!user || !(right || byCode)) {
           await audit(db, {
             at: now(),
             user: null,
@@ -92,32 +174,88 @@ export function sessionRoutes(context: Context): Route[] {
           });
           throw new Problem(401, 'Not signed in', 'Login or password is wrong.');
         }
-        hub.endSession(req.sessionID);
-        await new Promise<void>((resolve, reject) =>
-          req.session.regenerate((error) => (error ? reject(error as Error) : resolve())),
-        );
-        req.session.user = {
-          id: user.id,
-          name: user.name,
-          role: user.role,
-          language: user.language,
-          threeFingers: user.threeFingers,
-        };
-        req.session.began = now().getTime();
+        if (byCode) await choosePassword(user, next);
+        const wasHere = req.session.here ?? [];
+        await begin(req, user);
+        req.session.here = [
+          ...hereNow(wasHere).filter((one) => one.user !== user.id),
+          { user: user.id, at: now().getTime(), wrong: 0 },
+        ];
         await audit(db, { at: now(), user: user.id, action: 'session.opened', subject: user.id });
-        res.json({ user: req.session.user, clinic });
+        res.json(await answer(req));
       },
     },
     {
       method: 'get',
       path: '/session',
       who: 'open',
+      handle: async (req, res) => {
+        res.json(await answer(req));
+      },
+    },
+    {
+      // nobody is at the machine
+      method: 'post',
+      path: '/session/lock',
+      who: 'signed-in',
       handle: (req, res) => {
-        res.json({
-          user: req.session.user ?? null,
-          clinic,
-          ...(context.setUpCode === undefined ? {} : { setUp: true }),
+        req.session.locked = true;
+        hub.endSession(req.sessionID);
+        res.status(204).end();
+      },
+    },
+    {
+      // somebody who has signed in here today is at the machine: the one who locked it, or another
+      method: 'post',
+      path: '/session/switch',
+      who: 'open',
+      handle: async (req, res) => {
+        const { user: id, pin } = valid(takingOver, req.body);
+        const here = hereNow(req.session.here ?? []);
+        const known = here.find((one) => one.user === id);
+        const user = known && (await db.getRepository(userEntity).findOneBy({ id, active: true }));
+        if (!req.session.user || !known || !user || user.pinHash === null || known.wrong >= mostWrongPins)
+          throw new Problem(401, 'Not by PIN', 'Sign in with your password.');
+        if (!(await verify(user.pinHash, pin))) {
+          known.wrong += 1;
+          req.session.here = here;
+          await audit(db, {
+            at: now(),
+            user: null,
+            action: 'session.refused',
+            subject: id,
+            detail: { pin: true },
+          });
+          throw new Problem(
+            401,
+            'Not signed in',
+            known.wrong >= mostWrongPins ? 'Sign in with your password.' : 'The PIN is wrong.',
+          );
+        }
+        const { began } = req.session;
+        await begin(req, user);
+        // whoever switches, the machine's day began when it did
+        req.session.began = began;
+        req.session.here = here.map((one) => (one.user === id ? { ...one, wrong: 0 } : one));
+        await audit(db, { at: now(), user: id, action: 'session.switched', subject: id });
+        res.json(await answer(req));
+      },
+    },
+    {
+      method: 'put',
+      path: '/session/pin',
+      who: 'signed-in',
+      handle: async (req, res, { id }) => {
+        const { password, pin } = valid(ownPin, req.body);
+        const user = await db.getRepository(userEntity).findOneByOrFail({ id });
+        if (!(await verify(user.passwordHash, password)))
+          throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+        const pinHash = await hashPassword(pin);
+        await inTransaction(db, async (manager) => {
+          await manager.getRepository(userEntity).update({ id }, { pinHash });
+          await audit(manager, { at: now(), user: id, action: 'session.pin-chosen', subject: id });
         });
+        res.status(204).end();
       },
     },
     {
@@ -179,7 +317,7 @@ export function sessionRoutes(context: Context): Route[] {
         if (faults.length > 0) throw faulty(faults);
         const passwordHash = await hashPassword(next);
         await inTransaction(db, async (manager) => {
-          await manager.getRepository(userEntity).update({ id }, { passwordHash });
+          await manager.getRepository(userEntity).update({ id }, { passwordHash, codeHash: null });
           await endSessionsOf(manager, id, req.sessionID);
           await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
         });

@@ -20,6 +20,15 @@ export async function endSessionsOf(manager: EntityManager, user: string, but = 
   ]);
 }
 
+/** How many sessions each user has open. */
+export async function sessionsByUser(db: DataSource, now: Date): Promise<ReadonlyMap<string, number>> {
+  const rows = await db.query<{ user: string | null; open: string | number }[]>(
+    "SELECT JSON_VALUE(`data`, '$.user.id') AS `user`, COUNT(*) AS `open` FROM `session` WHERE `expiresAt` > ? GROUP BY 1",
+    [now],
+  );
+  return new Map(rows.flatMap(({ user, open }) => (user ? [[user, Number(open)] as const] : [])));
+}
+
 /** Sessions in MariaDB, so that a restart of the server signs nobody out. */
 export class DatabaseSessionStore extends Store {
   /** sessions whose end was moved lately: it is not moved with every request */

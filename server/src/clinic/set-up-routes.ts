@@ -1,4 +1,3 @@
-import { randomInt, timingSafeEqual } from 'node:crypto';
 import { isZone } from '@estribo/core/calendar';
 import { object, string } from 'yup';
 import { v7 } from 'uuid';
@@ -9,6 +8,7 @@ import { faulty, notFound, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { valid } from '../valid';
 import { loginField } from './login';
+import { isSameCode } from './one-time-code';
 import { hashPassword, passwordFaults } from './password';
 
 const setUp = object({
@@ -27,23 +27,6 @@ const setUp = object({
   .noUnknown()
   .required();
 
-/** Letters and digits that are not mistaken for one another when they are read off a console. */
-const signs = 'ABCDEFGHJKMNPQRSTVWXYZ23456789';
-
-/** A code for one use, printed where only who started the server reads it: 60 bits. */
-export const oneTimeCode = (): string =>
-  Array.from(
-    { length: 12 },
-    (_, i) => `${i > 0 && i % 4 === 0 ? '-' : ''}${signs[randomInt(signs.length)]}`,
-  ).join('');
-
-const same = (one: string, other: string): boolean => {
-  const [left, right] = [one, other].map((text) =>
-    Buffer.from(text.replace(/[^A-Z0-9]/gi, '').toUpperCase()),
-  );
-  return left!.length === right!.length && timingSafeEqual(left!, right!);
-};
-
 /** The first administrator of a clinic that is not there yet. */
 export function setUpRoutes(context: Context): Route[] {
   const { db, now } = context;
@@ -56,7 +39,7 @@ export function setUpRoutes(context: Context): Route[] {
         const { setUpCode } = context;
         if (setUpCode === undefined) throw notFound('set-up: this clinic is set up already');
         const { code, clinic: name, zone, password, ...user } = valid(setUp, req.body);
-        if (!same(code, setUpCode))
+        if (!isSameCode(code, setUpCode))
           throw new Problem(401, 'Not allowed', 'This is not the code on the server’s console.');
         const faults = passwordFaults(password, [user.login, user.name, name]);
         if (faults.length > 0) throw faulty(faults);

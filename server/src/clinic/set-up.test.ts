@@ -10,7 +10,7 @@ import { clinicEntity, userEntity } from '../database/entities';
 import { testClinic, type TestClinic } from '../test-clinic';
 import { certificateFor } from '../tls';
 import { DatabaseSessionStore } from './session-store';
-import { oneTimeCode } from './set-up-routes';
+import { oneTimeCode } from './one-time-code';
 
 let clinic: TestClinic;
 beforeEach(async () => {
@@ -59,7 +59,15 @@ test('a clinic is set up once, by who knows the code on the console', async () =
   expect(both.filter(({ status }) => status === 201)).toHaveLength(1);
   expect((await setUp({})).status).toBe(404);
   expect(await clinic.context.db.getRepository(clinicEntity).find()).toEqual([
-    { id: 1, name: first.clinic, zone: first.zone, phone: null, emergency: null, wearRule: null },
+    {
+      id: 1,
+      name: first.clinic,
+      zone: first.zone,
+      phone: null,
+      emergency: null,
+      wearRule: null,
+      letterhead: null,
+    },
   ]);
   expect(await clinic.context.db.getRepository(userEntity).count()).toBe(1);
   const signedIn = await request(app).post('/api/session').send({ login: 'iago', password: first.password });

@@ -1,27 +1,31 @@
 import { roles, type Role } from '@estribo/core/access';
+import { randomUUID } from 'node:crypto';
 import { boolean, mixed, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty } from '../problem';
+import { faulty, notFound, Problem } from '../problem';
 import { madeId, type Context, type Route } from '../route';
 import { valid } from '../valid';
 import { loginField } from './login';
-import { hashPassword, passwordFaults } from './password';
-import { endSessionsOf } from './session-store';
+import { codeOf, oneTimeCode } from './one-time-code';
+import { hashPassword } from './password';
+import { endSessionsOf, sessionsByUser } from './session-store';
 
 const user = object({
   login: loginField,
   name: string().strict().trim().required().min(1).max(120),
   role: mixed<Role>().oneOf(roles).required(),
   active: boolean().strict().required(),
-  password: string().strict(),
 })
   .strict()
   .noUnknown()
   .required();
 
-export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
+/** A code is good for so long. */
+const codeLasts = 48 * 3600_000;
+
+export function userRoutes({ db, now, hub }: Context): Route[] {
   const users = () => db.getRepository(userEntity);
   return [
     {
@@ -39,11 +43,23 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
       who: 'users.read',
       handle: async (_req, res) => {
         const all = await users().find({
-          select: { id: true, login: true, name: true, role: true, active: true },
           order: { login: 'ASC' },
           take: 500,
         });
-        res.json({ users: all });
+        const open = await sessionsByUser(db, now());
+        res.json({
+          users: all.map(({ id, login, name, role, active, threeFingers, codeUntil, pinHash }) => ({
+            id,
+            login,
+            name,
+            role,
+            active,
+            threeFingers,
+            hasPin: pinHash !== null,
+            codeUntil: codeUntil !== null && codeUntil > now() ? codeUntil.toISOString() : null,
+            sessions: open.get(id) ?? 0,
+          })),
+        });
       },
     },
     {
@@ -52,11 +68,9 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
       who: 'users.write',
       handle: async (req, res, by) => {
         const id = madeId(req);
-        const { password, ...rest } = valid(user, req.body);
-        const faults =
-          password === undefined ? [] : passwordFaults(password, [rest.login, rest.name, clinic.name]);
-        if (faults.length > 0) throw faulty(faults);
-        const fresh = password === undefined ? undefined : await hashPassword(password);
+        const rest = valid(user, req.body);
+        // nobody has this password: who is new signs in with a code
+        const nobodys = await hashPassword(randomUUID());
         await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(userEntity);
           // the administrators are looked at under a lock: two that let each other go leave one
@@ -68,16 +82,14 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
           const sameLogin = await rows.findOneBy({ login: rest.login });
           if (sameLogin && sameLogin.id !== id)
             throw faulty([{ at: 'login', message: 'belongs to another user' }]);
-          if (!known && fresh === undefined)
-            throw faulty([{ at: 'password', message: 'is required for a new user' }]);
           const staysAdministrator = rest.role === 'administrator' && rest.active;
           if (administrators.length === 1 && administrators[0]!.id === id && !staysAdministrator)
             throw faulty([
               { at: rest.active ? 'role' : 'active', message: 'must stay: this is the last administrator' },
             ]);
           // an insert of its own, never an upsert: that would take another user's row for its login
-          if (known) await rows.update({ id }, { ...rest, ...(fresh ? { passwordHash: fresh } : {}) });
-          else await rows.insert({ id, ...rest, passwordHash: fresh! });
+          if (known) await rows.update({ id }, rest);
+          else await rows.insert({ id, ...rest, passwordHash: nobodys });
           const { login, name, role, active } = known ?? {};
           await audit(manager, {
             at: now(),
@@ -91,6 +103,49 @@ export function userRoutes({ db, now, hub, clinic }: Context): Route[] {
         });
         hub.endUser(id);
         res.json({ id, ...rest });
+      },
+    },
+    {
+      // shown once; by it a password is chosen at the next sign-in. Until then nobody signs in for this user
+      method: 'post',
+      path: '/users/:id/code',
+      who: 'users.write',
+      handle: async (req, res, by) => {
+        const id = String(req.params.id);
+        if (id === by.id)
+          throw new Problem(409, 'One’s own', 'One’s own password is changed under one’s own name.');
+        const code = oneTimeCode();
+        const until = new Date(now().getTime() + codeLasts);
+        const [codeHash, passwordHash] = await Promise.all([
+          hashPassword(codeOf(code)),
+          hashPassword(randomUUID()),
+        ]);
+        await inTransaction(db, async (manager) => {
+          const rows = manager.getRepository(userEntity);
+          const known = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+          if (!known) throw notFound('user');
+          if (!known.active) throw new Problem(409, 'Closed', 'This account is closed: open it first.');
+          await rows.update({ id }, { codeHash, codeUntil: until, passwordHash, pinHash: null });
+          await endSessionsOf(manager, id);
+          await audit(manager, { at: now(), user: by.id, action: 'user.code-given', subject: id });
+        });
+        hub.endUser(id);
+        res.status(201).json({ code, until: until.toISOString() });
+      },
+    },
+    {
+      method: 'post',
+      path: '/users/:id/sign-out',
+      who: 'users.write',
+      handle: async (req, res, by) => {
+        const id = String(req.params.id);
+        await inTransaction(db, async (manager) => {
+          if (!(await manager.getRepository(userEntity).existsBy({ id }))) throw notFound('user');
+          await endSessionsOf(manager, id, id === by.id ? req.sessionID : '');
+          await audit(manager, { at: now(), user: by.id, action: 'user.signed-out', subject: id });
+        });
+        hub.endUser(id, id === by.id ? req.sessionID : undefined);
+        res.status(204).end();
       },
     },
   ];

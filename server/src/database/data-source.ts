@@ -7,6 +7,7 @@ import { ProofAndAudit1764000000003 } from './migrations/0003-proof-and-audit';
 import { Language1764000000004 } from './migrations/0004-language';
 import { PhaseTemplates1764000000005 } from './migrations/0005-phase-templates';
 import { ClinicNumbers1764000000006 } from './migrations/0006-clinic-numbers';
+import { PeopleAndVisits1764000000007 } from './migrations/0007-people-and-visits';
 
 const migrations = [
   TheRecord1764000000001,
@@ -15,6 +16,7 @@ const migrations = [
   Language1764000000004,
   PhaseTemplates1764000000005,
   ClinicNumbers1764000000006,
+  PeopleAndVisits1764000000007,
 ];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */

@@ -2,7 +2,7 @@ import { EntitySchema } from 'typeorm';
 import type { Language, Role } from '@estribo/core/access';
 import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
-import type { Ribbon } from '@estribo/core/logbook';
+import type { ClosingReason, FittedLabel, Ribbon, VisitPurpose } from '@estribo/core/logbook';
 import type { Stage } from '@estribo/core/record';
 import type { ClinicWearRule } from '@estribo/core/wearing';
 
@@ -30,6 +30,8 @@ export interface Clinic {
   emergency: string | null;
   /** the clinic's own rule for wearing that grows; none ships */
   wearRule: ClinicWearRule | null;
+  /** what stands under the clinic's name on its sheets and letters: address, registration */
+  letterhead: string | null;
 }
 export const clinicEntity = new EntitySchema<Clinic>({
   name: 'clinic',
@@ -40,6 +42,7 @@ export const clinicEntity = new EntitySchema<Clinic>({
     phone: { type: 'varchar', length: 120, nullable: true },
     emergency: { type: 'varchar', length: 120, nullable: true },
     wearRule: { type: 'json', nullable: true },
+    letterhead: { type: 'varchar', length: 400, nullable: true },
   },
 });
 
@@ -53,6 +56,11 @@ export interface User {
   language: Language;
   /** how broad three of the user's fingers are, mm; null: never measured */
   threeFingers: number | null;
+  /** by it somebody takes over at a machine where they signed in this day */
+  pinHash: string | null;
+  /** a code that is good for one sign-in, by which a password is chosen, and until when */
+  codeHash: string | null;
+  codeUntil: Date | null;
 }
 export const userEntity = new EntitySchema<User>({
   name: 'user',
@@ -66,6 +74,9 @@ export const userEntity = new EntitySchema<User>({
     active: { type: 'boolean' },
     language: { type: 'varchar', length: 8, default: 'en' },
     threeFingers: { type: 'float', nullable: true },
+    pinHash: { type: 'varchar', length: 255, nullable: true },
+    codeHash: { type: 'varchar', length: 255, nullable: true },
+    codeUntil: { ...instant, nullable: true },
   },
   indices: [{ name: 'user_login', columns: ['login'], unique: true }],
 });
@@ -93,6 +104,11 @@ export interface Person {
   givenFirst: string;
   familyFirst: string;
   born: ClinicDay;
+  /** the clinic's running number, given when the person is entered */
+  number: number;
+  /** the person that this one is the same as; nothing of it is moved, so that it can be undone */
+  mergedInto: string | null;
+  mergedAt: Date | null;
 }
 export const personEntity = new EntitySchema<Person>({
   name: 'person',
@@ -103,11 +119,91 @@ export const personEntity = new EntitySchema<Person>({
     givenFirst: { type: 'varchar', length: 161 },
     familyFirst: { type: 'varchar', length: 161 },
     born: { type: 'date' },
+    number: { type: 'int', generated: 'increment' },
+    mergedInto: { ...uuid, nullable: true },
+    mergedAt: { ...instant, nullable: true },
   },
+  foreignKeys: [refers('person_is', 'mergedInto', 'person')],
   indices: [
+    { name: 'person_number', columns: ['number'], unique: true },
+    { name: 'person_merged', columns: ['mergedInto'] },
+    { name: 'person_born', columns: ['born'] },
     { name: 'person_given_first', columns: ['givenFirst'] },
     { name: 'person_family_first', columns: ['familyFirst', 'id'] },
   ],
+});
+
+/** A word by which a person is found; computed from the person and those merged into it. */
+export interface PersonWord {
+  word: string;
+  person: string;
+}
+export const personWordEntity = new EntitySchema<PersonWord>({
+  name: 'person_word',
+  columns: {
+    word: { type: 'varchar', length: 40, primary: true, charset: 'ascii', collation: 'ascii_bin' },
+    person: { ...uuid, primary: true },
+  },
+  indices: [{ name: 'person_word_person', columns: ['person'] }],
+  foreignKeys: [refers('person_word_of', 'person', 'person')],
+});
+
+/** A word by which a case is found: those of its person, of its brace, of the labels that were read. */
+export interface CaseWord {
+  word: string;
+  case: string;
+}
+export const caseWordEntity = new EntitySchema<CaseWord>({
+  name: 'case_word',
+  columns: {
+    word: { type: 'varchar', length: 40, primary: true, charset: 'ascii', collation: 'ascii_bin' },
+    case: { ...uuid, primary: true },
+  },
+  indices: [{ name: 'case_word_case', columns: ['case'] }],
+  foreignKeys: [refers('case_word_of', 'case', 'case')],
+});
+
+export const visitStates = ['planned', 'kept', 'cancelled'] as const;
+export type VisitState = (typeof visitStates)[number];
+
+/**
+ * A visit on its day. Of a case the rows are computed from its entries, and may be rebuilt at any time; a visit of somebody
+ * who has no case yet is kept here alone.
+ */
+export interface VisitRow {
+  id: string;
+  person: string;
+  case: string | null;
+  day: ClinicDay;
+  /** HH:MM */
+  time: string | null;
+  purpose: VisitPurpose;
+  note: string | null;
+  noteBy: string | null;
+  /** who planned it, or changed it last */
+  by: string;
+  state: VisitState;
+}
+export const visitEntity = new EntitySchema<VisitRow>({
+  name: 'visit',
+  columns: {
+    id: { ...uuid, primary: true },
+    person: uuid,
+    case: { ...uuid, nullable: true },
+    day: { type: 'date' },
+    time: { type: 'varchar', length: 5, nullable: true },
+    purpose: { type: 'varchar', length: 12 },
+    note: { type: 'varchar', length: 400, nullable: true },
+    noteBy: { ...uuid, nullable: true },
+    by: uuid,
+    state: { type: 'varchar', length: 10 },
+  },
+  indices: [
+    { name: 'visit_day', columns: ['day', 'time', 'id'] },
+    { name: 'visit_person', columns: ['person', 'day'] },
+    { name: 'visit_case', columns: ['case'] },
+  ],
+  foreignKeys: [refers('visit_of_person', 'person', 'person'), refers('visit_of_case', 'case', 'case')],
 });
 
 /** Content a case may hold on to: programmes and models, by hash, never changed. */
@@ -329,6 +425,14 @@ export interface Summary {
   /** the next day the patient comes in */
   firstVisit: ClinicDay | null;
   ribbon: Ribbon;
+  /** who has the case in hand */
+  keeper: string;
+  /** why it is closed */
+  closed: ClosingReason | null;
+  /** the day of what was observed last */
+  lastDay: ClinicDay;
+  /** what stands on the labels of what was fitted */
+  labels: FittedLabel[];
   seq: number;
   engine: number;
 }
@@ -348,6 +452,10 @@ export const summaryEntity = new EntitySchema<Summary>({
     size: { type: 'varchar', length: 20, nullable: true },
     firstVisit: { type: 'date', nullable: true },
     ribbon: { type: 'json' },
+    keeper: uuid,
+    closed: { type: 'varchar', length: 12, nullable: true },
+    lastDay: { type: 'date' },
+    labels: { type: 'json' },
     seq: { type: 'int' },
     engine: { type: 'int' },
   },
@@ -356,6 +464,7 @@ export const summaryEntity = new EntitySchema<Summary>({
     { name: 'summary_person', columns: ['person'] },
     { name: 'summary_person_key', columns: ['personKey', 'case'] },
     { name: 'summary_model_name', columns: ['modelName', 'case'] },
+    { name: 'summary_last_day', columns: ['closed', 'lastDay'] },
     { name: 'summary_engine', columns: ['engine', 'case'] },
   ],
   foreignKeys: [refers('summary_of_case', 'case', 'case')],
@@ -445,6 +554,23 @@ export const phaseTemplateEntity = new EntitySchema<PhaseTemplateRow>({
   indices: [{ name: 'phase_template_name', columns: ['name'], unique: true }],
 });
 
+/** A backup that was made, as the command that makes it leaves word. */
+export interface BackupRow {
+  n: number;
+  at: Date;
+  file: string;
+  bytes: number;
+}
+export const backupEntity = new EntitySchema<BackupRow>({
+  name: 'backup',
+  columns: {
+    n: { type: 'int', primary: true, generated: 'increment' },
+    at: instant,
+    file: { type: 'varchar', length: 255 },
+    bytes: { type: 'double' },
+  },
+});
+
 export const entities = [
   clinicEntity,
   userEntity,
@@ -462,4 +588,8 @@ export const entities = [
   sealHeadEntity,
   auditEntity,
   phaseTemplateEntity,
+  personWordEntity,
+  caseWordEntity,
+  visitEntity,
+  backupEntity,
 ];

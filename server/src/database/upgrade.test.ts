@@ -102,7 +102,7 @@ test.each(dumps)('%s, with data in it, comes forward whole: lists, record, proof
     db: db!,
     log: pino({ level: 'silent' }),
     now,
-    clinic: { name: 'Upgraded', zone, phone: null, emergency: null, wearRule: null },
+    clinic: { name: 'Upgraded', zone, phone: null, emergency: null, wearRule: null, letterhead: null },
     hub: new InstrumentHub(),
     pulse: new Pulse(url),
     sealing,

@@ -5,6 +5,7 @@ import { register } from '../catalogue/registry';
 import { hashPassword } from '../clinic/password';
 import { clinicEntity, entities, personEntity, phaseTemplateEntity, userEntity } from '../database/entities';
 import { Pulse } from '../health';
+import { fillPersonWords } from '../people/search-words';
 import { InstrumentHub } from '../instruments/hub';
 import type { Context } from '../route';
 import { demoCases, fittingKit } from './cases';
@@ -46,6 +47,7 @@ export async function loadDemo(
     familyFirst: `${familyName} ${givenName}`,
   }));
   await db.getRepository(personEntity).insert(people);
+  await fillPersonWords(db);
   const personOf = (who: DemoName) => people.find(({ givenName }) => givenName === who)!;
   const context: Context = {
     db,

@@ -8,6 +8,7 @@ export const demoClinic = {
   emergency: '112',
   // none ships: a clinic writes its own
   wearRule: null,
+  letterhead: 'Ribeira road 4, Ribanova',
 };
 
 /** The password of every demo sign-in. */

@@ -147,7 +147,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     {
       method: 'get',
       path: '/instruments',
-      who: 'record.read',
+      who: 'instruments.read',
       handle: async (_req, res) => {
         const rows = await db.getRepository(instrumentEntity).find({ order: { kind: 'ASC', id: 'ASC' } });
         res.json({ instruments: rows });
@@ -330,7 +330,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       // every calibration there was, the newest first
       method: 'get',
       path: '/instruments/:id/calibrations',
-      who: 'record.read',
+      who: 'instruments.read',
       handle: async (req, res) => {
         const instrument = String(req.params.id);
         if (!(await db.getRepository(instrumentEntity).existsBy({ id: instrument })))

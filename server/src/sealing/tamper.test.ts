@@ -180,6 +180,8 @@ test('a case rolled back to an earlier state of itself, keyed hashes and all, is
   // the whole case away
   for (const [table, column] of [
     ['summary', 'case'],
+    ['case_word', 'case'],
+    ['visit', 'case'],
     ['reading_pair', 'case'],
     ['entry', 'case'],
     ['case', 'id'],

@@ -1,0 +1,2 @@
+export { likeness, turnedDay, type Likeness, type NamedPerson } from './doubles';
+export { soughtWords, wordsOf, wordsOfDay, type SoughtWord } from './words';

@@ -228,7 +228,7 @@ const routeRequest: fc.Arbitrary<Made> = fc
       fc.record({ givenName: anyValue, familyName: anyValue, born: anyValue }),
       fc.record({ calibratedOn: anyValue, offset: anyValue }),
       fc.record({
-        person: fc.constant(clinic?.person ?? ''),
+        person: fc.constant(null).map(() => clinic.person),
         day: fc.constantFrom('2027-01-08', '2026-02-30', '0001-01-01'),
         time: fc.constantFrom<unknown>('10:30', null, '24:00'),
         purpose: fc.constantFrom('review', 'first', 'x'),
@@ -236,7 +236,12 @@ const routeRequest: fc.Arbitrary<Made> = fc
         state: fc.constantFrom('planned', 'cancelled', 'x'),
       }),
       fc.record({ name: anyValue, zone: fc.constantFrom('Europe/Madrid', 'x'), letterhead: anyValue }),
-      fc.record({ into: fc.oneof(anyValue, fc.constant(clinic?.person ?? '')) }),
+      fc.record({
+        into: fc.oneof(
+          anyValue,
+          fc.constant(null).map(() => clinic.person),
+        ),
+      }),
       fc.record({
         id: word,
         kind: fc.constant('tape'),

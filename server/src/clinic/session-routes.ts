@@ -1,4 +1,5 @@
 import { languages } from '@estribo/core/access';
+import { anyId } from '@estribo/core/record';
 import { verify } from '@node-rs/argon2';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
@@ -49,7 +50,7 @@ const ownPin = object({ password: string().strict().required().max(200), pin: pi
   .noUnknown()
   .required();
 const takingOver = object({
-  user: string().strict().uuid().required(),
+  user: anyId().required(),
   pin: string().strict().required().max(8),
 })
   .strict()

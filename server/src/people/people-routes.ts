@@ -1,5 +1,6 @@
 import { addDays, dayOf } from '@estribo/core/calendar';
 import { likeness, turnedDay, wordsOf, type NamedPerson } from '@estribo/core/people';
+import { anyId } from '@estribo/core/record';
 import { In, type EntityManager } from 'typeorm';
 import { array, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
@@ -25,7 +26,7 @@ const named = {
   familyName: string().strict().trim().required().min(1).max(80),
   born: dayField,
 };
-const uuids = () => array().of(string().strict().uuid().required()).max(50).strict();
+const uuids = () => array().of(anyId().required()).max(50).strict();
 const person = object({
   ...named,
   /** people that were looked at and are others; null: nobody could be asked, the server was away */
@@ -37,7 +38,7 @@ const person = object({
   .noUnknown()
   .required();
 
-const merging = object({ into: string().strict().uuid().required() }).strict().noUnknown().required();
+const merging = object({ into: anyId().required() }).strict().noUnknown().required();
 
 const pickName = ({ givenName, familyName, born }: NamedPerson) => ({ givenName, familyName, born });
 const pageLength = 50;

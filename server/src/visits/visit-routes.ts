@@ -1,6 +1,7 @@
 import { may, roles } from '@estribo/core/access';
 import { addDays, clinicDay, dayOf } from '@estribo/core/calendar';
 import { visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
+import { anyId } from '@estribo/core/record';
 import { Between, In, Not } from 'typeorm';
 import { mixed, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
@@ -21,7 +22,7 @@ import { madeId, textOf, wholeOf, type Context, type Route, type SignedIn } from
 import { dayField, valid } from '../valid';
 
 const visit = object({
-  person: string().strict().uuid().required(),
+  person: anyId().required(),
   day: dayField,
   time: string()
     .strict()

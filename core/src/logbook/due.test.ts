@@ -64,7 +64,7 @@ test('visits that were not kept, with who planned them and what for', () => {
       kind: 'F',
       stage: 'screen',
       visit: true,
-      planned: { entry: fitting, by: userId },
+      planned: { entry: fitting, by: userId, purpose: 'fitting' },
     },
     {
       day: '2026-12-02',
@@ -72,7 +72,8 @@ test('visits that were not kept, with who planned them and what for', () => {
       stage: 'review',
       visit: true,
       note: 'with her son',
-      planned: { entry: review, by: userId },
+      noteBy: userId,
+      planned: { entry: review, by: userId, purpose: 'review' },
     },
   ]);
   expect(state(log).visits.find(({ entry }) => entry === kept)!.kept).toBe(true);

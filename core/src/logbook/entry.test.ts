@@ -12,6 +12,7 @@ import frozen7 from './frozen/version-7.json';
 import frozen8 from './frozen/version-8.json';
 import frozen9 from './frozen/version-9.json';
 import frozen10 from './frozen/version-10.json';
+import frozen11 from './frozen/version-11.json';
 import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
@@ -30,6 +31,7 @@ import {
   foldedWork,
   beltContext,
   foldedBelt,
+  foldedKept,
   foldedLists,
   foldedNewly,
   stopsMade,
@@ -122,6 +124,7 @@ test('every kind is in a frozen set', () => {
     frozen8,
     frozen9,
     frozen10,
+    frozen11,
   ].flatMap(({ entries }) => kindsOf(entries));
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
@@ -231,6 +234,13 @@ test('the frozen entries of version 10, how it went on and how it is worn, still
     ).toEqual([]);
   const state = foldCase(frozen10.entries as unknown as AnyRecordedEntry[], beltContext)!;
   expect(JSON.parse(JSON.stringify(foldedWorn(state)))).toEqual(frozen10.folded);
+});
+
+test('the frozen entries of version 11, how the case is kept and who comes when, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen11.entries)
+    expect(faultsOf(entry)).toEqual([]);
+  const state = foldCase(frozen11.entries as unknown as AnyRecordedEntry[], testContext)!;
+  expect(JSON.parse(JSON.stringify(foldedKept(state)))).toEqual(frozen11.folded);
 });
 
 test('stations stand apart: two at one place are no contour', () => {

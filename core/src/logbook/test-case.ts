@@ -164,6 +164,13 @@ export const foldedNewly = ({ screening, limbs, calls, measuring, sizing, stages
     height: sizing.height,
   });
 
+/** What the frozen entries of version 11 are compared by. */
+export const foldedKept = ({ keeping, visits, lines }: CaseState) => ({
+  keeping,
+  visits,
+  takenOver: lines.flatMap(({ entry }) => entry.from ?? []),
+});
+
 /** The stops of both hinges as a setting has them. */
 export const stopsMade = (medial: HingeStops, lateral: HingeStops = medial) => ({
   setting: 'hinge-stops',

@@ -7,7 +7,7 @@ test.each([
   ['Ana-María', ['ana', 'maria', 'anamaria']],
   // by the Unicode letters' usual romanisation; from memory
   ['Łukasz Größe', ['lukasz', 'grosse']],
-  ['Ольга', ['olga']],
+  ['Борис', ['boris']],
   ['Xunco Malla 2', ['xunco', 'malla', '2']],
   ['  ', []],
 ])('%s is found by %j', (text, words) => expect(wordsOf(text)).toEqual(words));

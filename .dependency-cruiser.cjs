@@ -34,6 +34,8 @@ const screens = [
   'parts',
   'browser',
   'frame',
+  'visits',
+  'people',
   'figure',
   'case',
   'instruments',

@@ -4,8 +4,6 @@ import {
   catalogue,
   fits,
   modelsPage,
-  peoplePage,
-  person,
   provenCase,
   staff,
   versions,
@@ -48,7 +46,7 @@ export const outbox = new Outbox({
   emptied: () => {
     void queries.invalidateQueries({ queryKey: ['bench'] });
     void queries.invalidateQueries({ queryKey: ['cases'] });
-    void queries.invalidateQueries({ queryKey: ['people'] });
+    for (const key of ['people', 'person', 'visits']) void queries.invalidateQueries({ queryKey: [key] });
   },
   signedOut: () => void queries.invalidateQueries({ queryKey: ['session'] }),
 });
@@ -77,18 +75,23 @@ export function useZone(): string {
 /** What the clinic says of itself: its name, whom to call, its own rule for wearing. */
 export function useClinic() {
   const { clinic } = useSession().data ?? {};
-  return { name: '', phone: null, emergency: null, wearRule: null, ...clinic };
+  return { name: '', phone: null, emergency: null, wearRule: null, letterhead: null, ...clinic };
+}
+
+/** The instant, in milliseconds since 1970, looked at again every minute. */
+export function useMinute(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 60_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
 }
 
 /** The clinic's day, looked at again every minute. */
 export function useToday(): string {
   const zone = useZone();
-  const [now, setNow] = useState(() => new Date().toISOString());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(new Date().toISOString()), 60_000);
-    return () => clearInterval(timer);
-  }, []);
-  return dayOf(now, zone);
+  return dayOf(new Date(useMinute()).toISOString(), zone);
 }
 
 export const useSending = () => useSyncExternalStore(outbox.subscribe, () => outbox.sending);
@@ -136,28 +139,32 @@ export const useProvenCase = (caseId: string, enabled = true) =>
 const nextPage = (last: { more: boolean }, pages: { length: number }[] | unknown[]) =>
   last.more ? pages.length * 50 : undefined;
 
-export const useBench = () =>
+/** What of the Bench is looked at. */
+export interface BenchWanted {
+  region?: string;
+  role?: string;
+  keeper?: string;
+}
+
+export const useBench = ({ region = '', role = '', keeper = '' }: BenchWanted = {}) =>
   useInfiniteQuery({
-    queryKey: ['bench'],
-    queryFn: ({ pageParam }) => ask(benchPage, `/bench?skip=${pageParam}`),
+    queryKey: ['bench', region, role, keeper],
+    queryFn: ({ pageParam }) =>
+      ask(benchPage, `/bench?region=${region}&role=${role}&keeper=${keeper}&skip=${pageParam}`),
+    placeholderData: (before) => before,
     initialPageParam: 0,
     getNextPageParam: nextPage,
     refetchInterval: 60_000,
   });
 
-export const useCases = (find: string) =>
+/** @param meant what the words mean beside themselves, as the address has it */
+export const useCases = (find: string, meant = '') =>
   useInfiniteQuery({
-    queryKey: ['cases', find],
-    queryFn: ({ pageParam }) => ask(casesPage, `/cases?find=${encodeURIComponent(find)}&skip=${pageParam}`),
+    queryKey: ['cases', find, meant],
+    queryFn: ({ pageParam }) =>
+      ask(casesPage, `/cases?find=${encodeURIComponent(find)}${meant}&skip=${pageParam}`),
     initialPageParam: 0,
     getNextPageParam: nextPage,
-    placeholderData: (before) => before,
-  });
-
-export const usePeople = (find: string) =>
-  useQuery({
-    queryKey: ['people', find],
-    queryFn: () => ask(peoplePage, `/people?find=${encodeURIComponent(find)}`),
     placeholderData: (before) => before,
   });
 
@@ -170,17 +177,10 @@ export const contentQuery = <T>(sort: 'programme' | 'model', hash: string | unde
   gcTime: Infinity,
 });
 
-export const usePerson = (id: string | undefined) =>
-  useQuery({
-    queryKey: ['person', id],
-    queryFn: () => ask(person, `/people/${id}`),
-    enabled: id !== undefined,
-    staleTime: 300_000,
-  });
-
-export const useCatalogue = () =>
+export const useCatalogue = (enabled = true) =>
   useQuery({
     queryKey: ['catalogue'],
+    enabled,
     queryFn: () => ask(catalogue, '/catalogue'),
     staleTime: 300_000,
   });

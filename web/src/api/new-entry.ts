@@ -10,7 +10,7 @@ export const newEntry = <K extends KindName>(
   kind: K,
   at: { case: string; stage: EntryStage; zone: string; by: string },
   body: BodyOf<K>,
-  links: Pick<Entry<K>, 'replaces' | 'reason' | 'expects'> = {},
+  links: Partial<Pick<Entry<K>, 'replaces' | 'reason' | 'expects' | 'from' | 'observedAt'>> = {},
 ): Entry<K> => ({
   id: v7(),
   ...at,

@@ -13,6 +13,8 @@ import { Shell } from './shell';
 import { SignIn } from '../clinic/sign-in';
 
 const Cases = lazy(() => import('../cases/cases'));
+const PeoplePage = lazy(() => import('../people/people-page'));
+const PersonPage = lazy(() => import('../people/person-page'));
 const NewCase = lazy(() => import('../cases/new-case'));
 const Catalogue = lazy(() => import('../catalogue/catalogue'));
 const ModelPage = lazy(() => import('../catalogue/model-page'));
@@ -51,6 +53,8 @@ function Screens() {
               <Route path="/bench" element={<Bench />} />
               <Route path="/cases" element={<Cases />} />
               <Route path="/cases/new" element={<NewCase />} />
+              <Route path="/people" element={<PeoplePage />} />
+              <Route path="/people/:personId" element={<PersonPage />} />
               <Route path="/password" element={<OwnPassword />} />
               <Route path="/clinic" element={<ClinicPage />} />
               <Route path="/catalogue" element={<Catalogue />} />

@@ -114,6 +114,7 @@ export function Shell() {
         <nav aria-label={t('nav.label')}>
           {may(user.role, 'bench.read') && <Tab to="/bench">{t('nav.bench')}</Tab>}
           {may(user.role, 'bench.read') && <Tab to="/cases">{t('nav.cases')}</Tab>}
+          {may(user.role, 'people.read') && <Tab to="/people">{t('nav.people')}</Tab>}
           {may(user.role, 'catalogue.read') && <Tab to="/catalogue">{t('nav.catalogue')}</Tab>}
           {may(user.role, 'users.read') && <Tab to="/clinic">{t('nav.clinic')}</Tab>}
         </nav>

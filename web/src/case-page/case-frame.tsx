@@ -9,7 +9,7 @@ import { ArrowLeft } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useToday, useUser, useZone } from '../api/clinic';
+import { useMinute, useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
 import { useHotkeys } from '../browser/hotkeys';
 import { statureIn } from '../case/stature';
@@ -40,10 +40,12 @@ import {
 } from '../case/case-context';
 import { Calls } from '../case/calls';
 import { formatPhase } from '../screening/print-order';
+import { CaseKeeping, KeptInMind, Siblings } from './case-keeping';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
 import { NewerVersion } from './newer-version';
 import { StageHelp } from './stage-help';
+import { TakenOver } from './taken-over';
 import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from '../case/use-case';
 import { useKeptFocus } from '../case/kept-focus';
@@ -305,6 +307,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
     return <Screen key={stage} />;
   }, [stage]);
   const due = firstVisit(caseRibbon(state));
+  const now = useMinute();
   return (
     <CaseContext value={work}>
       <SelectionContext value={selection}>
@@ -361,6 +364,8 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                       {t('record.doesNotHold')}
                     </Notice>
                   )}
+                  <KeptInMind />
+                  {(stage === 'screen' || stage === 'measure') && <TakenOver state={state} now={now} />}
                   <Calls />
                   {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
                   {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
@@ -480,13 +485,16 @@ function CaseHead({
       <Link to="/bench">
         <ArrowLeft size={18} aria-hidden /> {t('nav.bench')}
       </Link>
-      <Link to={`/cases?of=${encodeURIComponent(who)}`} title={t('case.all', { who })}>
+      <Link to={`/people/${state.person}`} title={t('case.all', { who })}>
         {who}
       </Link>
-      <p>
-        {named('bodyPart', `${state.side}-${state.programme.region}`)} · {programmeTitle(state.programme)}
-        {size_ ? `, ${t('case.size', { size: size_ })}` : ''}
-      </p>
+      <div style={{ minWidth: 0, maxWidth: 380 }}>
+        <p>
+          {named('bodyPart', `${state.side}-${state.programme.region}`)} · {programmeTitle(state.programme)}
+          {size_ ? `, ${t('case.size', { size: size_ })}` : ''}
+        </p>
+        <Siblings caseId={state.case} person={state.person} />
+      </div>
       {order && window ? (
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
@@ -511,6 +519,7 @@ function CaseHead({
             {due < today ? t('case.late', { day: formatDay(due) }) : t('case.next', { day: formatDay(due) })}
           </span>
         )}
+        <CaseKeeping who={who} />
         <Button onPress={nextUnit} aria-label={t('case.unit', { unit })}>
           {unit} · °
         </Button>

@@ -9,7 +9,14 @@ import { formatNeutralZero } from '@estribo/core/measuring';
 import { named, t } from '../messages';
 import { checkWords, operationWords, partName, settingWords, stepWords } from '../messages/fitting';
 import { checkOf, saidFound } from '../checking/found';
-import { formatDay, formatDistance, formatFine, formatMinutes, formatReading } from '../parts/format';
+import {
+  formatDay,
+  formatDistance,
+  formatFine,
+  formatMinutes,
+  formatReading,
+  percent,
+} from '../parts/format';
 import { saidOfLimbs } from '../screening/limbs-felt';
 import { barName } from '../shaping/bar-words';
 import { formatWork } from '../shaping/format-work';
@@ -26,15 +33,19 @@ const sideOf = (side: Side): string => (side === 'midline' ? '' : named('side', 
 
 const listed = (...parts: (string | false | undefined)[]): string => parts.filter(Boolean).join(', ');
 
-/** A line of the record in words, short enough for one line of the screen. */
+/**
+ * A line of the record in words, short enough for one line of the screen.
+ * @param nameOf a user's name
+ */
 export function describeEntry(
   { entry, status }: Pick<RecordLine, 'entry' | 'status'>,
   state: CaseState,
   unit: LengthUnit,
+  nameOf: (user: string) => string = () => '',
 ): Described {
   return status === 'unreadable' || !isKind(entry.kind)
     ? { title: t('entry.unreadable'), rest: String(entry.kind) }
-    : describe(entry, state, unit);
+    : describe(entry, state, unit, nameOf);
 }
 
 /** What the server computed in the place of a decision that is not in force. */
@@ -44,7 +55,12 @@ export function describeOtherwise(entry: AnyRecordedEntry, state: CaseState, uni
   return value ?? '';
 }
 
-function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): Described {
+function describe(
+  entry: AnyRecordedEntry,
+  state: CaseState,
+  unit: LengthUnit,
+  nameOf: (user: string) => string = () => '',
+): Described {
   switch (entry.kind) {
     case 'case.opened':
       return { title: t('entry.opened'), value: named('side', entry.body.side), rest: state.model.name };
@@ -60,8 +76,28 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
     case 'visit.planned':
       return {
         title: t('entry.visit'),
-        value: formatDay(entry.body.day),
+        value: listed(formatDay(entry.body.day), entry.body.time),
         rest: listed(named('purpose', entry.body.purpose), entry.body.note),
+      };
+    case 'case.closed':
+      return {
+        title: t('entry.closed'),
+        value: named('closing', entry.body.because),
+        rest: entry.body.note ?? '',
+      };
+    case 'case.reopened':
+      return { title: t('entry.reopened'), rest: entry.body.note ?? '' };
+    case 'case.handed-over':
+      return { title: t('entry.handed'), value: nameOf(entry.body.to), rest: entry.body.note ?? '' };
+    case 'case.noted':
+      return { title: t('entry.noted'), rest: entry.body.text };
+    case 'label.read':
+      return {
+        title: t('entry.labelRead'),
+        value: listed(
+          entry.body.serial && t('keeping.serialIs', { serial: entry.body.serial }),
+          entry.body.lot && t('keeping.lotIs', { lot: entry.body.lot }),
+        ),
       };
     case 'record.withdrawn':
       return { title: t('entry.withdrawn'), rest: entry.reason ?? '' };
@@ -147,7 +183,7 @@ function describe(entry: AnyRecordedEntry, state: CaseState, unit: LengthUnit): 
                 entry.body.margin === undefined || entry.body.decides === undefined
                   ? t('entry.oneSize')
                   : t('entry.sizeRest', {
-                      percent: Math.round(entry.body.probability * 100),
+                      percent: percent(entry.body.probability),
                       margin: formatReading(entry.body.margin, unitOfAxis(state, entry.body.decides), unit),
                     }),
             }),

@@ -60,7 +60,8 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
       <ul>
         {lines.slice(0, shown).map((line) => {
           const { entry, status } = line;
-          const said = describeEntry(line, state, unit);
+          const said = describeEntry(line, state, unit, nameOf);
+          const writer = nameOf(entry.by);
           const struck = status === 'replaced' || status === 'withdrawn' || status === 'not-in-force';
           // when an entry was observed may be what cannot be read of it
           const at = new Date(status === 'unreadable' ? entry.receivedAt : entry.observedAt);
@@ -82,8 +83,10 @@ export function RecordStrip({ state, today }: { state: CaseState; today: string 
           return (
             <Line key={entry.id}>
               <Small>{isToday ? time.format(at) : date.format(at)}</Small>
-              <p title={`${nameOf(entry.by)}${heir ? ` · ${heir.reason ?? ''} (${nameOf(heir.by)})` : ''}`}>
+              <p title={heir ? `${heir.reason ?? ''} (${nameOf(heir.by)})` : undefined}>
                 {struck ? <s>{words}</s> : words}
+                {writer && <Small> · {t('entry.by', { name: writer })}</Small>}
+                {entry.from && <Small> · {t('entry.takenOver')}</Small>}
                 {entry.replaces !== undefined && entry.kind !== 'record.withdrawn' && (
                   <Small> · {entry.reason}</Small>
                 )}

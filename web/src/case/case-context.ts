@@ -69,12 +69,15 @@ export const useWork = (): CaseWork => within(useContext(CaseContext));
 export const useSelection = (): Selection => within(useContext(SelectionContext));
 
 /**
- * What may be done in a stage now: what the role may, not while a finding stops the fitting, and not before what
- * the stage waits for is there. Looking is free.
+ * What may be done in a stage now: what the role may, not while a finding stops the fitting or the case is closed, and not
+ * before what the stage waits for is there. Looking is free.
  */
 export function useMay(stage: Stage): (permission: Permission) => boolean {
   const { state, user } = useWork();
-  const isOpen = state.stages[stage].status !== 'blocked' && stillNeeded(state, stage).length === 0;
+  const isOpen =
+    !state.keeping.closed &&
+    state.stages[stage].status !== 'blocked' &&
+    stillNeeded(state, stage).length === 0;
   return (permission) => isOpen && may(user.role, permission);
 }
 

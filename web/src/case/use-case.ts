@@ -4,20 +4,13 @@ import { foldCase } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import {
-  contentQuery,
-  entriesKey,
-  usePerson,
-  usePosted,
-  useProvenCase,
-  useZone,
-  type HeldEntries,
-} from '../api/clinic';
+import { contentQuery, entriesKey, usePosted, useProvenCase, useZone, type HeldEntries } from '../api/clinic';
+import { usePerson } from '../api/people';
 import { queries } from '../api/queries';
 import { ask, RefusedError } from '../api/http';
 
 /** All entries of a case: what is known is kept, what came after what is whole is fetched. */
-async function fetchEntries(caseId: string): Promise<HeldEntries> {
+export async function fetchEntries(caseId: string): Promise<HeldEntries> {
   for (;;) {
     const held = () => queries.getQueryData<HeldEntries>(entriesKey(caseId)) ?? { entries: [], whole: 0 };
     const { whole } = held();
@@ -87,7 +80,8 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
   );
   const known =
     person.data ??
-    (personWaiting && ({ id: opened!.body.person, ...(personWaiting.body as object) } as Person));
+    (personWaiting &&
+      ({ id: opened!.body.person, numbers: [], ...(personWaiting.body as object) } as unknown as Person));
   return {
     ...(state ? { open: { state, person: known, waiting, holds: proof.data?.proof.holds } } : {}),
     missing:

@@ -1,20 +1,25 @@
 import { may } from '@estribo/core/access';
-import { Plus } from 'lucide-react';
+import { CalendarPlus, Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useCases, useToday, useUser } from '../api/clinic';
+import { useCases, useCatalogue, useToday, useUser } from '../api/clinic';
+import { saidOfLabel } from '../case/label';
 import { color, narrow, size } from '../look/tokens';
-import { named, t } from '../messages';
-import { Button } from '../parts/button';
+import { named, programmeTitle, t } from '../messages';
+import { Button, IconButton } from '../parts/button';
 import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
-import { Page, Row, Sheet, Soft } from '../parts/layout';
+import { Page, Row, Sheet, Small, Soft } from '../parts/layout';
 import { formatDay } from '../parts/format';
+import { toldApart } from '../people/person-words';
+import { VisitDialog } from '../visits/visit-dialog';
 
 const Line = styled.li`
   display: grid;
-  grid-template-columns: minmax(160px, 1.2fr) minmax(200px, 1.6fr) minmax(120px, 1fr) minmax(110px, 0.8fr);
+  grid-template-columns:
+    minmax(150px, 1.1fr) minmax(120px, 0.8fr) minmax(200px, 1.6fr) minmax(80px, 0.6fr) minmax(100px, 0.7fr)
+    44px;
   gap: 4px 16px;
   align-items: center;
   min-height: 56px;
@@ -44,7 +49,8 @@ export default function Cases() {
   const wanted = useDeferredValue(find.trim());
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), [params]);
-  const found = useCases(wanted);
+  const found = useCases(wanted, useMeantFamilies(wanted));
+  const [planning, plan] = useState<{ who: string; person: string; caseId: string }>();
   if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
   const rows = found.data?.pages.flatMap(({ cases }) => cases);
   const mayOpen = may(user.role, 'record.read');
@@ -77,16 +83,24 @@ export default function Cases() {
             {rows.map((row) => (
               <Line key={row.case}>
                 {mayOpen ? (
-                  <Link to={`/cases/${row.case}/${row.stage}`}>{row.personName}</Link>
+                  <Link to={`/cases/${row.case}/${row.stage ?? 'screen'}`}>{row.personName}</Link>
                 ) : (
-                  <b>{row.personName}</b>
+                  <Link to={`/people/${row.person}`}>{row.personName}</Link>
                 )}
+                <Small>{toldApart({ born: row.born, numbers: [row.number] })}</Small>
                 <span>
                   {named('bodyPart', `${row.side}-${row.region}`)}, {row.modelName}
                   {row.size && `, ${t('case.size', { size: row.size })}`}
+                  {row.labels.length > 0 && (
+                    <Small> {t('cases.labelled', { label: row.labels.map(saidOfLabel).join('; ') })}</Small>
+                  )}
                 </span>
                 <span style={row.blocked ? { color: color('madder'), fontWeight: 700 } : undefined}>
-                  {row.blocked ? t('cases.blocked') : named('stages', row.stage)}
+                  {row.closed
+                    ? t('cases.closed')
+                    : row.blocked
+                      ? t('cases.blocked')
+                      : row.stage && named('stages', row.stage)}
                 </span>
                 <span
                   style={{
@@ -100,6 +114,16 @@ export default function Cases() {
                       : formatDay(row.firstVisit)
                     : ''}
                 </span>
+                {may(user.role, 'visits.write') && !row.closed ? (
+                  <IconButton
+                    aria-label={t('visits.planFor', { who: row.personName })}
+                    onPress={() => plan({ who: row.personName, person: row.person, caseId: row.case })}
+                  >
+                    <CalendarPlus size={18} aria-hidden />
+                  </IconButton>
+                ) : (
+                  <span />
+                )}
               </Line>
             ))}
           </ul>
@@ -112,6 +136,29 @@ export default function Cases() {
           </Button>
         </Row>
       )}
+      {planning && <VisitDialog {...planning} onClose={() => plan(undefined)} />}
     </Page>
   );
+}
+
+/** A word as it is looked for: small letters without accents. */
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** The families whose title, in the language spoken, has a word that begins as one that was typed. */
+function useMeantFamilies(find: string): string {
+  const user = useUser();
+  const families = useCatalogue(may(user.role, 'catalogue.read')).data?.families ?? [];
+  return plain(find)
+    .split(/[^a-z0-9]+/)
+    .filter((word) => word.length > 2)
+    .flatMap((word) =>
+      families
+        .filter((family) =>
+          plain(programmeTitle(family))
+            .split(/[^a-z0-9]+/)
+            .some((one) => one.startsWith(word)),
+        )
+        .map(({ id }) => `&family=${word}~${encodeURIComponent(id)}`),
+    )
+    .join('');
 }

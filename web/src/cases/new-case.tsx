@@ -1,44 +1,30 @@
 import { may } from '@estribo/core/access';
 import { pairedSides, regionNames, regions, type Region, type Side } from '@estribo/core/anatomy';
-import { useDeferredValue, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useState } from 'react';
+import type { AnyEntry } from '@estribo/core/logbook';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import type { Person } from '@estribo/core/answers';
-import {
-  contentQuery,
-  outbox,
-  useCatalogue,
-  useModels,
-  usePeople,
-  usePerson,
-  useToday,
-  useUser,
-  useZone,
-} from '../api/clinic';
+import { contentQuery, outbox, useCatalogue, useModels, useUser, useZone } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { newEntry } from '../api/new-entry';
+import { holdPerson, useCasesOf, usePerson } from '../api/people';
+import { useKnownOf } from '../case/known-of';
+import { FindPerson } from '../people/find-person';
+import { PersonForm } from '../people/person-form';
+import { fullName, toldApart } from '../people/person-words';
+import { braceOf } from '../visits/visit-dialog';
 import { queries } from '../api/queries';
 import { color } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
-import { DayField } from '../parts/day-field';
-import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { formatDate } from '../parts/format';
+import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
-
-const People = styled.ul`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  max-height: 216px;
-  overflow: auto;
-  padding: 4px;
-`;
 
 const Chosen = styled.div`
   display: flex;
@@ -53,9 +39,13 @@ const Chosen = styled.div`
 /** A case as it is chosen, before it is opened; null: another person than the one that was asked for. */
 interface NewCaseDraft {
   picked?: string | null;
+  adding?: boolean;
   region?: Region;
-  side?: Side;
+  /** one of a pair, both at once */
+  side?: Side | 'both';
   choice?: string;
+  /** what is known of the person is not taken over */
+  anew?: boolean;
 }
 
 export default function NewCase() {
@@ -91,7 +81,14 @@ export default function NewCase() {
   const [familyHash, modelHash] = choice?.split(' ') ?? [];
   const family = catalogue.data.families.find(({ hash }) => hash === familyHash);
   const model = models.find(({ hash }) => hash === modelHash);
-  const side = region && regions[region] === 'midline' ? ('midline' as const) : pairSide;
+  const sides: Side[] =
+    region && regions[region] === 'midline'
+      ? ['midline']
+      : pairSide === 'both'
+        ? [...pairedSides]
+        : pairSide
+          ? [pairSide]
+          : [];
 
   const choose = (value: string) => {
     setDraft({ ...draft, choice: value });
@@ -100,25 +97,38 @@ export default function NewCase() {
     void queries.prefetchQuery(contentQuery('model', hash));
     void queries.prefetchQuery(contentQuery('programme', programmeHash));
   };
+  const known = useKnownOf(person?.id, familyHash, modelHash, sides);
   const open = () => {
-    if (!person || !side || !model || !family) return setProblem(t('cases.needsAll'));
+    if (!person || sides.length === 0 || !model || !family) return setProblem(t('cases.needsAll'));
     void save(async () => {
-      const id = v7();
-      await outbox.postEntry(
-        newEntry(
-          'case.opened',
-          { case: id, stage: 'case', zone, by: user.id },
-          {
-            person: person.id,
-            side,
-            programme: { id: family.id, version: family.version, hash: family.hash },
-            model: { id: model.id, version: model.version, hash: model.hash },
-          },
-        ),
-        user,
-      );
+      const opened: string[] = [];
+      for (const side of sides) {
+        const id = v7();
+        opened.push(id);
+        await outbox.postEntry(
+          newEntry(
+            'case.opened',
+            { case: id, stage: 'case', zone, by: user.id },
+            {
+              person: person.id,
+              side,
+              programme: { id: family.id, version: family.version, hash: family.hash },
+              model: { id: model.id, version: model.version, hash: model.hash },
+            },
+          ),
+          user,
+        );
+        for (const one of draft.anew ? [] : (known?.taken[side] ?? []))
+          await outbox.postEntry(
+            newEntry(one.kind, { case: id, stage: one.stage, zone, by: user.id }, one.body, {
+              from: one.from,
+              observedAt: one.observedAt,
+            }) as AnyEntry,
+            user,
+          );
+      }
       setDraft({});
-      await navigate(`/cases/${id}/screen`);
+      await navigate(`/cases/${opened[0]}/screen`);
     });
   };
 
@@ -130,23 +140,24 @@ export default function NewCase() {
           <h2>{t('cases.who')}</h2>
           {person ? (
             <Chosen>
-              <b>
-                {person.givenName} {person.familyName}
-              </b>
-              <Soft>{t('cases.born', { born: formatDate(person.born) })}</Soft>
+              <b>{fullName(person)}</b>
+              <Soft>{toldApart(person)}</Soft>
               <Button look="quiet" autoFocus onPress={() => setDraft({ ...draft, picked: null })}>
                 {t('cases.another')}
               </Button>
             </Chosen>
           ) : (
             <ChoosePerson
+              adding={draft.adding === true}
+              onAdding={(adding) => setDraft({ ...draft, adding })}
               onChosen={(one) => {
                 // known at once: what shows the choice must not come late and take the focus from what is done next
-                queries.setQueryData(['person', one.id], one);
-                setDraft({ ...draft, picked: one.id });
+                holdPerson(one);
+                setDraft({ ...draft, adding: false, picked: one.id });
               }}
             />
           )}
+          {person && <BracesOf person={person.id} />}
         </Stack>
       </Sheet>
       <Sheet>
@@ -167,7 +178,10 @@ export default function NewCase() {
             {region && regions[region] === 'pair' && (
               <Choice
                 label={t('cases.side')}
-                options={pairedSides.map((value) => ({ value, label: named('side', value) }))}
+                options={[
+                  ...pairedSides.map((value) => ({ value, label: named('side', value) })),
+                  { value: 'both' as const, label: t('cases.both') },
+                ]}
                 value={pairSide}
                 onChange={(side) => setDraft({ ...draft, side })}
               />
@@ -194,127 +208,74 @@ export default function NewCase() {
           {region && listed.data && families.length === 0 && <Soft>{t('cases.noModels')}</Soft>}
         </Stack>
       </Sheet>
-      {problem && !(person && side && model) && (
+      {known && (
+        <Sheet>
+          <Stack $gap={8}>
+            <Tick isSelected={!draft.anew} onChange={(on) => setDraft({ ...draft, anew: !on })}>
+              {t('cases.takeOver', { brace: known.brace })}
+            </Tick>
+            <Soft>
+              {sides
+                .map((side) => {
+                  const taken = known.taken[side] ?? [];
+                  const readings = taken.filter(({ stage }) => stage === 'measure').length;
+                  return `${side === 'midline' ? '' : `${named('side', side)}: `}${t('keeping.readings', { count: readings })}, ${t('keeping.looks', { count: taken.length - readings })}`;
+                })
+                .join(' · ')}
+              {'. '}
+              {t('cases.takeOverHow')}
+            </Soft>
+          </Stack>
+        </Sheet>
+      )}
+      {problem && !(person && sides.length > 0 && model) && (
         <Notice tone="stop" live>
           {problem}
         </Notice>
       )}
       <Row>
         <Button look="main" onPress={open} isDisabled={saving}>
-          {t('cases.open')}
+          {t(sides.length > 1 ? 'cases.openBoth' : 'cases.open')}
         </Button>
       </Row>
     </Page>
   );
 }
 
-interface NewPersonDraft {
-  adding: boolean;
-  given: string;
-  family: string;
-  born?: string;
-}
-
-const nobody: NewPersonDraft = { adding: false, given: '', family: '' };
-
-const withBorn = ({ adding, given, family }: NewPersonDraft, born: string | undefined): NewPersonDraft => ({
+/** Somebody who is here already, or somebody new. */
+function ChoosePerson({
   adding,
-  given,
-  family,
-  ...(born ? { born } : {}),
-});
-
-function ChoosePerson({ onChosen }: { onChosen: (person: Person) => void }) {
-  const user = useUser();
-  const today = useToday();
-  const [find, setFind] = useState('');
-  const wanted = useDeferredValue(find.trim());
-  const people = usePeople(wanted);
-  const [draft, setDraft] = useDraft<NewPersonDraft>('new-person', nobody);
-  const { adding, given, family, born } = draft;
-  const [problem, setProblem] = useState<string>();
-  const add = () => {
-    if (given.trim() === '' || family.trim() === '' || !born) return setProblem(t('cases.personNeeds'));
-    if (born > today) return setProblem(t('cases.bornLater'));
-    const fresh: Person = { id: v7(), givenName: given.trim(), familyName: family.trim(), born };
-    const { id, ...body } = fresh;
-    void outbox
-      .post({
-        user: user.id,
-        userName: user.name,
-        method: 'PUT',
-        path: `/people/${id}`,
-        body,
-        caseId: '',
-      })
-      .then(() => {
-        setDraft(nobody);
-        onChosen(fresh);
-      });
-  };
-  if (adding)
-    return (
-      <Stack>
-        <Row $align="flex-end">
-          <Field
-            label={t('cases.given')}
-            value={given}
-            onChange={(text) => setDraft({ ...draft, given: text })}
-            autoFocus
-            maxLength={80}
-          />
-          <Field
-            label={t('cases.family')}
-            value={family}
-            onChange={(text) => setDraft({ ...draft, family: text })}
-            maxLength={80}
-          />
-          <DayField
-            label={t('cases.bornLabel')}
-            value={born}
-            onChange={(day) => setDraft(withBorn(draft, day))}
-          />
-        </Row>
-        {problem && (
-          <Notice tone="stop" live>
-            {problem}
-          </Notice>
-        )}
-        <Row>
-          <Button look="main" onPress={add}>
-            {t('cases.addPerson')}
-          </Button>
-          <Button look="quiet" onPress={() => setDraft(nobody)}>
-            {t('common.cancel')}
-          </Button>
-        </Row>
-      </Stack>
-    );
+  onAdding,
+  onChosen,
+}: {
+  adding: boolean;
+  onAdding: (adding: boolean) => void;
+  onChosen: (person: Person) => void;
+}) {
+  if (adding) return <PersonForm onDone={onChosen} onCancel={() => onAdding(false)} />;
   return (
     <Stack $gap={10}>
-      <Field
-        label={t('cases.findPerson')}
-        value={find}
-        onChange={setFind}
-        type="search"
-        autoFocus
-        maxLength={80}
-      />
-      <People aria-label={t('cases.people')}>
-        {people.data?.people.map((one) => (
-          <li key={one.id}>
-            <Button onPress={() => onChosen(one)}>
-              {one.givenName} {one.familyName} · {one.born.slice(0, 4)}
-            </Button>
-          </li>
-        ))}
-      </People>
-      {people.data?.more && <Soft>{t('cases.morePeople')}</Soft>}
-      {people.data?.people.length === 0 && <Soft role="status">{t('cases.noPerson', { find: wanted })}</Soft>}
-      {people.isError && <Loading away />}
+      <FindPerson label={t('cases.findPerson')} onChosen={onChosen} />
       <Row>
-        <Button onPress={() => setDraft({ ...draft, adding: true })}>{t('cases.newPerson')}</Button>
+        <Button onPress={() => onAdding(true)}>{t('cases.newPerson')}</Button>
       </Row>
     </Stack>
+  );
+}
+
+/** The braces somebody has already. */
+function BracesOf({ person }: { person: string }) {
+  const cases = useCasesOf(person).data?.cases ?? [];
+  if (cases.length === 0) return null;
+  return (
+    <Row aria-label={t('peoplePage.cases')}>
+      <Soft>{t('peoplePage.cases')}:</Soft>
+      {cases.map((one) => (
+        <Link key={one.case} to={`/cases/${one.case}/${one.stage ?? 'screen'}`} style={{ minHeight: 24 }}>
+          {braceOf(one)}
+          {one.closed ? ` (${t('cases.closed')})` : ''}
+        </Link>
+      ))}
+    </Row>
   );
 }

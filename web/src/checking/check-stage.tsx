@@ -7,6 +7,7 @@ import { stillNeeded, type CaseState } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import styled from 'styled-components';
 import { useFigureLayer, useMay, useSelection, useWork } from '../case/case-context';
+import { Label } from '../case/label';
 import { color, narrow, size } from '../look/tokens';
 import { asWorn, hingeLevel } from '../figure/layer';
 import { named, t } from '../messages';
@@ -193,6 +194,7 @@ export default function CheckStage() {
         </Notice>
       )}
       {mayCheck && checks.length > 0 && !isSigned && result !== 'open' && <Signature />}
+      <Label />
     </>
   );
 }

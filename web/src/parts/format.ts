@@ -120,3 +120,11 @@ export const formatTime = (instant: string, zone: string): string =>
 
 export const formatClock = (minutes: number): string =>
   `${Math.floor(minutes / 60)}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;
+
+/** Never "100 %": a reading is never certain. */
+export const percent = (probability: number): string =>
+  probability > 0.99
+    ? t('sizing.over', { percent: 99 })
+    : probability < 0.01
+      ? t('sizing.under', { percent: 1 })
+      : `${Math.round(probability * 100)} %`;

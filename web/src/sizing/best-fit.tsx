@@ -10,7 +10,8 @@ import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
 import { Row, Small, Soft, Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
-import { marginOf, percent, saidOfMargin } from './size-answer';
+import { percent } from '../parts/format';
+import { marginOf, saidOfMargin } from './size-answer';
 
 const List = styled.ol`
   max-height: 420px;

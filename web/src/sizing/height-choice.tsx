@@ -5,7 +5,7 @@ import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { percent } from './size-answer';
+import { percent } from '../parts/format';
 
 export interface ChosenHeight {
   height: HeightChoice['height'] | undefined;

@@ -1,3 +1,4 @@
+import { percent } from '../parts/format';
 import type { CaseState } from '@estribo/core/logbook';
 import { helpfulReading, type SizeMatch } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
@@ -101,11 +102,3 @@ export function saidOfMargin(
     ? t('sizing.margin', { length, place, against: neighbour })
     : t('sizing.marginEnd', { length, place });
 }
-
-/** Never "100 %": a reading is never certain. */
-export const percent = (probability: number): string =>
-  probability > 0.99
-    ? t('sizing.over', { percent: 99 })
-    : probability < 0.01
-      ? t('sizing.under', { percent: 1 })
-      : `${Math.round(probability * 100)} %`;

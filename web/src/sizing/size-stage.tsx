@@ -19,7 +19,8 @@ import { formatReading, unitSign } from '../parts/format';
 import { BestFit } from './best-fit';
 import { HeightWork, heightNow, type ChosenHeight } from './height-choice';
 import { formatAxis, unitOfAxis } from './print-axis';
-import { percent, SizeAnswer } from './size-answer';
+import { percent } from '../parts/format';
+import { SizeAnswer } from './size-answer';
 import { SizeMore } from './size-more';
 import { SizeStrips } from './size-strips';
 

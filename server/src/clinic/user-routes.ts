@@ -1,6 +1,6 @@
 import { roles, type Role } from '@estribo/core/access';
 import { randomUUID } from 'node:crypto';
-import { boolean, mixed, object, string } from 'yup';
+import { boolean, mixed, number, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
@@ -17,6 +17,8 @@ const user = object({
   name: string().strict().trim().required().min(1).max(120),
   role: mixed<Role>().oneOf(roles).required(),
   active: boolean().strict().required(),
+  /** laid on a ruler, mm; absent, it stays as it was */
+  threeFingers: number().strict().min(30).max(80).nullable(),
 })
   .strict()
   .noUnknown()

@@ -3,7 +3,7 @@ import { decideSignature, narrowerChecks } from '@estribo/core/checking';
 import { decideSetting } from '@estribo/core/setting';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
-import type { BodyOf } from '@estribo/core/logbook';
+import type { BodyOf, VisitPurpose } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
@@ -272,9 +272,15 @@ const asOrdered = (kit: Kit, from: ClinicDay) =>
 const review = (kit: Kit, skin: 'clear' | 'fades-within-30-min', pain: number, hours: number) =>
   kit.writer.write('review.found', 'review', { skin, pain, hours });
 
-const visit = (kit: Kit, days: number, purpose: 'fitting' | 'review', note?: string) =>
+const visit = (
+  kit: Kit,
+  days: number,
+  purpose: VisitPurpose,
+  { note, time }: { note?: string; time?: string } = {},
+) =>
   kit.writer.write('visit.planned', purpose === 'review' ? 'review' : 'case', {
     day: kit.day(days),
+    ...(time ? { time } : {}),
     purpose,
     ...(note ? { note } : {}),
   });
@@ -330,7 +336,7 @@ export const demoCases: readonly DemoCase[] = [
         donned: 45,
       });
       await kit.check();
-      await visit(kit, 4, 'review');
+      await visit(kit, 4, 'review', { time: '11:15' });
     },
   },
   {
@@ -365,7 +371,7 @@ export const demoCases: readonly DemoCase[] = [
       const day = await fitted(kit, -9, -10, 489, 384);
       await asOrdered(kit, day);
       await kit.teach();
-      await visit(kit, -1, 'review', 'ask about the night');
+      await visit(kit, -1, 'review', { note: 'ask about the night', time: '12:15' });
     },
   },
   {
@@ -390,7 +396,7 @@ export const demoCases: readonly DemoCase[] = [
       const day = await fitted(kit, -13, -14, 421, 338);
       await asOrdered(kit, day);
       await kit.teach();
-      await visit(kit, 0, 'review');
+      await visit(kit, 0, 'review', { time: '10:30' });
     },
   },
   {
@@ -402,7 +408,7 @@ export const demoCases: readonly DemoCase[] = [
       await kit.open();
       await kit.screen(['calf-swollen', 'diabetes']);
       await kit.order(kit.day(-6));
-      await visit(kit, 2, 'fitting', 'only when the ward has cleared the calf');
+      await visit(kit, 2, 'fitting', { note: 'only when the ward has cleared the calf', time: '10:00' });
     },
   },
   {
@@ -460,7 +466,7 @@ export const demoCases: readonly DemoCase[] = [
         1,
       );
       await kit.strap('strap-3');
-      await visit(kit, 0, 'fitting');
+      await visit(kit, 0, 'fitting', { time: '16:00', note: 'with the helper from the ward' });
     },
   },
   {
@@ -479,7 +485,7 @@ export const demoCases: readonly DemoCase[] = [
       await kit.shape();
       await kit.strap();
       await kit.check({ 'hinge-height': -9 });
-      await visit(kit, 1, 'fitting', 'hinge sat low: longer upper straps');
+      await visit(kit, 1, 'fitting', { note: 'hinge sat low: longer upper straps', time: '09:30' });
     },
   },
   {

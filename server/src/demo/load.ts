@@ -1,16 +1,32 @@
+import { dayOf } from '@estribo/core/calendar';
 import { pinOf, programmes } from '@estribo/core/programmes';
 import type { DataSource, EntitySchema } from 'typeorm';
 import { v7 } from 'uuid';
 import { register } from '../catalogue/registry';
 import { hashPassword } from '../clinic/password';
-import { clinicEntity, entities, personEntity, phaseTemplateEntity, userEntity } from '../database/entities';
+import {
+  clinicEntity,
+  entities,
+  personEntity,
+  phaseTemplateEntity,
+  userEntity,
+  visitEntity,
+} from '../database/entities';
 import { Pulse } from '../health';
 import { fillPersonWords } from '../people/search-words';
 import { InstrumentHub } from '../instruments/hub';
 import type { Context } from '../route';
 import { demoCases, fittingKit } from './cases';
 import { demoModels } from './models';
-import { demoClinic, demoPassword, demoPeople, demoStaff, demoTemplates, type DemoName } from './people';
+import {
+  demoClinic,
+  demoFirstVisits,
+  demoPassword,
+  demoPeople,
+  demoStaff,
+  demoTemplates,
+  type DemoName,
+} from './people';
 import { caseWriter } from './writer';
 
 /**
@@ -73,6 +89,21 @@ export async function loadDemo(
       ),
     );
   }
+  const reception = staff.find(({ role }) => role === 'reception')!;
+  await db.getRepository(visitEntity).insert(
+    demoFirstVisits.map(({ who, time, note }) => ({
+      id: v7(),
+      person: personOf(who).id,
+      case: null,
+      day: dayOf(now().toISOString(), demoClinic.zone),
+      time,
+      purpose: 'first' as const,
+      note,
+      noteBy: note === null ? null : reception.id,
+      by: reception.id,
+      state: 'planned' as const,
+    })),
+  );
   await db
     .getRepository(phaseTemplateEntity)
     .insert(demoTemplates.map((one) => ({ id: v7(), ...one, invented: true })));

@@ -20,6 +20,7 @@ export const demoStaff: readonly { login: string; name: string; role: Role }[] =
   { login: 'marga', name: 'Marga Rial', role: 'reception' },
   { login: 'lia', name: 'Lia Couso', role: 'reader' },
   { login: 'iago', name: 'Iago Lema', role: 'administrator' },
+  { login: 'xela', name: 'Xela Dopazo', role: 'orthotist' },
 ];
 
 export const demoPeople = [
@@ -43,7 +44,15 @@ export const demoPeople = [
   ['Pilar', 'Fontán', '1957-05-21'],
   ['Breixo', 'Salgado', '1987-02-03'],
   ['Amaro', 'Cancela', '1976-04-30'],
+  ['Ramón', 'Lestegás', '1951-07-19'],
+  ['Aldara', 'Vence', '2013-02-27'],
 ] as const;
+
+/** Who is expected today and has no case yet. */
+export const demoFirstVisits: readonly { who: DemoName; time: string; note: string | null }[] = [
+  { who: 'Ramón', time: '09:00', note: 'brings the referral' },
+  { who: 'Aldara', time: '12:40', note: null },
+];
 
 export type DemoName = (typeof demoPeople)[number][0];
 

@@ -41,13 +41,36 @@ export async function fetchSession(): Promise<HeldSession> {
   return session;
 }
 
-/** Signs in, and remembers who has done so on this machine. */
-export async function signIn(login: string, password: string): Promise<void> {
-  const session = await call<Session>('POST', '/session', { login, password });
+/**
+ * Signs in, and remembers who has done so on this machine.
+ * @param next with a one-time code: the password that is chosen
+ */
+export async function signIn(login: string, password: string, next?: string): Promise<void> {
+  await begin(
+    await call<Session>('POST', '/session', { login, password, ...(next === undefined ? {} : { next }) }),
+  );
+}
+
+/** Takes over at this machine by PIN, or unlocks it. */
+export async function takeOver(user: string, pin: string): Promise<void> {
+  await begin(await call<Session>('POST', '/session/switch', { user, pin }));
+}
+
+/** Locks this machine: what is typed stays where it is. */
+export async function lock(): Promise<void> {
+  await call('POST', '/session/lock');
+  await queries.invalidateQueries({ queryKey: ['session'] });
+  bell?.postMessage('locked');
+}
+
+/** Whoever is at the machine now: another one finds nothing of who was there before, the same one everything. */
+async function begin(session: Session): Promise<void> {
   await speak(session.user!.language ?? 'en');
   localStorage.removeItem(signedOutKey);
-  queries.clear();
+  const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
+  if (before !== session.user!.id) queries.clear();
   queries.setQueryData(['session'], session);
+  if (before === session.user!.id) void queries.invalidateQueries();
   bell?.postMessage('signed in');
   const { id, name, role } = session.user!;
   await machine.signIns.put({ user: id, name, role, at: new Date().toISOString() }).catch(() => {});

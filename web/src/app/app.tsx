@@ -1,9 +1,12 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { Fragment, lazy, Suspense, useEffect } from 'react';
+import { Fragment, lazy, Suspense, useEffect, useState } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
 import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { outbox, useSession } from '../api/clinic';
 import { queries } from '../api/queries';
+import { lock } from '../api/session';
+import { useIdle } from '../browser/use-idle';
+import { LockScreen } from '../clinic/lock-screen';
 import { language, locale } from '../messages';
 import { Loading } from '../parts/loading';
 import { Bench } from '../bench/bench';
@@ -56,7 +59,7 @@ function Screens() {
               <Route path="/people" element={<PeoplePage />} />
               <Route path="/people/:personId" element={<PersonPage />} />
               <Route path="/password" element={<OwnPassword />} />
-              <Route path="/clinic" element={<ClinicPage />} />
+              <Route path="/clinic/:section?" element={<ClinicPage />} />
               <Route path="/catalogue" element={<Catalogue />} />
               <Route path="/catalogue/families/:hash" element={<FamilyPage />} />
               <Route path="/catalogue/:modelId" element={<ModelPage />} />
@@ -74,6 +77,9 @@ function Screens() {
   );
 }
 
+/** A machine that nobody touches for so long locks itself. */
+const idleMinutes = 10;
+
 /** What is behind the sign-in; the outbox works while somebody is signed in. */
 function SignedIn() {
   const { data, isPending, error } = useSession();
@@ -89,18 +95,38 @@ function SignedIn() {
     }, 1000);
     return () => clearTimeout(timer);
   }, []);
+  const locked = data?.locked === true;
+  useIdle(idleMinutes, () => {
+    // a server that is away could not let anybody in again
+    if (user && !locked) lock().catch(() => {});
+  });
   if (data?.user)
     return (
       // another person's screen begins anew, and one in another language: nothing of the one before is left
       <Fragment key={`${data.user.id} ${language}`}>
         <I18nProvider locale={locale}>
-          <Net>
-            <Outlet />
-          </Net>
+          {locked && <LockScreen />}
+          <BehindTheLock locked={locked}>
+            <Net>
+              <Outlet />
+            </Net>
+          </BehindTheLock>
         </I18nProvider>
       </Fragment>
     );
   if (isPending) return <Loading away={false} />;
   if (error) return <Loading away />;
   return <Navigate to="/sign-in" replace />;
+}
+
+/** What is under a lock stays as it was, out of sight and out of reach; a page that begins locked shows nothing. */
+function BehindTheLock({ locked, children }: { locked: boolean; children: React.ReactNode }) {
+  const [begun, begin] = useState(!locked);
+  if (!locked && !begun) begin(true);
+  if (!begun) return null;
+  return (
+    <div hidden={locked} inert={locked}>
+      {children}
+    </div>
+  );
 }

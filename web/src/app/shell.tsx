@@ -10,6 +10,7 @@ import { useMutation } from '@tanstack/react-query';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
 import { KeysHelp } from '../frame/keys-help';
+import { LockButton } from '../frame/lock-button';
 import { NotSecure } from '../frame/not-secure';
 import { OutboxOfOthers, OutboxState, OutboxUnsent } from '../frame/outbox-state';
 import { useTheme } from '../browser/preferences';
@@ -116,7 +117,7 @@ export function Shell() {
           {may(user.role, 'bench.read') && <Tab to="/cases">{t('nav.cases')}</Tab>}
           {may(user.role, 'people.read') && <Tab to="/people">{t('nav.people')}</Tab>}
           {may(user.role, 'catalogue.read') && <Tab to="/catalogue">{t('nav.catalogue')}</Tab>}
-          {may(user.role, 'users.read') && <Tab to="/clinic">{t('nav.clinic')}</Tab>}
+          {may(user.role, 'instruments.read') && <Tab to="/clinic">{t('nav.clinic')}</Tab>}
         </nav>
         <Right>
           <OutboxState />
@@ -139,6 +140,7 @@ export function Shell() {
             onChange={(chosen) => choose.mutate(chosen as Language)}
           />
           <KeysHelp />
+          <LockButton />
           <SignOutButton />
         </Right>
       </Head>

@@ -2,7 +2,7 @@ import type { Role } from '@estribo/core/access';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import type { CaseSummary } from '@estribo/core/answers';
+import type { CaseSummary, ListedVisit } from '@estribo/core/answers';
 import { queries } from '../api/queries';
 import { Bench } from './bench';
 
@@ -20,20 +20,30 @@ const summary = (personName: string, change: Partial<CaseSummary> = {}): CaseSum
   blockedBy: null,
   size: 'M',
   firstVisit: null,
+  born: '1984-01-22',
+  number: 3,
+  keeper: 'u',
+  closed: null,
+  lastDay: '2026-11-20',
+  labels: [],
   ribbon: { worn: [], buckles: [] },
   ...change,
 });
 
 const review = (day: string) => ({ day, kind: 'R' as const, stage: 'review' as const, visit: true });
 
-async function showBench(cases: CaseSummary[], role: Role = 'orthotist') {
+async function showBench(cases: CaseSummary[], role: Role = 'orthotist', visits: ListedVisit[] = []) {
   queries.clear();
   globalThis.fetch = (async (path: string) =>
     new Response(
       JSON.stringify(
         path.startsWith('/api/session')
           ? { user: { id: 'u', name: 'Ana Bouza', role }, clinic: { name: 'Test', zone: 'Europe/Madrid' } }
-          : { cases, more: false, today: '2026-11-24', from: '2026-11-17' },
+          : path.startsWith('/api/visits')
+            ? { visits, more: false, today: '2026-11-24' }
+            : path.startsWith('/api/staff')
+              ? { staff: [] }
+              : { cases, more: false, today: '2026-11-24', from: '2026-11-17' },
       ),
     )) as typeof fetch;
   queries.setQueryData(['session'], {
@@ -100,13 +110,13 @@ test('a blocked case says what blocks it', async () => {
   expect(screen.getByText(/Blocked: Calf over 3 cm thicker/)).toBeTruthy();
 });
 
-test('reception sees names and days and opens no case', async () => {
+test('reception sees names and days, is led to the person, and opens no case', async () => {
   await showBench(
     [summary('Is Today', { ribbon: { worn: [], buckles: [review('2026-11-24')] } })],
     'reception',
   );
   expect(screen.getByText('Is Today')).toBeTruthy();
-  expect(screen.queryByRole('link')).toBeNull();
+  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/people/p']);
   expect(screen.queryByRole('button', { name: 'New case' })).toBeNull();
 });
 

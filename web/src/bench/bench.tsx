@@ -30,6 +30,14 @@ const Halves = styled.div`
   }
 `;
 
+/** What is looked at, beside the title. */
+const Filters = styled(Row)`
+  & > [data-rac]:not(button) {
+    min-width: 0;
+    width: 168px;
+  }
+`;
+
 const everybody = '';
 const everywhere = '';
 
@@ -62,7 +70,7 @@ export function Bench() {
   return (
     <Page style={{ maxWidth: 1440 }}>
       <Row style={{ justifyContent: 'space-between' }} $align="flex-end">
-        <div>
+        <div style={{ flex: '1 1 340px', minWidth: 0 }}>
           <h1>
             {t('bench.title', {
               weekday: formatWeekday(today),
@@ -72,7 +80,7 @@ export function Bench() {
           </h1>
           <Soft>{t(reads ? 'bench.legend' : 'bench.legendVisits')}</Soft>
         </div>
-        <Row $align="flex-end">
+        <Filters $align="flex-end">
           <Pick
             label={t('bench.region')}
             options={[
@@ -111,7 +119,7 @@ export function Bench() {
               </Button>
             )
           )}
-        </Row>
+        </Filters>
       </Row>
       <Halves>
         <div style={{ minWidth: 0 }}>

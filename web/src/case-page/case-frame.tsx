@@ -14,6 +14,7 @@ import { useUnit } from '../browser/preferences';
 import { useHotkeys } from '../browser/hotkeys';
 import { statureIn } from '../case/stature';
 import { KeysHelp } from '../frame/keys-help';
+import { LockButton } from '../frame/lock-button';
 import { OutboxState } from '../frame/outbox-state';
 import { SignOutButton } from '../frame/sign-out-button';
 import { color, narrow, size } from '../look/tokens';
@@ -527,6 +528,7 @@ function CaseHead({
           <StageHelp stage={stage} programme={state.programme} />
           <NewerVersion />
         </KeysHelp>
+        <LockButton />
         <SignOutButton />
       </span>
     </Head>

@@ -3,11 +3,13 @@ import { closingReasons, type CaseState, type ClosingReason } from '@estribo/cor
 import { Briefcase } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
 import { useStaff } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { useCasesOf } from '../api/people';
 import { useWork } from '../case/case-context';
 import { Label } from '../case/label';
+import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
 import { Choice } from '../parts/choice';
@@ -20,23 +22,29 @@ import { Pick } from '../parts/pick';
 import { useSaving } from '../parts/use-saving';
 import { braceOf, VisitDialog } from '../visits/visit-dialog';
 
+const Others = styled.nav`
+  display: flex;
+  flex-flow: row wrap;
+  gap: 0 12px;
+  font-size: ${size.small};
+  & > a {
+    min-height: 24px;
+  }
+`;
+
 /** The other cases of the person, one touch away. */
 export function Siblings({ caseId, person }: { caseId: string; person: string }) {
   const others = useCasesOf(person).data?.cases.filter((one) => one.case !== caseId) ?? [];
   if (others.length === 0) return null;
   return (
-    <nav aria-label={t('keeping.siblings')} style={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px' }}>
+    <Others aria-label={t('keeping.siblings')}>
       {others.slice(0, 3).map((one) => (
-        <Link
-          key={one.case}
-          to={`/cases/${one.case}/${one.stage ?? 'screen'}`}
-          style={{ minHeight: 24, fontSize: 13 }}
-        >
+        <Link key={one.case} to={`/cases/${one.case}/${one.stage ?? 'screen'}`}>
           {braceOf(one)}
           {one.closed ? ` (${t('cases.closed')})` : ''}
         </Link>
       ))}
-    </nav>
+    </Others>
   );
 }
 

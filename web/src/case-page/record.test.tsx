@@ -10,6 +10,7 @@ import frozenWork from '../../../core/src/logbook/frozen/version-6.json';
 import frozenLedgers from '../../../core/src/logbook/frozen/version-8.json';
 import frozenShapes from '../../../core/src/logbook/frozen/version-9.json';
 import frozenWorn from '../../../core/src/logbook/frozen/version-10.json';
+import frozenKept from '../../../core/src/logbook/frozen/version-11.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import {
   beltContext,
@@ -42,6 +43,7 @@ const listState = foldCase(listEntries, beltContext)!;
 const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
 const ledgerState = foldCase(frozenLedgers.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
 const wornState = foldCase(frozenWorn.entries as unknown as AnyRecordedEntry[], beltContext)!;
+const keptState = foldCase(frozenKept.entries as unknown as AnyRecordedEntry[], testContext)!;
 const shapeState = foldCase(frozenShapes.entries as unknown as AnyRecordedEntry[], shapedContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
 
@@ -56,10 +58,11 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
     ledgerState,
     shapeState,
     wornState,
+    keptState,
   ].flatMap((of) =>
     of.lines.map(({ entry, status }) => ({
       kind: entry.kind,
-      ...describeEntry({ entry, status }, of, 'mm'),
+      ...describeEntry({ entry, status }, of, 'mm', () => 'Teo Varela'),
     })),
   );
   expect(new Set(described.map(({ kind }) => kind))).toEqual(new Set(Object.keys(kinds)));

@@ -1,15 +1,20 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
+import { may } from '@estribo/core/access';
+import { useUser } from '../api/clinic';
 import { call, formProblems } from '../api/http';
+import { OwnFingers } from '../instruments/own-fingers';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
-import { Page, Row, Stack } from '../parts/layout';
+import { Page, Row, Rule, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { OwnPin } from './own-pin';
 
 /** One's own password, with the one that holds now. */
 export default function OwnPassword() {
+  const user = useUser();
   const [now, setNow] = useState('');
   const [next, setNext] = useState('');
   const [again, setAgain] = useState('');
@@ -83,6 +88,17 @@ export default function OwnPassword() {
           </Row>
         </Stack>
       </Form>
+      <Rule />
+      <OwnPin />
+      {may(user.role, 'checking.write') && (
+        <>
+          <Rule />
+          <Stack style={{ maxWidth: 620 }}>
+            <h2>{t('fingers.label')}</h2>
+            <OwnFingers />
+          </Stack>
+        </>
+      )}
     </Page>
   );
 }

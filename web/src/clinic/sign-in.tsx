@@ -75,13 +75,22 @@ export function SignIn() {
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  // a one-time code was typed: a password of one's own is chosen by it
+  const [choosing, setChoosing] = useState<{ next: string; again: string; problem?: string }>();
   const submit = async () => {
     if (login.trim() === '' || password === '') return setProblem(t('signIn.both'));
+    if (choosing && choosing.next !== choosing.again)
+      return setChoosing({ ...choosing, problem: t('password.differs') });
     setBusy(true);
     try {
-      await signIn(login, password);
+      await signIn(login, password, choosing?.next);
       await navigate('/bench');
     } catch (error) {
+      const asked = error instanceof RefusedError && error.problem.faults?.find(({ at }) => at === 'next');
+      if (asked) {
+        setProblem(undefined);
+        return setChoosing(choosing ? { ...choosing, problem: asked.message } : { next: '', again: '' });
+      }
       setProblem(error instanceof RefusedError ? error.problem.detail : t('common.away'));
     } finally {
       setBusy(false);
@@ -116,6 +125,30 @@ export function SignIn() {
             type="password"
             autoComplete="current-password"
           />
+          {choosing && (
+            <>
+              <Notice tone="plain" live>
+                {t('signIn.choose')}
+              </Notice>
+              <Field
+                label={t('password.next')}
+                value={choosing.next}
+                onChange={(next) => setChoosing({ next, again: choosing.again })}
+                type="password"
+                autoComplete="new-password"
+                help={t('password.help')}
+                problem={choosing.problem}
+                autoFocus
+              />
+              <Field
+                label={t('password.again')}
+                value={choosing.again}
+                onChange={(again) => setChoosing({ next: choosing.next, again })}
+                type="password"
+                autoComplete="new-password"
+              />
+            </>
+          )}
           {data?.untold && <Notice tone="plain">{t('signIn.untold')}</Notice>}
           {problem && (
             <Notice tone="stop" live>

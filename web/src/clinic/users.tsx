@@ -1,19 +1,23 @@
-import { users, type ListedUser as User } from '@estribo/core/answers';
+import { givenCode, users, type ListedUser as User } from '@estribo/core/answers';
 import { roles, type Role } from '@estribo/core/access';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useUser, useZone } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { v7 } from 'uuid';
 import { ask, call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
+import { useUnit } from '../browser/preferences';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
-import { Row, RuledTable, Sheet, Small, Stack } from '../parts/layout';
+import { formatInstant, formatNumber, formatReading } from '../parts/format';
+import { Big, Row, RuledTable, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
+import { readQuantity } from '../parts/reading-field';
 import { Tick } from '../parts/tick';
 
 /** Everybody who may sign in, with what they may do. */
@@ -24,6 +28,7 @@ export function Users() {
   });
   const [open, setOpen] = useState<User | 'new'>();
   const [saved, setSaved] = useState<string>();
+  const [unit] = useUnit();
   return (
     <Sheet>
       <Stack $gap={12}>
@@ -45,6 +50,9 @@ export function Users() {
                 <th scope="col">{t('clinicPage.name')}</th>
                 <th scope="col">{t('clinicPage.login')}</th>
                 <th scope="col">{t('clinicPage.role')}</th>
+                <th scope="col">{t('clinicPage.fingers')}</th>
+                <th scope="col">{t('clinicPage.pin')}</th>
+                <th scope="col">{t('clinicPage.sessions')}</th>
               </tr>
             </thead>
             <tbody>
@@ -63,6 +71,12 @@ export function Users() {
                   <td>{user.login}</td>
                   <td>
                     {named('roles', user.role)} {!user.active && <Small>· {t('clinicPage.closed')}</Small>}
+                  </td>
+                  <td>{user.threeFingers === null ? '–' : formatReading(user.threeFingers, 'mm', unit)}</td>
+                  <td>{t(user.hasPin ? 'common.yes' : 'common.no')}</td>
+                  <td>
+                    {user.sessions}
+                    {user.codeUntil && <Small> · {t('clinicPage.codeOpen')}</Small>}
                   </td>
                 </tr>
               ))}
@@ -86,35 +100,73 @@ export function Users() {
 }
 
 function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: string) => void }) {
-  // a password is never kept
+  const me = useUser();
+  const zone = useZone();
+  const [unit] = useUnit();
+  const [id] = useState(() => user?.id ?? v7());
   const start = {
     name: user?.name ?? '',
     login: user?.login ?? '',
     role: user?.role ?? ('orthotist' as Role),
     active: user?.active ?? true,
+    fingers: user?.threeFingers ? formatNumber(user.threeFingers, 'mm', unit) : '',
   };
   const [draft, setDraft] = useDraft(`user-${user?.id ?? 'new'}`, start);
-  const { name, login, role, active } = draft;
-  const [password, setPassword] = useState('');
+  const { name, login, role, active, fingers } = draft;
   const [problems, setProblems] = useState<Record<string, string>>({});
+  const [code, setCode] = useState<{ code: string; until: string }>();
+  const asked = () => {
+    void queries.invalidateQueries({ queryKey: ['users'] });
+    void queries.invalidateQueries({ queryKey: ['audit'] });
+  };
+  const onError = (error: unknown) => setProblems(formProblems(error, t('common.away')));
+  const giveCode = useMutation({
+    mutationFn: async () => givenCode.validateSync(await call('POST', `/users/${id}/code`), { strict: true }),
+    onSuccess: (given) => {
+      setCode(given);
+      asked();
+    },
+    onError,
+  });
   const put = useMutation({
-    mutationFn: () =>
-      call('PUT', `/users/${user?.id ?? v7()}`, {
-        name,
-        login: login.trim(),
-        role,
-        active,
-        ...(password === '' ? {} : { password }),
-      }),
-    onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ['users'] });
-      void queries.invalidateQueries({ queryKey: ['audit'] });
+    mutationFn: (threeFingers: number | null) =>
+      call('PUT', `/users/${id}`, { name, login: login.trim(), role, active, threeFingers }),
+    onSuccess: () => {
+      asked();
       setDraft(start);
+      // who is new can sign in only by a code: it is given at once
+      if (user) onClose(name);
+      else giveCode.mutate();
+    },
+    onError,
+  });
+  const signOut = useMutation({
+    mutationFn: () => call('POST', `/users/${id}/sign-out`),
+    onSuccess: () => {
+      asked();
       onClose(name);
     },
-    onError: (error) => setProblems(formProblems(error, t('common.away'))),
+    onError,
   });
+  const save = () => {
+    if (fingers.trim() === '') return put.mutate(null);
+    const read = readQuantity(fingers, 'length', unit);
+    if ('problem' in read) return setProblems({ threeFingers: read.problem });
+    put.mutate(Math.round(read.value * 10) / 10);
+  };
   const elsewhere = problems[''] ?? problems.role ?? problems.active;
+  if (code)
+    return (
+      <Dialog title={t('clinicPage.codeFor', { name: draft.name || name })} onClose={() => onClose()}>
+        <Big>{code.code}</Big>
+        <p>{t('clinicPage.codeHow', { until: formatInstant(code.until, zone) })}</p>
+        <Row>
+          <Button look="main" onPress={() => onClose()}>
+            {t('common.close')}
+          </Button>
+        </Row>
+      </Dialog>
+    );
   return (
     <Dialog
       title={user ? t('clinicPage.change', { name: user.name }) : t('clinicPage.add')}
@@ -142,27 +194,37 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
         value={role}
         onChange={(chosen) => setDraft({ ...draft, role: chosen })}
       />
+      <Field
+        label={`${t('clinicPage.fingers')} (${unit})`}
+        value={fingers}
+        onChange={(text) => setDraft({ ...draft, fingers: text })}
+        problem={problems.threeFingers}
+        maxLength={12}
+        width="200px"
+      />
       <Tick isSelected={active} onChange={(is) => setDraft({ ...draft, active: is })}>
         {t('clinicPage.active')}
       </Tick>
-      <Field
-        label={t(user ? 'clinicPage.newPassword' : 'clinicPage.firstPassword')}
-        value={password}
-        onChange={setPassword}
-        type="password"
-        autoComplete="new-password"
-        help={t('password.help')}
-        problem={problems.password}
-      />
+      {!user && <Soft>{t('clinicPage.codeFollows')}</Soft>}
       {elsewhere && (
         <Notice tone="stop" live>
           {elsewhere}
         </Notice>
       )}
       <Row>
-        <Button look="main" isDisabled={put.isPending} onPress={() => put.mutate()}>
+        <Button look="main" isDisabled={put.isPending || giveCode.isPending} onPress={save}>
           {t('clinicPage.save')}
         </Button>
+        {user && user.id !== me.id && user.active && (
+          <Button isDisabled={giveCode.isPending} onPress={() => giveCode.mutate()}>
+            {t('clinicPage.giveCode')}
+          </Button>
+        )}
+        {user && (
+          <Button isDisabled={signOut.isPending} onPress={() => signOut.mutate()}>
+            {t('clinicPage.signOut')}
+          </Button>
+        )}
         <Button look="quiet" onPress={() => onClose()}>
           {t('common.cancel')}
         </Button>

@@ -2,7 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { call, RefusedError } from '../api/http';
-import { useWork } from '../case/case-context';
+import { queries } from '../api/queries';
+import { useToday } from '../api/clinic';
+import { useUnit } from '../browser/preferences';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
@@ -19,12 +21,13 @@ export function Calibration({
   sign,
   onClose,
 }: {
-  line: InstrumentLine;
+  line: Pick<InstrumentLine, 'instrument' | 'name' | 'offset'>;
   /** of the instrument's unit */
   sign: string;
   onClose: () => void;
 }) {
-  const { today, unit } = useWork();
+  const today = useToday();
+  const [unit] = useUnit();
   const start: { day?: string; offset: string } = { day: today, offset: String(line.offset) };
   const [draft, setDraft] = useDraft(`calibration-${line.instrument}`, start);
   const { day, offset } = draft;
@@ -33,6 +36,7 @@ export function Calibration({
     mutationFn: (taken: { calibratedOn: string; offset: number }) =>
       call('PUT', `/instruments/${line.instrument}/calibration`, taken),
     onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['instruments'] });
       setDraft(start);
       onClose();
     },

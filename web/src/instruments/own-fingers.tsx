@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { call } from '../api/http';
 import { queries } from '../api/queries';
-import { useWork } from '../case/case-context';
+import { useUser } from '../api/clinic';
+import { useUnit } from '../browser/preferences';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { formatReading } from '../parts/format';
@@ -16,7 +17,8 @@ const broad = { least: 30, most: 80 };
 
 /** How broad the user's own three fingers are: laid on a ruler once, and kept with the user. */
 export function OwnFingers() {
-  const { unit, user } = useWork();
+  const user = useUser();
+  const [unit] = useUnit();
   const [typed, type] = useDraft(`fingers-${user.id}`, '');
   const [again, setAgain] = useState(false);
   const [problem, setProblem] = useState<string>();

@@ -118,6 +118,12 @@ export function formatMinutes(minutes: number): string {
 export const formatTime = (instant: string, zone: string): string =>
   new Date(instant).toLocaleTimeString(locale, { timeZone: zone, hour: '2-digit', minute: '2-digit' });
 
+/** A day and a time of the clinic's clock. */
+export const formatInstant = (instant: string, zone: string): string =>
+  new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(
+    new Date(instant),
+  );
+
 export const formatClock = (minutes: number): string =>
   `${Math.floor(minutes / 60)}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;
 

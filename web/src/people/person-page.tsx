@@ -8,12 +8,12 @@ import { useDraft } from '../api/draft';
 import { call, formProblems, RefusedError } from '../api/http';
 import { useCasesOf, usePerson, usePersonHistory, useVisitsOf } from '../api/people';
 import { queries } from '../api/queries';
-import { locale, named, t } from '../messages';
+import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
 import { Dialog } from '../parts/dialog';
 import { Field } from '../parts/field';
-import { formatDate, formatDay } from '../parts/format';
+import { formatDate, formatDay, formatInstant } from '../parts/format';
 import { Loading } from '../parts/loading';
 import { Page, Row, RuledTable, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
@@ -59,7 +59,6 @@ function OnePerson({ person }: { person: Person }) {
   const who = fullName(person);
   const mayWrite = may(user.role, 'people.write');
   const reads = may(user.role, 'record.read');
-  const until = new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });
   const undo = useMutation({
     mutationFn: (id: string) => call('DELETE', `/people/${id}/merged`),
     onSuccess: () => settled(),
@@ -166,7 +165,7 @@ function OnePerson({ person }: { person: Person }) {
                       {t('peoplePage.undo', { number: one.number })}
                     </Button>
                     <Small>
-                      {t('peoplePage.undoUntil', { until: until.format(new Date(one.undoneUntil)) })}
+                      {t('peoplePage.undoUntil', { until: formatInstant(one.undoneUntil, zone) })}
                     </Small>
                   </>
                 )}
@@ -202,7 +201,6 @@ const fields = ['givenName', 'familyName', 'born'] as const;
 function History({ person }: { person: Person }) {
   const zone = useZone();
   const { data } = usePersonHistory(person.id);
-  const at = new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });
   if (!data || data.changes.length === 0) return null;
   const nameOf = { givenName: 'cases.given', familyName: 'cases.family', born: 'cases.bornLabel' } as const;
   const said = (change: (typeof data.changes)[number]) => {
@@ -237,7 +235,7 @@ function History({ person }: { person: Person }) {
         <ul>
           {data.changes.map((change) => (
             <li key={change.n}>
-              <Small>{at.format(new Date(change.at))}</Small> {said(change)}
+              <Small>{formatInstant(change.at, zone)}</Small> {said(change)}
             </li>
           ))}
         </ul>

@@ -8,8 +8,9 @@ import {
   type AnyRecordedEntry,
   type FittedLabel,
   type Ribbon,
+  type StageCover,
 } from '../logbook';
-import { stages } from '../record';
+import { stages, type Stage } from '../record';
 import type { SizeMatch } from '../sizing';
 import { wearRuleSchema } from '../wearing';
 
@@ -254,6 +255,10 @@ const family = object({
   region: string().strict().oneOf(regionNames).required(),
   title: string().strict(),
   base: string().strict(),
+  /** how far it carries each stage */
+  stages: kept<Record<Stage, StageCover>>(),
+  /** models in the choice */
+  models: whole(),
 });
 export const catalogue = object({ families: array().of(family).required() });
 

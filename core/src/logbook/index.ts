@@ -17,8 +17,10 @@ export {
 export { foldCase, type FoldContext } from './fold-case';
 export {
   stageAt,
+  stageCover,
   stagePermission,
   stillNeeded,
+  type StageCover,
   type StageState,
   type StageStatus,
   type StillNeeded,

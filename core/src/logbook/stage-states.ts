@@ -1,6 +1,7 @@
 import type { Permission } from '../access';
 import { holds, type KnownFacts } from '../brace';
 import { isSignedPass } from '../checking';
+import type { Programme } from '../programmes';
 import { stages, stands, type Stage } from '../record';
 import { isSet } from '../setting';
 import { isAnswered, isOpenMark } from '../shaping';
@@ -79,6 +80,32 @@ const stagesWithoutWork = (
       .map(({ stage }) => [stage, 'not-needed']),
   ),
 });
+
+/** How far a family carries a stage, whatever the model and the case: `by-case` is needed in some cases only. */
+export type StageCover = 'covered' | 'by-case' | 'not-needed' | 'not-covered';
+
+/** Which stages a family covers, as the catalogue states it. */
+export function stageCover(programme: Programme): Record<Stage, StageCover> {
+  const without: Partial<Record<Stage, StageCover>> = {
+    ...(programme.measuring.length === 0 ? { measure: 'not-needed' } : {}),
+    ...(programme.settings.length === 0 ? { set: 'not-covered' } : {}),
+    ...(programme.operations?.length === 0 ? { shape: 'not-needed' } : {}),
+    ...(programme.sequences.every(({ purpose }) => purpose !== 'first-donning')
+      ? { strap: 'not-covered' }
+      : {}),
+    ...(programme.checks.length === 0 && programme.limbs === undefined ? { check: 'not-covered' } : {}),
+    ...Object.fromEntries(
+      (programme.notNeeded ?? []).map(({ stage, when }) => [
+        stage,
+        when === undefined ? 'not-needed' : 'by-case',
+      ]),
+    ),
+  };
+  return Object.fromEntries(stages.map((stage) => [stage, without[stage] ?? 'covered'])) as Record<
+    Stage,
+    StageCover
+  >;
+}
 
 /** What a stage waits for before anything is decided or done in it; it may be looked at all the same. */
 export type StillNeeded = 'look' | 'order' | 'size' | 'marks';

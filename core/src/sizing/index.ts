@@ -22,3 +22,17 @@ export { bestFit, type FitCandidate, type RankedFit } from './best-fit';
 export { sizeChosen } from './entries';
 export { axisReading, foldSizing, type SizingState } from './fold';
 export { decideSize, sizeDecision } from './decision';
+export {
+  addAxis,
+  addBand,
+  addBelt,
+  addHeight,
+  addSize,
+  removeAxis,
+  removeBand,
+  removeBelt,
+  removeHeight,
+  removeSize,
+  renameSize,
+  sizesWithout,
+} from './chart-shape';

@@ -3,6 +3,7 @@ import { regionNames, type Region } from '@estribo/core/anatomy';
 import {
   chartBandFaults,
   contentHash,
+  currentProgramme,
   modelProblems,
   modelSchema,
   pinOf,
@@ -11,6 +12,7 @@ import {
   type BraceModel,
   type Programme,
 } from '@estribo/core/programmes';
+import { stageCover } from '@estribo/core/logbook';
 import { array, boolean, object, string } from 'yup';
 import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { audit } from '../audit/audit';
@@ -100,6 +102,14 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
       who: 'catalogue.read',
       handle: async (_req, res) => {
         const all = await newestProgrammes(db);
+        const counts = await db
+          .getRepository(modelEntity)
+          .createQueryBuilder('model')
+          .select('model.programme', 'programme')
+          .addSelect('COUNT(*)', 'count')
+          .where('model.retired = FALSE')
+          .groupBy('model.programme')
+          .getRawMany<{ programme: string; count: string }>();
         const order = shipped.map(({ id }) => id);
         const place = (id: string) => (order.includes(id) ? order.indexOf(id) : order.length);
         const families = all
@@ -107,6 +117,11 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
           .map((programme) => ({
             ...registeredPin(programme),
             region: programme.region,
+            stages: stageCover(currentProgramme(programme)),
+            // a clinic's own family takes the models of the one it was copied from
+            models: Number(
+              counts.find((row) => row.programme === (programme.base ?? programme.id))?.count ?? 0,
+            ),
             ...(programme.title ? { title: programme.title } : {}),
             ...(programme.base ? { base: programme.base } : {}),
           }));

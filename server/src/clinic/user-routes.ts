@@ -2,7 +2,7 @@ import { roles, type Role } from '@estribo/core/access';
 import { randomUUID } from 'node:crypto';
 import { boolean, mixed, number, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
-import { userEntity } from '../database/entities';
+import { userEntity, type User } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { madeId, type Context, type Route } from '../route';
@@ -23,6 +23,14 @@ const user = object({
   .strict()
   .noUnknown()
   .required();
+
+const pickUser = ({ login, name, role, active, threeFingers }: User) => ({
+  login,
+  name,
+  role,
+  active,
+  threeFingers,
+});
 
 /** A code is good for so long. */
 const codeLasts = 48 * 3600_000;
@@ -92,13 +100,12 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
           // an insert of its own, never an upsert: that would take another user's row for its login
           if (known) await rows.update({ id }, rest);
           else await rows.insert({ id, ...rest, passwordHash: nobodys });
-          const { login, name, role, active } = known ?? {};
           await audit(manager, {
             at: now(),
             user: by.id,
             action: known ? 'user.changed' : 'user.added',
             subject: id,
-            detail: changes(known && { login, name, role, active }, rest),
+            detail: changes(known && pickUser(known), rest),
           });
           // a changed role or a closed account holds at once
           await endSessionsOf(manager, id);

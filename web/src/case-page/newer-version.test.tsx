@@ -1,3 +1,4 @@
+import { stageCover } from '@estribo/core/logbook';
 import { kinds } from '@estribo/core/logbook';
 import { pinOf, programmes } from '@estribo/core/programmes';
 import { screen, waitFor } from '@testing-library/react';
@@ -10,6 +11,8 @@ const families = (version: number) =>
   programmes.map((programme) => ({
     ...pinOf(programme),
     region: programme.region,
+    stages: stageCover(programme),
+    models: 1,
     ...(programme.id === testContext.programme.id ? { version } : {}),
   }));
 const answers = (body: unknown) =>

@@ -1,6 +1,7 @@
 import { may } from '@estribo/core/access';
 import type { UrgentCall } from '@estribo/core/logbook';
 import { useState } from 'react';
+import { useClinic } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { en } from '../messages/en';
 import { named, t } from '../messages';
@@ -54,6 +55,7 @@ function meanwhile({ about, why }: UrgentCall, trouble: 'keep-on' | 'take-off'):
 /** Whether the call was made: whom, and what they said. */
 export function CallMade({ call }: { call: UrgentCall }) {
   const { state, user, write } = useWork();
+  const { emergency } = useClinic();
   const [said, say] = useDraft(`${state.case}-call-${call.about}`, { whom: '', said: '', open: false });
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
@@ -77,7 +79,15 @@ export function CallMade({ call }: { call: UrgentCall }) {
   if (!said.open)
     return (
       <Row>
-        <span>{t('calls.due', { day: formatDay(call.day) })}</span>
+        <span>
+          {t('calls.due', { day: formatDay(call.day) })}
+          {call.whom === 'physician-now' && emergency && (
+            <>
+              {' '}
+              <b>{t('calls.emergency', { number: emergency })}</b>
+            </>
+          )}
+        </span>
         {may(user.role, 'checking.write') && (
           <Button onPress={() => say({ ...said, open: true })}>{t('calls.make')}</Button>
         )}

@@ -1,3 +1,4 @@
+import { stageCover } from '@estribo/core/logbook';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { programmes } from '@estribo/core/programmes';
 import { QueryClientProvider } from '@tanstack/react-query';
@@ -63,7 +64,18 @@ beforeEach(() => {
     if (path === '/session')
       return json({ user: { id: 'u', name: 'Ana', role }, clinic: { name: 'Ribanova', zone: 'UTC' } });
     if (path === '/catalogue')
-      return json({ families: [{ id: programme.id, version: 1, hash: 'p', region: 'ankle' }] });
+      return json({
+        families: [
+          {
+            id: programme.id,
+            version: 1,
+            hash: 'p',
+            region: 'ankle',
+            stages: stageCover(programme),
+            models: 3,
+          },
+        ],
+      });
     if (path.startsWith('/catalogue/models/') && path.endsWith('/versions'))
       return json({ versions: [{ version: 1, hash: listed.hash }] });
     if (path.startsWith('/catalogue/models')) return json({ models, more: false });
@@ -101,6 +113,21 @@ test('the list counts its models, and the families can be copied', async () => {
   );
   expect(within(table).getByRole('gridcell', { name: '1 finding, invented' })).toBeTruthy();
   expect(screen.getByRole('link', { name: 'Copy as our own: ankle stabiliser' })).toBeTruthy();
+});
+
+test('the families say by form and in words which stages they carry', async () => {
+  await show('/catalogue', <Catalogue />);
+  const row = await screen.findByRole('row', { name: /ankle stabiliser/ });
+  const said = within(row)
+    .getAllByRole('img')
+    .map((one) => one.getAttribute('aria-label')!);
+  expect(said).toHaveLength(9);
+  const cover = stageCover(programme);
+  expect(said[0]).toBe('Screen: covered');
+  expect(said.filter((one) => one.endsWith(': covered'))).toHaveLength(
+    Object.values(cover).filter((one) => one === 'covered').length,
+  );
+  expect(within(row).getByRole('cell', { name: '3' })).toBeTruthy();
 });
 
 test('an empty answer is said; a reader cannot import or copy', async () => {
@@ -281,6 +308,73 @@ test('a two-way table is shown and its cells are changed to sizes the chart has'
     ['S', 'M'],
     ['M', 'M'],
   ]);
+});
+
+test('a model is renamed, gets a larger size and a belt, and what was typed before stays', async () => {
+  const user = await modelPage();
+  await user.click(await screen.findByRole('button', { name: 'Change the chart' }));
+  const name = screen.getByLabelText('Model');
+  await user.clear(name);
+  await user.type(name, 'Bota nova');
+  const from = screen.getByLabelText('Heel width, M, from');
+  await user.clear(from);
+  await user.type(from, '58');
+  await user.click(screen.getByRole('button', { name: 'Add a larger size' }));
+  const size = screen.getByLabelText('Name of size new');
+  await user.clear(size);
+  await user.type(size, 'L');
+  await user.click(screen.getByRole('button', { name: 'It closes at marks' }));
+  const marks = screen.getByLabelText('Marks on a wing');
+  await user.clear(marks);
+  await user.type(marks, '99');
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
+  expect(screen.getByText('From 1 to 60.')).toBeTruthy();
+  await user.clear(marks);
+  await user.type(marks, '24');
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  const { body } = sent[0] as { body: BraceModel };
+  expect([body.id, body.name, body.version]).toEqual([model.id, 'Bota nova', 2]);
+  expect(body.chart.sizes).toEqual(['S', 'M', 'L']);
+  expect(body.chart.axes[0]!.bands).toEqual([
+    { size: 'S', from: 50, to: 58 },
+    { size: 'M', from: 58, to: 70 },
+    { size: 'L', from: 70, to: 82 },
+  ]);
+  expect(body.chart.belt!.marks.count).toBe(24);
+});
+
+test('a size is taken away with its band; a name that another size has is refused', async () => {
+  const user = await modelPage();
+  await user.click(await screen.findByRole('button', { name: 'Change the chart' }));
+  const small = screen.getByLabelText('Name of size S');
+  await user.clear(small);
+  await user.type(small, 'M');
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
+  expect(screen.getByText('A size needs a name of its own.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Take size S away' }));
+  await user.click(screen.getByRole('button', { name: 'Look at what changes' }));
+  await user.click(screen.getByRole('button', { name: 'Save as chart version 2' }));
+  const { chart } = (sent[0] as { body: BraceModel }).body;
+  expect([chart.sizes, chart.axes[0]!.bands.length]).toEqual([['M'], 1]);
+});
+
+test('a model is added like another one of its family, unconfirmed, under an id of its own', async () => {
+  const user = await show('/catalogue', <Catalogue />);
+  await user.click(await screen.findByRole('button', { name: 'Add a model' }));
+  await user.click(screen.getByRole('button', { name: /Family/ }));
+  await user.click(screen.getByRole('option', { name: 'ankle stabiliser' }));
+  const dialog = within(screen.getByRole('dialog'));
+  const add = () => user.click(dialog.getByRole('button', { name: 'Add a model' }));
+  await add();
+  expect(dialog.getByText(/Choose the family and the model it is like/)).toBeTruthy();
+  await user.type(dialog.getByLabelText('Model'), 'Bota Ágil');
+  await user.type(dialog.getByLabelText('Maker'), 'Obradoiro Faro');
+  await add();
+  const { body } = sent[0] as { body: BraceModel };
+  expect(body).toMatchObject({ name: 'Bota Ágil', maker: 'Obradoiro Faro', version: 1, invented: true });
+  expect(body.id).toMatch(/^bota-agil-[0-9a-f]{8}$/);
+  expect(body.chart.sizes).toEqual(model.chart.sizes);
 });
 
 test('what the server refuses is said and nothing is lost', async () => {

@@ -1,11 +1,8 @@
 import { may } from '@estribo/core/access';
 import { regionNames, type Region } from '@estribo/core/anatomy';
-import { Copy, Download, Upload } from 'lucide-react';
+import { Download, Plus, Upload } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
-import { Link } from 'react-router';
-import styled from 'styled-components';
 import { modelsAddress, useCatalogue, useModels, useUser } from '../api/clinic';
-import { color } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
@@ -13,22 +10,10 @@ import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
 import { Page, Row, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
+import { AddModel } from './add-model';
+import { FamiliesTable } from './families-table';
 import { ImportCharts } from './import-charts';
 import { ModelTable } from './model-table';
-
-const Families = styled.ul`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
-  gap: 4px 24px;
-  & > li {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
-    border-bottom: 1px solid ${color('line')};
-  }
-`;
 
 export default function Catalogue() {
   const user = useUser();
@@ -37,6 +22,7 @@ export default function Catalogue() {
   const [find, setFind] = useState('');
   const [retired, setRetired] = useState(false);
   const [importing, setImporting] = useState(false);
+  const [adding, setAdding] = useState(false);
   const wanted = {
     region: region === 'all' ? '' : region,
     find: useDeferredValue(find.trim()),
@@ -66,6 +52,11 @@ export default function Catalogue() {
           <a href={`/api/catalogue/export.csv?${modelsAddress(wanted)}`} download>
             <Download size={16} aria-hidden /> {t('catalogue.export')}
           </a>
+          {mayWrite && (
+            <Button look="main" onPress={() => setAdding(true)}>
+              <Plus size={16} aria-hidden /> {t('catalogue.add')}
+            </Button>
+          )}
           {mayWrite && (
             <Button onPress={() => setImporting(true)}>
               <Upload size={16} aria-hidden /> {t('catalogue.import')}
@@ -112,30 +103,14 @@ export default function Catalogue() {
         <Stack $gap={8}>
           <h2>{t('catalogue.families')}</h2>
           <Small>{t('catalogue.familiesHow')}</Small>
-          <Families>
-            {families.data.families
-              .filter((family) => region === 'all' || family.region === region)
-              .map((family) => (
-                <li key={family.hash}>
-                  <span>
-                    {programmeTitle(family)}{' '}
-                    {family.base && <Small>{t('catalogue.ownFrom', { base: titleOf(family.base) })}</Small>}
-                  </span>
-                  {mayWrite && (
-                    <Link
-                      to={`/catalogue/families/${family.hash}`}
-                      aria-label={t(family.base ? 'catalogue.changeFamily' : 'catalogue.copyFamily', {
-                        family: programmeTitle(family),
-                      })}
-                    >
-                      <Copy size={16} aria-hidden /> {t(family.base ? 'catalogue.change' : 'catalogue.copy')}
-                    </Link>
-                  )}
-                </li>
-              ))}
-          </Families>
+          <FamiliesTable
+            families={families.data.families.filter((family) => region === 'all' || family.region === region)}
+            all={families.data.families}
+            mayWrite={mayWrite}
+          />
         </Stack>
       </Sheet>
+      {adding && <AddModel families={families.data.families} onClose={() => setAdding(false)} />}
       {importing && <ImportCharts onClose={() => setImporting(false)} />}
     </Page>
   );

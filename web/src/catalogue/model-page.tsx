@@ -1,7 +1,7 @@
 import { may } from '@estribo/core/access';
 import { unitOf } from '@estribo/core/measuring';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
-import { lintChart, type Chart, type ChartFinding } from '@estribo/core/sizing';
+import { lintChart, type ChartFinding } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
@@ -111,12 +111,13 @@ function Shown({
       await call('PUT', `/catalogue/models/${model.id}/retired`, { retired });
       setSaid({ tone: 'good', text: t(retired ? 'catalogue.isRetired' : 'catalogue.isBack') });
     });
-  const save = (chart: Chart) =>
+  const save = (changed: Pick<BraceModel, 'name' | 'maker' | 'distances' | 'chart'>) =>
     attempt(async () => {
       await call('POST', '/catalogue/models', {
         ...model,
+        ...changed,
         version: model.version + 1,
-        chart: { ...chart, version: model.chart.version + 1 },
+        chart: { ...changed.chart, version: model.chart.version + 1 },
       });
       setEditing(false);
     });

@@ -45,7 +45,7 @@ export function ClinicName() {
             onChange={setZone}
             maxLength={64}
             problem={problems.zone}
-            width="220px"
+            width="320px"
           />
         </Row>
         <Field

@@ -32,6 +32,10 @@ const signs: Readonly<Record<string, string>> = {
   gauge: 'N',
 };
 
+/** An offset in the instrument's own unit, whatever lengths are shown in. */
+const saidOffset = (offset: number, kind: string): string =>
+  `${String(offset).replace('-', '−')}${signs[kind] === '°' ? '' : ' '}${signs[kind] ?? ''}`;
+
 /** The instruments of the clinic: which are real, which stand in, when each was calibrated. */
 export function Instruments() {
   const user = useUser();
@@ -77,9 +81,7 @@ export function Instruments() {
                 <tr key={one.id}>
                   <td>{one.name}</td>
                   <td>{named('instrumentKind', one.kind)}</td>
-                  <td>
-                    {one.offset} {signs[one.kind]}
-                  </td>
+                  <td>{saidOffset(one.offset, one.kind)}</td>
                   <td style={until(one) < today ? { color: color('madder'), fontWeight: 700 } : undefined}>
                     {formatDate(until(one))}
                     {until(one) < today && ` · ${t('instrumentsPage.overdue')}`}
@@ -142,9 +144,7 @@ function History({ of, onClose }: { of: ListedInstrument; onClose: () => void })
             {data.calibrations.map((one) => (
               <tr key={one.n}>
                 <td>{formatDate(one.calibratedOn)}</td>
-                <td>
-                  {one.offset} {signs[of.kind]}
-                </td>
+                <td>{saidOffset(one.offset, of.kind)}</td>
                 <td>{staff?.staff.find(({ id }) => id === one.by)?.name ?? t('instrumentsPage.shipped')}</td>
               </tr>
             ))}

@@ -50,6 +50,7 @@ export default function LetterPage() {
         </Row>
         <Row style={{ justifyContent: 'space-between' }}>
           <b>{clinic.name}</b>
+          {clinic.letterhead && <Soft style={{ whiteSpace: 'pre-line' }}>{clinic.letterhead}</Soft>}
           <span>{formatDate(today)}</span>
         </Row>
         {clinic.phone && <Soft>{clinic.phone}</Soft>}

@@ -230,6 +230,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
       )}
       <Numbers>
         <b>{clinic.name}</b>
+        {clinic.letterhead && <> · {clinic.letterhead}</>}
         {': '}
         {clinic.phone ?? t('patientSheet.line')} · <b>{t('patientSheet.emergency')}</b>{' '}
         {clinic.emergency ?? t('patientSheet.line')}

@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   outputDir: 'test-results',
   use: {
+    // what is not there after this will not come: a test says so instead of waiting for its own end
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/Madrid',

@@ -114,6 +114,11 @@ test('a person and a case written while the server is away are there when it is 
   await page.getByRole('group', { name: 'Born' }).getByRole('spinbutton').first().click();
   await page.keyboard.type('03041987');
   await page.getByRole('button', { name: 'Add and choose' }).click();
+  // nobody can be asked whether she is here already: it is said, and pressed again she is added all the same
+  await expect(
+    page.getByText('it cannot be looked whether this person is here', { exact: false }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Add and choose' }).click();
   await expect(page.getByText('born 3 Apr 1987')).toBeVisible();
   await page.getByRole('button', { name: 'Open the case' }).click();
   await expect(page.getByRole('link', { name: 'Sara Penedo' })).toBeVisible();

@@ -103,7 +103,7 @@ export const session = object({
   /** nobody is at the machine: it asks who is */
   locked: boolean().strict(),
   /** who has signed in at this machine today, and may take over by PIN */
-  here: array().of(object({ id: text(), name: text(), role, hasPin: yes() })),
+  here: array().of(object({ id: text(), login: text(), name: text(), role, hasPin: yes() })),
   clinic: object({
     name: string().strict().defined(),
     zone: text(),

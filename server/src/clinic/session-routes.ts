@@ -130,7 +130,13 @@ export function sessionRoutes(context: Context): Route[] {
       user,
       clinic,
       locked,
-      here: found.map(({ id, name, role, pinHash }) => ({ id, name, role, hasPin: pinHash !== null })),
+      here: found.map(({ id, login, name, role, pinHash }) => ({
+        id,
+        login,
+        name,
+        role,
+        hasPin: pinHash !== null,
+      })),
       ...(context.setUpCode === undefined ? {} : { setUp: true }),
     };
   };

@@ -100,11 +100,12 @@ export function CaseKeeping({ who }: { who: string }) {
   );
 }
 
-const nextVisit = (state: CaseState, today: string) =>
-  state.visits.filter(({ kept, day }) => !kept && day >= today).sort((a, b) => a.day.localeCompare(b.day))[0];
+/** The visit that is waited for, one that was missed first. */
+const nextVisit = (state: CaseState) =>
+  state.visits.filter(({ kept }) => !kept).sort((a, b) => a.day.localeCompare(b.day))[0];
 
 function Keeping({ who, onClose }: { who: string; onClose: () => void }) {
-  const { state, user, today, write } = useWork();
+  const { state, user, write } = useWork();
   const navigate = useNavigate();
   const { data: staff } = useStaff();
   const [visiting, visit] = useState<'new' | 'next'>();
@@ -119,7 +120,7 @@ function Keeping({ who, onClose }: { who: string; onClose: () => void }) {
   const mayKeep = may(user.role, 'cases.write');
   const nameOf = (id: string) => staff?.staff.find((one) => one.id === id)?.name ?? '';
   const others = (staff?.staff ?? []).filter(({ id, role }) => id !== keeper && may(role, 'cases.write'));
-  const next = nextVisit(state, today);
+  const next = nextVisit(state);
   const close = () => {
     const { because } = closing;
     if (!because) return setProblem(t('common.pick'));

@@ -39,7 +39,13 @@ export interface OpenCase {
 /**
  * A case as it stands: the fold of what the server has and of what waits here.
  */
-export function useCase(caseId: string): { open?: OpenCase; missing: boolean; away: boolean } {
+export function useCase(caseId: string): {
+  open?: OpenCase;
+  missing: boolean;
+  /** one's role reads no record */
+  unread: boolean;
+  away: boolean;
+} {
   const zone = useZone();
   const posted = usePosted(caseId);
   const entries = useQuery({
@@ -84,6 +90,7 @@ export function useCase(caseId: string): { open?: OpenCase; missing: boolean; aw
       ({ id: opened!.body.person, numbers: [], ...(personWaiting.body as object) } as unknown as Person));
   return {
     ...(state ? { open: { state, person: known, waiting, holds: proof.data?.proof.holds } } : {}),
+    unread: entries.error instanceof RefusedError && entries.error.problem.status === 403,
     missing:
       entries.error instanceof RefusedError && entries.error.problem.status === 404 && all.length === 0,
     away: entries.isError && !(entries.error instanceof RefusedError),

@@ -2,7 +2,7 @@ import { may } from '@estribo/core/access';
 import { pairedSides, regionNames, regions, type Region, type Side } from '@estribo/core/anatomy';
 import { useState } from 'react';
 import type { AnyEntry } from '@estribo/core/logbook';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import type { Person } from '@estribo/core/answers';
@@ -61,13 +61,8 @@ export default function NewCase() {
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   const listed = useModels({ region: region ?? '' }, region !== undefined);
-  if (!may(user.role, 'cases.write'))
-    return (
-      <Page>
-        <h1>{t('cases.new')}</h1>
-        <Soft>{t('common.notYourRole')}</Soft>
-      </Page>
-    );
+  // who opens no case is led to those there are
+  if (!may(user.role, 'cases.write')) return <Navigate to="/cases" replace />;
   if (!catalogue.data) return <Loading away={catalogue.isError} />;
   const models = listed.data?.pages.flatMap((page) => page.models) ?? [];
   // a clinic's own programme takes the models of the family it was copied from

@@ -2,6 +2,7 @@ import { may } from '@estribo/core/access';
 import { regionNames, type Region } from '@estribo/core/anatomy';
 import { Download, Plus, Upload } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
+import { Navigate } from 'react-router';
 import { modelsAddress, useCatalogue, useModels, useUser } from '../api/clinic';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
@@ -30,13 +31,7 @@ export default function Catalogue() {
   };
   const mayRead = may(user.role, 'catalogue.read');
   const found = useModels(wanted, mayRead);
-  if (!mayRead)
-    return (
-      <Page>
-        <h1>{t('nav.catalogue')}</h1>
-        <Soft>{t('common.notYourRole')}</Soft>
-      </Page>
-    );
+  if (!mayRead) return <Navigate to="/bench" replace />;
   if (!families.data) return <Loading away={families.isError} />;
   const mayWrite = may(user.role, 'catalogue.write');
   const titleOf = (id: string) => {

@@ -5,7 +5,7 @@ import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { contentQuery, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
@@ -43,12 +43,7 @@ export default function FamilyPage() {
   const { hash } = useParams();
   const user = useUser();
   const programme = useQuery(contentQuery<Programme>('programme', hash));
-  if (!may(user.role, 'catalogue.write'))
-    return (
-      <Page>
-        <Soft>{t('common.notYourRole')}</Soft>
-      </Page>
-    );
+  if (!may(user.role, 'catalogue.write')) return <Navigate to="/catalogue" replace />;
   if (programme.error instanceof RefusedError)
     return (
       <Page>

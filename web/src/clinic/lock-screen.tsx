@@ -43,7 +43,7 @@ export function LockScreen() {
           onSubmit={(event) => {
             event.preventDefault();
             if (byPin && chosen) void enter(() => takeOver(chosen, pin));
-            else void enter(() => signIn(login, password));
+            else void enter(() => signIn(one?.login ?? login, password));
           }}
         >
           <div>
@@ -90,15 +90,20 @@ export function LockScreen() {
             />
           ) : (
             <>
-              {one && <Small>{t('lock.noPin', { name: one.name })}</Small>}
+              {one ? (
+                <Small>{t('lock.noPin', { name: one.name })}</Small>
+              ) : (
+                <Field
+                  label={t('signIn.login')}
+                  value={login}
+                  onChange={setLogin}
+                  autoComplete="username"
+                  autoFocus
+                />
+              )}
               <Field
-                label={t('signIn.login')}
-                value={login}
-                onChange={setLogin}
-                autoComplete="username"
-                autoFocus
-              />
-              <Field
+                key={one?.id ?? ''}
+                autoFocus={one !== undefined}
                 label={t('signIn.password')}
                 value={password}
                 onChange={setPassword}

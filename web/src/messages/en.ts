@@ -323,6 +323,7 @@ export const en = {
     descriptionWith: '{{part}}, drawn from the readings. Now: {{step}}.',
   },
   case: {
+    unread: 'Your role opens no cases: people and their visits are under People.',
     waitsFor: 'You may look. Before anything is done here: {{what}}.',
     stillNeeded: {
       look: 'the look at the limb',
@@ -2752,7 +2753,7 @@ export const en = {
     calibrate: 'Calibrate {{name}}',
     calibrateDo: 'Calibrate',
     history: 'History',
-    historyOf: 'Calibrations of {{name}}',
+    historyOf: 'History of {{name}}',
     noHistory: 'No calibration is on record.',
     shipped: 'as it came',
     how: 'Devices send lines of JSON; see docs/instruments.md. A stand-in makes its own values and comes with the demonstration alone.',
@@ -2777,7 +2778,7 @@ export const en = {
     who: 'Who has signed in here today',
     another: 'Somebody else',
     pinOf: 'PIN of {{name}}',
-    noPin: '{{name}} has no PIN here: login and password.',
+    noPin: '{{name}} has no PIN yet: the password.',
     enter: 'Go on',
     ownPin: 'Your PIN',
     ownPinHow:

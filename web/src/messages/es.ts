@@ -325,6 +325,7 @@ export const es: SameShape<typeof en> = {
     descriptionWith: '{{part}}, dibujo según las lecturas. Ahora: {{step}}.',
   },
   case: {
+    unread: 'Su función no abre casos: las personas y sus visitas están en Personas.',
     waitsFor: 'Puede mirar. Antes de hacer nada aquí: {{what}}.',
     stillNeeded: {
       look: 'mirar el miembro',
@@ -2794,7 +2795,7 @@ export const es: SameShape<typeof en> = {
     calibrate: 'Calibrar {{name}}',
     calibrateDo: 'Calibrar',
     history: 'Historial',
-    historyOf: 'Calibraciones de {{name}}',
+    historyOf: 'Historial de {{name}}',
     noHistory: 'No consta ninguna calibración.',
     shipped: 'de origen',
     how: 'Los aparatos envían líneas JSON; véase docs/instruments.md. Un simulado inventa sus valores y viene solo con la demostración.',
@@ -2819,7 +2820,7 @@ export const es: SameShape<typeof en> = {
     who: 'Quién ha entrado aquí hoy',
     another: 'Otra persona',
     pinOf: 'PIN de {{name}}',
-    noPin: '{{name}} no tiene PIN: usuario y contraseña.',
+    noPin: '{{name}} aún no tiene PIN: la contraseña.',
     enter: 'Continuar',
     ownPin: 'Su PIN',
     ownPinHow:

@@ -9,7 +9,7 @@ import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
 import { benchShaping } from './bench-shaping';
 import { benchWearing } from './bench-wearing';
-import { sleeveTouches } from './touches';
+import { followUpTouches, mostOfFollowUp, sleeveTouches } from './touches';
 import { v7 } from 'uuid';
 
 const address = process.env.ESTRIBO_BENCH_ADDRESS!;
@@ -459,6 +459,9 @@ await fitting.waitForURL(/bench/);
 console.log(
   `touches and keys of a routine sleeve, Screen to Wear: ${await sleeveTouches(fitting)} (aim: under 45); free text pasted`,
 );
+console.log(
+  `touches and keys of a routine follow-up of a ligament frame: ${await followUpTouches(fitting)} (aim: under ${mostOfFollowUp})`,
+);
 await browser.close();
 
 // the Bench of more than 1 000 cases, against that of the demo's
@@ -485,4 +488,43 @@ const [[{ count }]] = (await db.query('SELECT COUNT(*) AS count FROM `case`')) a
   [{ count: number }],
 ];
 say(`the Bench of ${count} cases`, await timed(20, bench), 'ms', 'that of the demo’s alone', benchOfFew);
+
+// people found in a hundred thousand, by words in a table with an index, against one found by its key
+const peopleThere = 100_000;
+await db.query('CREATE TEMPORARY TABLE digit (d int)');
+await db.query('INSERT INTO digit VALUES (0),(1),(2),(3),(4),(5),(6),(7),(8),(9)');
+await db.query(
+  `CREATE TEMPORARY TABLE fresh AS SELECT UUID() AS id, CONCAT('Given', n MOD 997) AS given, CONCAT('Family', n MOD 9973) AS family,
+    DATE_ADD('1930-01-01', INTERVAL n MOD 30000 DAY) AS born FROM (SELECT a.d + 10*b.d + 100*c.d + 1000*e.d + 10000*f.d AS n
+    FROM digit a JOIN (SELECT d FROM digit) b JOIN (SELECT d FROM digit) c JOIN (SELECT d FROM digit) e JOIN (SELECT d FROM digit) f) numbers`,
+);
+await db.query(
+  "INSERT INTO person (id, givenName, familyName, givenFirst, familyFirst, born) SELECT id, given, family, CONCAT(given, ' ', family), CONCAT(family, ' ', given), born FROM fresh",
+);
+for (const word of [
+  'LOWER(given)',
+  'LOWER(family)',
+  "DATE_FORMAT(born, '%Y%m%d')",
+  "DATE_FORMAT(born, '%Y')",
+])
+  await db.query(`INSERT INTO person_word (word, person) SELECT ${word}, id FROM fresh`);
+await db.query('ANALYZE TABLE person, person_word');
+const [[{ id: somebody }]] = (await db.query('SELECT id FROM fresh LIMIT 1')) as unknown as [
+  [{ id: string }],
+];
+const byKey = await timed(20, () => get(`/people/${somebody}`));
+for (const [what, find] of [
+  ['a whole name', 'given12 family345'],
+  ['a rare beginning', 'family9972'],
+  ['a beginning that all have', 'fam'],
+  ['two of those', 'giv fam'],
+  ['a day of birth', '1950-06-07'],
+] as const)
+  say(
+    `people found by ${what} in ${peopleThere}`,
+    await timed(5, () => get(`/people?find=${encodeURIComponent(find)}`)),
+    'ms',
+    'one by its key',
+    byKey,
+  );
 await db.end();

@@ -103,3 +103,42 @@ export async function sleeveTouches(page: Page): Promise<number> {
   await expect(page.getByText(/^Put on by the patient before leaving/)).toBeVisible();
   return (await touches()) + 1;
 }
+
+/** What a routine follow-up may take at most: the aim. */
+export const mostOfFollowUp = 25;
+
+/**
+ * A routine follow-up of a ligament frame by somebody who knows the way, from the Bench to the next visit: motion, both girths,
+ * skin, pain, the next stops chosen and put in.
+ * @returns touches and keys
+ */
+export async function followUpTouches(page: Page): Promise<number> {
+  const main = page.getByRole('main');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  const due = page.getByRole('link', { name: /^Sabela Outeiro: Review/ });
+  await due.waitFor();
+  const touches = await countTouches(page);
+  await due.click();
+  for (const [label, typed] of [
+    ['Knee, neutral zero', '0-9-62'],
+    ['Girth above', '423'],
+    ['Girth below', '339'],
+  ] as const) {
+    // the focus goes by itself to what is read next
+    await expect(page.getByRole('textbox', { name: label })).toBeFocused();
+    await page.keyboard.type(typed);
+    await page.keyboard.press('Enter');
+  }
+  for (const name of ['Skin clear', '1'])
+    await main
+      .locator('label')
+      .filter({ has: page.getByRole('radio', { name, exact: true }) })
+      .click();
+  await page.getByRole('button', { name: 'Take the review' }).click();
+  await main.locator('label').filter({ hasText: 'Seen; the prescriber will be told' }).click();
+  await page.getByRole('button', { name: /^Choose .* for both hinges$/ }).click();
+  await page.getByRole('button', { name: /^In both hinges: .*, moved by hand$/ }).click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(page.getByText(/^Next review|planned/i).first()).toBeVisible();
+  return touches();
+}

@@ -301,8 +301,9 @@ test('somebody else takes over by PIN while something is typed, and finds nothin
   await page.getByRole('button', { name: 'Lock, or let somebody else take over' }).click();
   await page.getByRole('button', { name: 'Somebody else', exact: true }).click();
   await page.getByLabel('Login').fill('ana');
-  await page.getByLabel('Password', { exact: true }).fill('ribanova-demo');
+  await page.getByLabel('Password', { exact: true }).filter({ visible: true }).fill('ribanova-demo');
   await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('link', { name: 'Ana Bouza, orthotist' })).toBeVisible();
   await page.goto(`${clinic.address}/password`);
   await page.getByLabel('New PIN').fill('1397');
   await page.getByLabel('Password', { exact: true }).fill('ribanova-demo');

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { caseNamed, dayFromToday, expect, openStage, pick, signIn, test } from '../clinic';
 import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
-import { mostTouches, sleeveTouches } from '../touches';
+import { followUpTouches, mostOfFollowUp, mostTouches, sleeveTouches } from '../touches';
 
 test.setTimeout(120_000);
 
@@ -286,4 +286,10 @@ test('a routine sleeve, from Screen to Wear, is few touches', async ({ page }) =
   // told by the bench; here it is only held that nothing has made it longer
   expect(touches).toBeGreaterThan(20);
   expect(touches).toBeLessThanOrEqual(mostTouches);
+});
+
+test('a routine follow-up of a frame, from the Bench to the next visit, is few touches', async ({ page }) => {
+  const touches = await followUpTouches(page);
+  expect(touches).toBeGreaterThan(12);
+  expect(touches).toBeLessThan(mostOfFollowUp);
 });

@@ -68,7 +68,9 @@ async function begin(session: Session): Promise<void> {
   await speak(session.user!.language ?? 'en');
   localStorage.removeItem(signedOutKey);
   const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
-  if (before !== session.user!.id) queries.clear();
+  // the session itself stays, with whoever watches it
+  if (before !== session.user!.id)
+    queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
   queries.setQueryData(['session'], session);
   if (before === session.user!.id) void queries.invalidateQueries();
   bell?.postMessage('signed in');

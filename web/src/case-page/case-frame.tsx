@@ -125,8 +125,11 @@ const Head = styled.header`
     color: ${color('ink')};
   }
   & > p {
+    /* beside the brace in two short lines rather than under it */
     min-width: 0;
-    max-width: 380px;
+    flex: 1 1 150px;
+    max-width: 330px;
+    font-size: ${size.small};
     overflow-wrap: anywhere;
   }
   & > span:last-of-type {
@@ -496,7 +499,7 @@ function CaseHead({
       <Link to={`/people/${state.person}`} title={t('case.all', { who })}>
         {who}
       </Link>
-      <div style={{ minWidth: 0, maxWidth: 380 }}>
+      <div style={{ minWidth: 0, maxWidth: 320 }}>
         <p>
           {named('bodyPart', `${state.side}-${state.programme.region}`)} · {programmeTitle(state.programme)}
           {size_ ? `, ${t('case.size', { size: size_ })}` : ''}

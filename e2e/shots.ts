@@ -83,26 +83,6 @@ await page
   .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
 await shoot(page, 'bend-plan');
 
-// a back bar from the inclinometer's stations
-await openStage(page, clinic, 'Elvira Rego', 'shape');
-await page.getByRole('button', { name: 'Take the contour' }).click();
-await page.getByRole('button', { name: /^Plan these/ }).click();
-await page
-  .getByRole('heading', { name: 'Back bar' })
-  .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
-await shoot(page, 'spine-bar');
-
-// a heat pack on its clock
-await openStage(page, clinic, 'Pilar Fontán', 'shape');
-await page.getByText('Feels both', { exact: true }).click();
-await page.getByRole('button', { name: 'Begin' }).click();
-await page.getByRole('button', { name: 'On: Warming' }).click();
-await page.getByRole('timer').evaluate((timer) => timer.scrollIntoView({ block: 'center' }));
-await shoot(page, 'heat-clock');
-
-await openStage(page, clinic, 'Amaro Cancela', 'shape');
-await shoot(page, 'trim-marks');
-
 // the hinge against the estimated centre of the knee
 await openStage(page, clinic, 'Iria Castrelo', 'set');
 await page.getByRole('button', { name: 'Is the hinge on the knee?' }).click();
@@ -136,11 +116,33 @@ for (const [reading, value] of [
 await page.getByLabel('Girth above right, third reading').waitFor();
 await shoot(page, 'measure');
 
-// who signs in, and the audit
+// who signs in, and with what they read
 const office = await visit();
 await signIn(office, clinic, 'iago');
 await office.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
 await shoot(office, 'clinic');
+await office.goto(`${address}/clinic/instruments`);
+await office.getByRole('button', { name: 'Calibrate Tape 1' }).waitFor();
+await shoot(office, 'instruments');
+
+// reception: somebody with their visits, and nothing clinical
+const desk = await visit();
+await signIn(desk, clinic, 'marga');
+await desk.goto(`${address}/people`);
+await desk.getByRole('link', { name: 'Sabela Outeiro' }).click();
+await desk
+  .getByRole('button', { name: /^Change the visit/ })
+  .first()
+  .waitFor();
+await shoot(desk, 'person');
+
+// a model changed on screen: its sizes and their bands
+await office.goto(`${address}/catalogue/caneiro-4p`);
+await office.getByRole('button', { name: 'Change the chart' }).click();
+await office
+  .getByRole('heading', { name: 'Sizes, from the smallest' })
+  .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
+await shoot(office, 'edit-model');
 
 // every region drawn for a grown body, a child and a heavy body
 const sheet = await visit({ width: 1600, height: 1200 });

@@ -15,6 +15,21 @@ test('axe finds nothing on the views of the clinic, light and dark', async ({ pa
     await page.getByRole('heading', { level: 1 }).waitFor();
     await findNothing(page, path);
   }
+  await page.getByRole('button', { name: 'Change the chart' }).click();
+  await page.getByRole('heading', { name: 'Heights' }).waitFor();
+  await findNothing(page, 'a model changed');
+  await page.goto(`${clinic.address}/people`);
+  await page.getByRole('link', { name: 'Marta Quintela' }).click();
+  await page
+    .getByRole('button', { name: /^Change the visit/ })
+    .first()
+    .click();
+  await page.getByRole('dialog').waitFor();
+  await findNothing(page, 'a person, a visit');
+  await openStage(page, clinic, 'Marta Quintela', 'check');
+  await page.getByRole('button', { name: 'This case' }).click();
+  await page.getByRole('dialog').waitFor();
+  await findNothing(page, 'how a case is kept');
 });
 
 test('axe finds nothing on the pages of the administrator and of one’s own, light and dark', async ({
@@ -31,6 +46,14 @@ test('axe finds nothing on the pages of the administrator and of one’s own, li
   await page.goto(`${clinic.address}/password`);
   await page.getByLabel('New password', { exact: true }).waitFor();
   await findNothing(page, 'password');
+  for (const section of ['clinic', 'instruments', 'audit', 'backup']) {
+    await page.goto(`${clinic.address}/clinic/${section}`);
+    await page.getByRole('heading', { level: 2 }).first().waitFor();
+    await findNothing(page, `clinic, ${section}`);
+  }
+  await page.getByRole('button', { name: /^Lock/ }).click();
+  await page.getByRole('heading', { name: 'Who is here?' }).waitFor();
+  await findNothing(page, 'locked');
 });
 
 for (const [what, views] of [

@@ -43,6 +43,22 @@ test('the pages of the clinic fit every size of window', async ({ page, clinic }
     await page.getByRole('heading', { level: 1 }).waitFor();
     await eachSize(page, path);
   }
+  await page.goto(`${clinic.address}/people`);
+  await page.getByRole('heading', { name: 'People' }).waitFor();
+  await eachSize(page, 'people');
+  await page.getByRole('link', { name: /^Marta Maximiliana/ }).click();
+  await page
+    .getByRole('button', { name: /^Change the visit/ })
+    .first()
+    .waitFor();
+  await eachSize(page, 'a person');
+  await page
+    .getByRole('button', { name: /^Change the visit/ })
+    .first()
+    .click();
+  await page.getByRole('dialog').waitFor();
+  await eachSize(page, 'a visit');
+  await page.keyboard.press('Escape');
   await page.goto(`${clinic.address}/catalogue`);
   // a family's page, by the first link to one
   const family = await page.locator('a[href*="/catalogue/families/"]').first().getAttribute('href');
@@ -78,6 +94,14 @@ test('the administrator’s page fits every size of window', async ({ page, clin
   await page.goto(`${clinic.address}/clinic`);
   await page.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
   await eachSize(page, 'clinic');
+  for (const section of ['clinic', 'instruments', 'audit', 'backup']) {
+    await page.goto(`${clinic.address}/clinic/${section}`);
+    await page.getByRole('heading', { level: 2 }).first().waitFor();
+    await eachSize(page, `clinic, ${section}`);
+  }
+  await page.getByRole('button', { name: /^Lock/ }).click();
+  await page.getByRole('heading', { name: 'Who is here?' }).waitFor();
+  await eachSize(page, 'locked');
 });
 
 for (const [name, views] of [

@@ -139,10 +139,10 @@ test('an empty answer is said; a reader cannot import or copy', async () => {
   expect(screen.queryByRole('link', { name: /Copy as our own/ })).toBeNull();
 });
 
-test('reception has no catalogue', async () => {
+test('reception has no catalogue: its address leads to the bench', async () => {
   role = 'reception';
   await show('/catalogue', <Catalogue />);
-  expect(screen.getByText('Your role reads this; it does not write it.')).toBeTruthy();
+  expect(screen.getByText('elsewhere')).toBeTruthy();
 });
 
 // jsdom lays nothing out: the list is drawn where it would be seen

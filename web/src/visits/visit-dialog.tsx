@@ -20,7 +20,7 @@ import { callOffVisit, moveVisit, noteCame, planVisit, type StandingVisit } from
 interface VisitDraft {
   day?: string;
   time?: string;
-  purpose: VisitPurpose;
+  purpose?: VisitPurpose;
   note?: string;
   caseId?: string;
 }
@@ -64,10 +64,13 @@ export function VisitDialog({
         purpose: visit.purpose,
         ...(visit.note ? { note: visit.note } : {}),
       }
-    : { ...(to ? { day: to } : {}), purpose: caseId ? 'review' : 'first' };
+    : { ...(to ? { day: to } : {}) };
   const [draft, setDraft] = useDraft(`visit-${visit?.id ?? `${person}-${caseId ?? ''}`}-${to ?? ''}`, start);
-  const { day, time, purpose, note = '' } = draft;
+  const { day, time, note = '' } = draft;
   const chosen = draft.caseId ?? (cases?.length === 1 ? cases[0]!.case : undefined);
+  const of = caseId ?? (chosen === none ? undefined : chosen);
+  // who has a brace comes to have it looked at, who has none comes for the first time
+  const purpose = draft.purpose ?? (of === undefined ? 'first' : 'review');
   const [problem, setProblem] = useState<string>();
   const [off, setOff] = useState(false);
   const [why, setWhy] = useState('');
@@ -90,7 +93,6 @@ export function VisitDialog({
       purpose,
       note: note.trim() === wasNote ? undefined : note.trim(),
     };
-    const of = caseId ?? (chosen === none ? undefined : chosen);
     done(() =>
       visit
         ? moveVisit(at, visit, wanted, t('visits.moved'))

@@ -1,6 +1,4 @@
 import fc from 'fast-check';
-import { modelSchema } from '../programmes';
-import { testModel } from '../logbook/test-case';
 import type { Chart } from './chart';
 import {
   addAxis,
@@ -17,7 +15,32 @@ import {
   sizesWithout,
 } from './chart-shape';
 
-const plain = testModel.chart;
+const plain: Chart = {
+  version: 1,
+  sizes: ['S', 'M', 'L'],
+  axes: [
+    {
+      reading: 'girth-above',
+      resolution: 0,
+      bands: [
+        { size: 'S', from: 400, to: 430 },
+        { size: 'M', from: 430, to: 460 },
+        { size: 'L', from: 460, to: 490 },
+      ],
+    },
+    {
+      reading: 'girth-below',
+      resolution: 0,
+      bands: [
+        { size: 'S', from: 310, to: 335 },
+        { size: 'M', from: 335, to: 360 },
+        { size: 'L', from: 360, to: 385 },
+      ],
+    },
+  ],
+  between: 'larger',
+  disagree: 'larger',
+};
 const twoWay: Chart = {
   version: 1,
   sizes: ['S', 'M', 'L'],
@@ -158,12 +181,12 @@ test('whatever is added and taken away in whatever order, it is a chart: bands a
         expect(chart.table).toHaveLength(chart.axes[0]!.bands.length);
         for (const row of chart.table) expect(row).toHaveLength(chart.axes[1]!.bands.length);
       }
-      expect(
-        modelSchema.isValidSync(
-          { ...testModel, chart: JSON.parse(JSON.stringify(chart)) as object },
-          { strict: true },
-        ),
-      ).toBe(true);
+      expect(chart.sizes.length).toBeGreaterThan(0);
+      for (const { bands } of chart.axes) {
+        expect(bands.length).toBeGreaterThan(0);
+        expect(new Set(bands.map(({ size }) => size)).size).toBe(bands.length);
+        for (const { from, to } of bands) expect(Number.isFinite(from) && from <= to).toBe(true);
+      }
     }),
     { numRuns: 200 },
   );

@@ -61,6 +61,16 @@ export default function NewCase() {
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
   const listed = useModels({ region: region ?? '' }, region !== undefined);
+  const [familyHash, modelHash] = choice?.split(' ') ?? [];
+  const sides: Side[] =
+    region && regions[region] === 'midline'
+      ? ['midline']
+      : pairSide === 'both'
+        ? [...pairedSides]
+        : pairSide
+          ? [pairSide]
+          : [];
+  const known = useKnownOf(person?.id, familyHash, modelHash, sides);
   // who opens no case is led to those there are
   if (!may(user.role, 'cases.write')) return <Navigate to="/cases" replace />;
   if (!catalogue.data) return <Loading away={catalogue.isError} />;
@@ -73,17 +83,8 @@ export default function NewCase() {
       models: models.filter(({ programme }) => programme === family.id || programme === family.base),
     }))
     .filter(({ models: own }) => own.length > 0);
-  const [familyHash, modelHash] = choice?.split(' ') ?? [];
   const family = catalogue.data.families.find(({ hash }) => hash === familyHash);
   const model = models.find(({ hash }) => hash === modelHash);
-  const sides: Side[] =
-    region && regions[region] === 'midline'
-      ? ['midline']
-      : pairSide === 'both'
-        ? [...pairedSides]
-        : pairSide
-          ? [pairSide]
-          : [];
 
   const choose = (value: string) => {
     setDraft({ ...draft, choice: value });
@@ -92,7 +93,6 @@ export default function NewCase() {
     void queries.prefetchQuery(contentQuery('model', hash));
     void queries.prefetchQuery(contentQuery('programme', programmeHash));
   };
-  const known = useKnownOf(person?.id, familyHash, modelHash, sides);
   const open = () => {
     if (!person || sides.length === 0 || !model || !family) return setProblem(t('cases.needsAll'));
     void save(async () => {

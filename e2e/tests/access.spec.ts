@@ -108,7 +108,11 @@ test('reception sees the bench and no record; a technician measures and does not
 }) => {
   await signIn(page, clinic, 'marga');
   await expect(page.getByText('Marta Quintela').first()).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Marta Quintela', exact: true })).toHaveCount(0);
+  // a name leads to the person, never to the case
+  await expect(page.getByRole('link', { name: 'Marta Quintela', exact: true }).first()).toHaveAttribute(
+    'href',
+    /^\/people\//,
+  );
   await expect(page.getByRole('button', { name: 'New case' })).toHaveCount(0);
   await page.context().clearCookies();
   await signIn(page, clinic, 'teo');

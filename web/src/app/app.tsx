@@ -17,7 +17,8 @@ import { SignIn } from '../clinic/sign-in';
 
 const Cases = lazy(() => import('../cases/cases'));
 const PeoplePage = lazy(() => import('../people/people-page'));
-const PersonPage = lazy(() => import('../people/person-page'));
+const loadPersonPage = () => import('../people/person-page');
+const PersonPage = lazy(loadPersonPage);
 const NewCase = lazy(() => import('../cases/new-case'));
 const Catalogue = lazy(() => import('../catalogue/catalogue'));
 const ModelPage = lazy(() => import('../catalogue/model-page'));
@@ -92,6 +93,8 @@ function SignedIn() {
         ({ preloadStages }) => preloadStages(),
         () => {},
       );
+      // one touch from every case
+      loadPersonPage().catch(() => {});
     }, 1000);
     return () => clearTimeout(timer);
   }, []);

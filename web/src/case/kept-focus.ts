@@ -1,12 +1,14 @@
 import { useEffect, type RefObject } from 'react';
 
-/** What can be the next thing to do: what is to be pressed, or is still empty. */
+/** What can be the next thing to do: what is to be pressed, or is still empty; not what may be left out, as it says itself. */
 const thingsToDo = (part: HTMLElement): HTMLElement[] =>
   [
     ...part.querySelectorAll<HTMLElement>(
       '[data-look=main]:not([aria-pressed]), input:not([type=checkbox]):not([type=radio])',
     ),
-  ].filter((one) => !(one instanceof HTMLInputElement) || one.value === '');
+  ].filter(
+    (one) => one.closest('[data-aside]') === null && (!(one instanceof HTMLInputElement) || one.value === ''),
+  );
 
 /** ms: what is still disabled then, stays so; a slow disk and a full outbox take a while */
 const longestSaving = 6000;

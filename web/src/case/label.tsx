@@ -42,7 +42,7 @@ export function Label() {
     );
   };
   return (
-    <Stack $gap={8} as="section" aria-label={t('keeping.label')}>
+    <Stack $gap={8} as="section" aria-label={t('keeping.label')} data-aside>
       <h2>{t('keeping.label')}</h2>
       {labels.map((label) => (
         <p key={label.entry}>

@@ -134,6 +134,22 @@ test('a case that is opened for somebody new waits for that person, and no other
   expect(ids(seen).at(-1)).toBe('opened');
 });
 
+test('a visit of somebody new waits for them', async () => {
+  let failing = true;
+  const seen = server(({ path }) => (failing && path === '/api/people/p1' ? problem(500) : undefined));
+  const box = new Outbox(hooks());
+  const put = (path: string, body: object) =>
+    box.post({ user: 'ana', userName: 'Ana', method: 'PUT', path, body, caseId: '' });
+  await put('/people/p1', { givenName: 'Iria' });
+  await put('/visits/v1', { person: 'p1' });
+  await put('/visits/v2', { person: 'p2' });
+  stop = box.start('ana');
+  await until(() => seen.some(({ path }) => path === '/api/visits/v2'));
+  expect(seen.map(({ path }) => path)).not.toContain('/api/visits/v1');
+  failing = false;
+  await until(() => seen.some(({ path }) => path === '/api/visits/v1'));
+});
+
 test.each([403, 422, 409, 404])(
   'what is refused with %d stays as unsent with its reason, and can be sent again',
   async (status) => {

@@ -35,8 +35,9 @@ const idleRest = 10_000;
 /** What must be taken in its order: the entries of one case; each other thing for itself. */
 const laneOf = ({ caseId, path }: Posted): string => caseId || path;
 
-/** A case is opened for a person: the person goes first. */
-function leanOn({ body }: Posted): string | undefined {
+/** A case is opened for a person, a visit planned: the person goes first. */
+function leanOn({ path, body }: Posted): string | undefined {
+  if (path.startsWith('/visits/')) return `/people/${(body as { person: string }).person}`;
   const entry = body as Partial<AnyEntry>;
   return entry.kind === 'case.opened' ? `/people/${entry.body!.person}` : undefined;
 }

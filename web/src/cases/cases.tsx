@@ -2,43 +2,21 @@ import { may } from '@estribo/core/access';
 import { CalendarPlus, Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
-import styled from 'styled-components';
 import { useCases, useCatalogue, useToday, useUser } from '../api/clinic';
 import { saidOfLabel } from '../case/label';
-import { color, narrow, size } from '../look/tokens';
+import { color, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
 import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
-import { Page, Row, Sheet, Small, Soft } from '../parts/layout';
+import { ListLine, Page, Row, Sheet, Small, Soft } from '../parts/layout';
 import { formatDay } from '../parts/format';
 import { toldApart } from '../people/person-words';
 import { VisitDialog } from '../visits/visit-dialog';
 
-const Line = styled.li`
-  display: grid;
-  grid-template-columns:
-    minmax(150px, 1.1fr) minmax(120px, 0.8fr) minmax(200px, 1.6fr) minmax(80px, 0.6fr) minmax(100px, 0.7fr)
-    44px;
-  gap: 4px 16px;
-  align-items: center;
-  min-height: 56px;
-  border-bottom: 1px solid ${color('line')};
-  overflow-wrap: anywhere;
-  & > a {
-    font-weight: 700;
-    min-height: 44px;
-    display: flex;
-    align-items: center;
-  }
-  &:last-child {
-    border-bottom: 0;
-  }
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr) auto;
-    padding: 4px 0;
-  }
-`;
+/** What stands beside each other in a line. */
+const columns =
+  'minmax(150px, 1.1fr) minmax(120px, 0.8fr) minmax(200px, 1.6fr) minmax(80px, 0.6fr) minmax(100px, 0.7fr) 44px';
 
 export default function Cases() {
   const user = useUser();
@@ -81,7 +59,7 @@ export default function Cases() {
         <Sheet $pad={0} style={{ padding: '0 20px' }}>
           <ul aria-label={t('nav.cases')}>
             {rows.map((row) => (
-              <Line key={row.case}>
+              <ListLine $columns={columns} key={row.case}>
                 {mayOpen ? (
                   <Link to={`/cases/${row.case}/${row.stage ?? 'screen'}`}>{row.personName}</Link>
                 ) : (
@@ -124,7 +102,7 @@ export default function Cases() {
                 ) : (
                   <span />
                 )}
-              </Line>
+              </ListLine>
             ))}
           </ul>
         </Sheet>

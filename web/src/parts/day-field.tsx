@@ -17,14 +17,16 @@ const Name = styled(Label)`
   color: ${color('soft')};
 `;
 
-const Box = styled(DateInput)`
+/** Where a day or a time is typed in parts. */
+export const PartsBox = styled(DateInput)`
   ${fieldBox}
   display: inline-flex;
   align-items: center;
   min-width: 150px;
 `;
 
-const Segment = styled(DateSegment)`
+/** One of the parts. */
+export const Part = styled(DateSegment)`
   padding: 2px 3px;
   border-radius: 2px;
   caret-color: transparent;
@@ -58,7 +60,7 @@ export function DayField({
       shouldForceLeadingZeros
     >
       <Name>{label}</Name>
-      <Box>{(segment) => <Segment segment={segment} />}</Box>
+      <PartsBox>{(segment) => <Part segment={segment} />}</PartsBox>
       <FieldProblem>{problem}</FieldProblem>
     </Frame>
   );

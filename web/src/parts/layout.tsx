@@ -69,6 +69,30 @@ export const RuledTable = styled.table`
   ${stackedTable}
 `;
 
+/** A line of a list of people or cases: its first link leads to what it is about. */
+export const ListLine = styled.li<{ $columns: string }>`
+  display: grid;
+  grid-template-columns: ${({ $columns }) => $columns};
+  gap: 4px 16px;
+  align-items: center;
+  min-height: 56px;
+  border-bottom: 1px solid ${color('line')};
+  overflow-wrap: anywhere;
+  & > a {
+    font-weight: 700;
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+  }
+  &:last-child {
+    border-bottom: 0;
+  }
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 4px 0;
+  }
+`;
+
 export const Soft = styled.p`
   color: ${color('soft')};
   overflow-wrap: anywhere;

@@ -1,35 +1,14 @@
 import { parseTime } from '@internationalized/date';
-import { DateInput, DateSegment, TimeField as AriaTimeField } from 'react-aria-components';
+import { TimeField as AriaTimeField } from 'react-aria-components';
 import styled from 'styled-components';
-import { color } from '../look/tokens';
-import { fieldBox, FieldLabel, FieldProblem } from './field';
+import { Part, PartsBox } from './day-field';
+import { FieldLabel, FieldProblem } from './field';
 
 const Frame = styled(AriaTimeField)`
   display: flex;
   flex-direction: column;
   align-self: flex-start;
   gap: 4px;
-`;
-
-const Box = styled(DateInput)`
-  ${fieldBox}
-  display: inline-flex;
-  align-items: center;
-  min-width: 110px;
-`;
-
-const Segment = styled(DateSegment)`
-  padding: 2px 3px;
-  border-radius: 2px;
-  caret-color: transparent;
-  &[data-placeholder] {
-    color: ${color('soft')};
-  }
-  &[data-focused] {
-    background: ${color('river')};
-    color: ${color('onRiver')};
-    outline: none;
-  }
 `;
 
 /** A time of the clinic's clock, HH:MM, typed in parts; empty where there is none. */
@@ -53,7 +32,7 @@ export function TimeField({
       shouldForceLeadingZeros
     >
       <FieldLabel>{label}</FieldLabel>
-      <Box>{(segment) => <Segment segment={segment} />}</Box>
+      <PartsBox>{(segment) => <Part segment={segment} />}</PartsBox>
       <FieldProblem>{problem}</FieldProblem>
     </Frame>
   );

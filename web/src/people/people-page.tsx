@@ -2,42 +2,20 @@ import { may } from '@estribo/core/access';
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
-import styled from 'styled-components';
 import { useUser } from '../api/clinic';
 import { usePeople } from '../api/people';
-import { color, narrow } from '../look/tokens';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { formatDate } from '../parts/format';
 import { Loading } from '../parts/loading';
-import { Page, Row, Sheet, Soft } from '../parts/layout';
+import { ListLine, Page, Row, Sheet, Soft } from '../parts/layout';
 import { VisitDialog } from '../visits/visit-dialog';
 import { PersonForm } from './person-form';
 import { fullName, numbersOf } from './person-words';
 
-const Line = styled.li`
-  display: grid;
-  grid-template-columns: minmax(180px, 1.4fr) minmax(130px, 0.8fr) minmax(110px, 0.8fr) auto;
-  gap: 4px 16px;
-  align-items: center;
-  min-height: 56px;
-  border-bottom: 1px solid ${color('line')};
-  overflow-wrap: anywhere;
-  & > a {
-    font-weight: 700;
-    min-height: 44px;
-    display: flex;
-    align-items: center;
-  }
-  &:last-child {
-    border-bottom: 0;
-  }
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr) auto;
-    padding: 4px 0;
-  }
-`;
+/** What stands beside each other in a line. */
+const columns = 'minmax(180px, 1.4fr) minmax(130px, 0.8fr) minmax(110px, 0.8fr) auto';
 
 /** Everybody the clinic knows: found, added, planned. */
 export default function PeoplePage() {
@@ -88,7 +66,7 @@ export default function PeoplePage() {
         <Sheet $pad={0} style={{ padding: '0 20px' }}>
           <ul aria-label={t('peoplePage.title')}>
             {rows.map((one) => (
-              <Line key={one.id}>
+              <ListLine $columns={columns} key={one.id}>
                 <Link to={`/people/${one.id}`}>{fullName(one)}</Link>
                 <span>{t('cases.born', { born: formatDate(one.born) })}</span>
                 <span>{numbersOf(one)}</span>
@@ -102,7 +80,7 @@ export default function PeoplePage() {
                 ) : (
                   <span />
                 )}
-              </Line>
+              </ListLine>
             ))}
           </ul>
         </Sheet>

@@ -119,6 +119,15 @@ test('after five wrong PINs only the password helps, and a code takes the PIN aw
   expect((await takeOver(agent, clinic.userOf('technician'), '1397')).status).toBe(401);
 });
 
+test('who is signed out everywhere takes over by PIN nowhere', async () => {
+  const agent = await shared();
+  const iago = await clinic.as('administrator');
+  await iago.post(`/api/users/${clinic.userOf('orthotist')}/sign-out`).expect(204);
+  expect((await takeOver(agent, clinic.userOf('orthotist'), '2580')).status).toBe(401);
+  // whoever is at the machine goes on
+  await agent.get('/api/people').expect(200);
+});
+
 test.each(['123', '0000', '1234', '4321', '12345678', 'abcd', '123456789'])('%s is no PIN', async (pin) => {
   const agent = tablet();
   await signIn(agent, 'reader').expect(200);

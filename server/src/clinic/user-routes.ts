@@ -149,7 +149,10 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
       handle: async (req, res, by) => {
         const id = String(req.params.id);
         await inTransaction(db, async (manager) => {
-          if (!(await manager.getRepository(userEntity).existsBy({ id }))) throw notFound('user');
+          const rows = manager.getRepository(userEntity);
+          if (!(await rows.existsBy({ id }))) throw notFound('user');
+          // a PIN is good at machines where others are signed in now: it ends with the sessions
+          if (id !== by.id) await rows.update({ id }, { pinHash: null });
           await endSessionsOf(manager, id, id === by.id ? req.sessionID : '');
           await audit(manager, { at: now(), user: by.id, action: 'user.signed-out', subject: id });
         });

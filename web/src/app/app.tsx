@@ -1,14 +1,17 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { Fragment, lazy, Suspense, useEffect, useState } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
-import { BrowserRouter, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
-import { outbox, useSession } from '../api/clinic';
+import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
+import { may } from '@estribo/core/access';
+import { outbox, useSession, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
 import { lock } from '../api/session';
 import { useIdle } from '../browser/use-idle';
 import { LockScreen } from '../clinic/lock-screen';
-import { language, locale } from '../messages';
+import { language, locale, t } from '../messages';
+import { Page } from '../parts/layout';
 import { Loading } from '../parts/loading';
+import { Notice } from '../parts/notice';
 import { Bench } from '../bench/bench';
 import { GlobalStyle } from '../look/global-style';
 import { Net } from '../frame/net';
@@ -65,11 +68,13 @@ function Screens() {
               <Route path="/catalogue/families/:hash" element={<FamilyPage />} />
               <Route path="/catalogue/:modelId" element={<ModelPage />} />
             </Route>
-            <Route path="/cases/:caseId/sheet" element={<OrderSheetPage />} />
-            <Route path="/cases/:caseId/bend-template/:part" element={<TemplatePage />} />
-            <Route path="/cases/:caseId/patient-sheet" element={<PatientSheetPage />} />
-            <Route path="/cases/:caseId/letter" element={<LetterPage />} />
-            <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
+            <Route element={<WhoReadsRecords />}>
+              <Route path="/cases/:caseId/sheet" element={<OrderSheetPage />} />
+              <Route path="/cases/:caseId/bend-template/:part" element={<TemplatePage />} />
+              <Route path="/cases/:caseId/patient-sheet" element={<PatientSheetPage />} />
+              <Route path="/cases/:caseId/letter" element={<LetterPage />} />
+              <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
+            </Route>
           </Route>
           <Route path="*" element={<Navigate to="/bench" replace />} />
         </Routes>
@@ -131,5 +136,17 @@ function BehindTheLock({ locked, children }: { locked: boolean; children: React.
     <div hidden={locked} inert={locked}>
       {children}
     </div>
+  );
+}
+
+/** A case and its sheets, for those who may read records; to the others it is said where to go. */
+function WhoReadsRecords() {
+  const { role } = useUser();
+  if (may(role, 'record.read')) return <Outlet />;
+  return (
+    <Page>
+      <Notice tone="caution">{t('case.unread')}</Notice>
+      <Link to="/bench">{t('nav.bench')}</Link>
+    </Page>
   );
 }

@@ -213,14 +213,7 @@ const RecordPlace = styled.div`
 export default function CaseFrame() {
   useEffect(preloadStages, []);
   const { caseId = '', stage } = useParams();
-  const { open, missing, unread, away } = useCase(caseId);
-  if (unread)
-    return (
-      <Stack style={{ padding: 40 }}>
-        <Notice tone="caution">{t('case.unread')}</Notice>
-        <Link to="/bench">{t('nav.bench')}</Link>
-      </Stack>
-    );
+  const { open, missing, away } = useCase(caseId);
   if (missing)
     return (
       <Stack style={{ padding: 40 }}>

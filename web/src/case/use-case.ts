@@ -42,8 +42,6 @@ export interface OpenCase {
 export function useCase(caseId: string): {
   open?: OpenCase;
   missing: boolean;
-  /** one's role reads no record */
-  unread: boolean;
   away: boolean;
 } {
   const zone = useZone();
@@ -90,7 +88,6 @@ export function useCase(caseId: string): {
       ({ id: opened!.body.person, numbers: [], ...(personWaiting.body as object) } as unknown as Person));
   return {
     ...(state ? { open: { state, person: known, waiting, holds: proof.data?.proof.holds } } : {}),
-    unread: entries.error instanceof RefusedError && entries.error.problem.status === 403,
     missing:
       entries.error instanceof RefusedError && entries.error.problem.status === 404 && all.length === 0,
     away: entries.isError && !(entries.error instanceof RefusedError),

@@ -55,7 +55,9 @@ function OnePerson({ person }: { person: Person }) {
   const today = useToday();
   const [asked, ask] = useState<Asked>();
   const cases = useCasesOf(person.id).data?.cases;
-  const visits = useVisitsOf(person.id).data?.visits;
+  const asking = useVisitsOf(person.id);
+  // who is on the way to the server has none there yet
+  const visits = asking.data?.visits ?? (asking.isError ? [] : undefined);
   const who = fullName(person);
   const mayWrite = may(user.role, 'people.write');
   const reads = may(user.role, 'record.read');

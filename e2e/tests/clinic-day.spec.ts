@@ -75,9 +75,17 @@ test('a day as reception: three people, five visits, one moved by keys, one call
   await expect(page.getByRole('list', { name: 'People' }).getByRole('link')).toHaveText(['Uxío Carballal']);
   await find.fill('uxio carb');
   await expect(page.getByRole('list', { name: 'People' }).getByRole('link')).toHaveText(['Uxío Carballal']);
-  await page.getByRole('button', { name: 'Plan a visit: Uxío Carballal' }).click();
-  await typeDay(page, 'Day', dayFromToday(2));
+  // from the Bench, for the day that is looked at
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await list.getByRole('button', { name: 'The day after' }).click();
+  await list.getByRole('button', { name: 'Plan a visit' }).click();
+  await page.getByRole('dialog').getByRole('searchbox').fill('carballal');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Uxío Carballal/ })
+    .click();
   await page.getByRole('dialog').getByRole('button', { name: 'Save the visit' }).click();
+  await expect(list.getByText('Uxío Carballal')).toBeVisible({ timeout: 15_000 });
   // a visit of a case, planned from the list of cases
   await page.getByRole('link', { name: 'Cases', exact: true }).click();
   await page.getByRole('searchbox').fill('noa');

@@ -14,6 +14,8 @@ import { Button, IconButton } from '../parts/button';
 import { formatDay, formatWeekday } from '../parts/format';
 import { Loading } from '../parts/loading';
 import { Row, Sheet, Small, Soft } from '../parts/layout';
+import { toldApart } from '../people/person-words';
+import { PlanForSomebody } from '../people/plan-for-somebody';
 import { VisitDialog } from '../visits/visit-dialog';
 import { saidOfVisit, standing } from '../visits/visit-line';
 
@@ -91,6 +93,7 @@ export function DayList({
   const { data: staff } = useStaff();
   const found = useVisits(day, day);
   const [changing, change] = useState<ListedVisit>();
+  const [planning, setPlanning] = useState(false);
   const visits = found.data?.pages.flatMap((page) => page.visits);
   const reads = may(user.role, 'record.read');
   const nameOf = (id: string | null) => staff?.staff.find((one) => one.id === id)?.name;
@@ -138,6 +141,7 @@ export function DayList({
                 <div>
                   <Link to={leadsTo(visit)}>{visit.personName}</Link>{' '}
                   {stands !== 'expected' && <em>{t(`visits.${stands}`)}</em>}
+                  <p>{toldApart({ born: visit.born, numbers: [visit.number] })}</p>
                   <p>{saidOfVisit(visit)}</p>
                   {keeper && <p>{t('visits.with', { name: keeper })}</p>}
                   {visit.note && <Small>{visit.note}</Small>}
@@ -157,6 +161,12 @@ export function DayList({
           })}
         </ul>
       )}
+      {may(user.role, 'visits.write') && day >= today && (
+        <Row style={{ marginTop: 10 }}>
+          <Button onPress={() => setPlanning(true)}>{t('visits.plan')}</Button>
+        </Row>
+      )}
+      {planning && <PlanForSomebody day={day} onClose={() => setPlanning(false)} />}
       {found.hasNextPage && (
         <Button look="quiet" onPress={() => void found.fetchNextPage()}>
           {t('common.more')}

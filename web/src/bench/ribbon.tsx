@@ -10,6 +10,7 @@ import { useUser, useZone } from '../api/clinic';
 import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { formatDay, formatShortWeekday, formatStops } from '../parts/format';
+import { toldApart } from '../people/person-words';
 import { VisitDialog } from '../visits/visit-dialog';
 import { counts, what, when } from './buckle-words';
 
@@ -281,6 +282,7 @@ function BenchRow({
   const zone = useZone();
   const percent = (days: number) => `${(Math.min(dayCount, Math.max(0, days)) / dayCount) * 100}%`;
   const mayOpen = may(user.role, 'record.read');
+  const apart = toldApart({ born: summary.born, numbers: [summary.number] });
   const tone = late ? 'late' : next?.day === today ? 'today' : 'plain';
   const said = summary.blocked
     ? summary.blockedBy
@@ -304,9 +306,13 @@ function BenchRow({
     <>
       <Who>
         {mayOpen ? (
-          <Link to={`/cases/${summary.case}/${summary.stage}`}>{summary.personName}</Link>
+          <Link to={`/cases/${summary.case}/${summary.stage}`} title={apart}>
+            {summary.personName}
+          </Link>
         ) : (
-          <Link to={`/people/${summary.person}`}>{summary.personName}</Link>
+          <Link to={`/people/${summary.person}`} title={apart}>
+            {summary.personName}
+          </Link>
         )}
         <p>
           {named('bodyPart', `${summary.side}-${summary.region}`)}, {summary.modelName}

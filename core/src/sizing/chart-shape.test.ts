@@ -81,6 +81,8 @@ test('a larger size follows the largest, as broad as it, on every axis; a smalle
   expect(addSize(plain, 'XS', 'first').axes[0]!.bands[0]).toEqual({ size: 'XS', from: 370, to: 400 });
   expect(addSize(plain, 'M', 'last').sizes.at(-1)).toBe('M 2');
   expect(addSize(twoWay, 'XL', 'last').axes).toBe(twoWay.axes);
+  const universal = { ...plain, sizes: ['one'], axes: [] };
+  expect(addSize(universal, 'XL', 'last')).toBe(universal);
 });
 
 test('a size goes with its bands, or its cells; the last one stays', () => {

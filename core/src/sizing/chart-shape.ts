@@ -29,8 +29,9 @@ const onAxis = (chart: Chart, axis: number, change: (axis: ChartAxis) => ChartAx
   axes: chart.axes.map((one, i) => (i === axis ? change(one) : one)),
 });
 
-/** A smaller or larger size, with a band on every axis unless a table says where the sizes lie. */
+/** A smaller or larger size, with a band on every axis unless a table says where the sizes lie; what nothing is read for has one. */
 export function addSize(chart: Chart, name: string, end: 'first' | 'last'): Chart {
+  if (chart.axes.length === 0) return chart;
   const size = freeName(name, chart.sizes);
   return {
     ...chart,

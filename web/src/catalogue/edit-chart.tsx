@@ -223,9 +223,11 @@ export function EditChart({
       </Row>
       <h3>{t('catalogue.sizesOf')}</h3>
       <Row $gap={6}>
-        <Button onPress={() => reshape((now) => addSize(now, t('catalogue.newSize'), 'first'))}>
-          <Plus size={16} aria-hidden /> {t('catalogue.smaller')}
-        </Button>
+        {chart.axes.length > 0 && (
+          <Button onPress={() => reshape((now) => addSize(now, t('catalogue.newSize'), 'first'))}>
+            <Plus size={16} aria-hidden /> {t('catalogue.smaller')}
+          </Button>
+        )}
         {chart.sizes.map((size) => (
           <Row key={size} $gap={0}>
             {cell(`size ${size}`, t('catalogue.sizeName', { size }), size, false)}
@@ -233,9 +235,11 @@ export function EditChart({
               away(t('catalogue.removeSize', { size }), (now) => removeSize(now, size))}
           </Row>
         ))}
-        <Button onPress={() => reshape((now) => addSize(now, t('catalogue.newSize'), 'last'))}>
-          <Plus size={16} aria-hidden /> {t('catalogue.larger')}
-        </Button>
+        {chart.axes.length > 0 && (
+          <Button onPress={() => reshape((now) => addSize(now, t('catalogue.newSize'), 'last'))}>
+            <Plus size={16} aria-hidden /> {t('catalogue.larger')}
+          </Button>
+        )}
       </Row>
       {chart.axes.map((axis, a) => (
         <Stack key={axis.reading} $gap={4}>

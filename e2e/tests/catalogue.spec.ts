@@ -12,7 +12,7 @@ test('charts go out as CSV; a fault is told by row and column and nothing is hal
   page,
 }, testInfo) => {
   await pick(page, { name: 'Shoulder' });
-  await expect(page.getByRole('row')).toHaveCount(2);
+  await expect(page.getByRole('grid', { name: 'Models' }).getByRole('row')).toHaveCount(2);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Export CSV' }).click(),

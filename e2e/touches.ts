@@ -86,8 +86,13 @@ export async function sleeveTouches(page: Page): Promise<number> {
   const rim = page.getByLabel('Pad’s inner rim at the kneecap’s lower pole: Found');
   await rim.press('0');
   await rim.press('Enter');
-  for (const name of ['Rim all round', 'No creases, standing', 'Stays at the sides', 'Toes warm'])
-    await main.getByRole('button', { name: new RegExp(`^${name}.*: Yes$`) }).click();
+  // taken: what comes after it stands still again
+  await expect(page.getByRole('listitem').filter({ has: rim })).toContainText('✓');
+  for (const name of ['Rim all round', 'No creases, standing', 'Stays at the sides', 'Toes warm']) {
+    const yes = main.getByRole('button', { name: new RegExp(`^${name}.*: Yes$`) });
+    await yes.click();
+    await expect(yes).toHaveAttribute('aria-pressed', 'true');
+  }
   await page.getByRole('button', { name: /^Sign as .*: pass$/ }).click();
   await page.getByRole('link', { name: /^Wear/ }).click();
   for (const [label, value] of [

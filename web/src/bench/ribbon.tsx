@@ -11,6 +11,7 @@ import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { formatDay, formatShortWeekday, formatStops } from '../parts/format';
 import { toldApart } from '../people/person-words';
+import { plannedVisit } from '../visits/planned-visit';
 import { VisitDialog } from '../visits/visit-dialog';
 import { counts, what, when } from './buckle-words';
 
@@ -483,15 +484,7 @@ function MovedBuckle({
         <VisitDialog
           who={summary.personName}
           person={summary.person}
-          visit={{
-            id: planned.planned!.entry,
-            person: summary.person,
-            case: summary.case,
-            day: planned.day,
-            time: planned.planned!.time ?? null,
-            purpose: planned.planned!.purpose,
-            note: planned.note ?? null,
-          }}
+          visit={plannedVisit(summary, planned)!}
           {...(asked === planned.day ? {} : { to: asked })}
           onClose={() => {
             setBy(0);

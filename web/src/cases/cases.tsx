@@ -1,4 +1,5 @@
 import { may } from '@estribo/core/access';
+import type { CaseSummary } from '@estribo/core/answers';
 import { CalendarPlus, Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
@@ -12,6 +13,7 @@ import { Loading } from '../parts/loading';
 import { ListLine, Page, Row, Sheet, Small, Soft } from '../parts/layout';
 import { formatDay } from '../parts/format';
 import { toldApart } from '../people/person-words';
+import { plannedVisit } from '../visits/planned-visit';
 import { VisitDialog } from '../visits/visit-dialog';
 
 /** What stands beside each other in a line. */
@@ -28,7 +30,9 @@ export default function Cases() {
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), [params]);
   const found = useCases(wanted, useMeantFamilies(wanted));
-  const [planning, plan] = useState<{ who: string; person: string; caseId: string }>();
+  const [planning, plan] =
+    useState<Pick<React.ComponentProps<typeof VisitDialog>, 'who' | 'person' | 'caseId' | 'visit'>>();
+  const mayVisit = may(user.role, 'visits.write');
   if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
   const rows = found.data?.pages.flatMap(({ cases }) => cases);
   const mayOpen = may(user.role, 'record.read');
@@ -80,19 +84,14 @@ export default function Cases() {
                       ? t('cases.blocked')
                       : row.stage && named('stages', row.stage)}
                 </span>
-                <span
-                  style={{
-                    fontSize: size.small,
-                    color: row.firstVisit && row.firstVisit < today ? color('madder') : color('soft'),
-                  }}
-                >
-                  {row.firstVisit
-                    ? row.firstVisit < today
-                      ? t('case.late', { day: formatDay(row.firstVisit) })
-                      : formatDay(row.firstVisit)
-                    : ''}
-                </span>
-                {may(user.role, 'visits.write') && !row.closed ? (
+                <NextVisit
+                  row={row}
+                  today={today}
+                  onChange={
+                    mayVisit ? (visit) => plan({ who: row.personName, person: row.person, visit }) : undefined
+                  }
+                />
+                {mayVisit && !row.closed ? (
                   <IconButton
                     aria-label={t('visits.planFor', { who: row.personName })}
                     onPress={() => plan({ who: row.personName, person: row.person, caseId: row.case })}
@@ -117,6 +116,34 @@ export default function Cases() {
       {planning && <VisitDialog {...planning} onClose={() => plan(undefined)} />}
     </Page>
   );
+}
+
+/** The day somebody is to come in; a visit that was planned is moved or called off from here. */
+function NextVisit({
+  row,
+  today,
+  onChange,
+}: {
+  row: CaseSummary;
+  today: string;
+  onChange: ((visit: NonNullable<ReturnType<typeof plannedVisit>>) => void) | undefined;
+}) {
+  if (!row.firstVisit) return <span />;
+  const late = row.firstVisit < today;
+  const said = late ? t('case.late', { day: formatDay(row.firstVisit) }) : formatDay(row.firstVisit);
+  const next = row.ribbon.buckles.find((buckle) => buckle.planned && buckle.day === row.firstVisit);
+  const visit = next && plannedVisit(row, next);
+  if (visit && onChange)
+    return (
+      <Button
+        look="quiet"
+        aria-label={t('visits.change', { what: `${row.personName}, ${said}` })}
+        onPress={() => onChange(visit)}
+      >
+        <span style={late ? { color: color('madder') } : undefined}>{said}</span>
+      </Button>
+    );
+  return <span style={{ fontSize: size.small, color: late ? color('madder') : color('soft') }}>{said}</span>;
 }
 
 /** A word as it is looked for: small letters without accents. */

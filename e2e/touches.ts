@@ -14,7 +14,10 @@ export const mostTouches = 45;
 /** Counts what fingers do from now on: every press of a pointer, every key. */
 export async function countTouches(page: Page): Promise<() => Promise<number>> {
   const count = () => {
+    // counted once, however often it is begun on a page
+    const listens = window.estriboTouches !== undefined;
     window.estriboTouches = 0;
+    if (listens) return;
     const one = () => (window.estriboTouches! += 1);
     addEventListener('pointerdown', one, true);
     addEventListener('keydown', one, true);

@@ -137,6 +137,7 @@ function NextVisit({
     return (
       <Button
         look="quiet"
+        style={{ justifySelf: 'start', marginLeft: -18 }}
         aria-label={t('visits.change', { what: `${row.personName}, ${said}` })}
         onPress={() => onChange(visit)}
       >

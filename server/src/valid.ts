@@ -1,4 +1,4 @@
-import { clinicDay } from '@estribo/core/calendar';
+import { clinicDay, isZone } from '@estribo/core/calendar';
 import { string, ValidationError, type InferType, type Schema } from 'yup';
 import { faulty } from './problem';
 
@@ -7,6 +7,13 @@ export const dayField = string()
   .strict()
   .required()
   .test('day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value);
+
+/** The time zone by which the clinic's days are counted. */
+export const zoneField = string()
+  .strict()
+  .required()
+  .max(64)
+  .test('zone', 'must be a time zone, such as Europe/Madrid', isZone);
 
 /**
  * What a client sent, checked against a schema.

@@ -54,7 +54,10 @@ export const caseNoted = kind('case.noted', {
   body: body({ text: text(800).min(1).required() }),
 });
 
-const onLabel = () => text(60).matches(/^[\p{L}\p{N}][\p{L}\p{N} ./:#+-]*$/u, 'must be as on a label');
+const labelSigns = /^[\p{L}\p{N}][\p{L}\p{N} ./:#+-]*$/u;
+/** Whether a text can stand on a label: what no label has is a slip of the hand. */
+export const isOnLabel = (typed: string): boolean => labelSigns.test(typed);
+const onLabel = () => text(60).matches(labelSigns, 'must be as on a label');
 
 /** What stands on the label of the brace that was fitted, so that it is found again when its maker calls it back. */
 export const labelRead = kind('label.read', {

@@ -1,7 +1,14 @@
 export { foreignFaults, isOutsideModel, roleFaults } from './belongs';
 export { boundsOf, type Bounds } from './bounds';
 export type { UrgentCall } from './calls';
-export { closingReasons, visitPurposes, type ClosingReason, type VisitPurpose } from './case-entries';
+export {
+  clock,
+  closingReasons,
+  isOnLabel,
+  visitPurposes,
+  type ClosingReason,
+  type VisitPurpose,
+} from './case-entries';
 export type { CaseKeeping, FittedLabel } from './case-keeping';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { judgeDecision, type DecisionJudgement } from './decision';

@@ -152,7 +152,7 @@ async function take(
   const person = await personNow(manager, row.person);
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
-  await checkTakenOver(manager, row, entry, state, clinic.zone);
+  await checkTakenOver(manager, row, person, entry, state, clinic.zone);
   await checkKeeper(manager, entry);
   const held = await heldAfter(manager, row, entry, state);
   const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone), user.role);
@@ -225,6 +225,7 @@ async function heldAfter(
 async function checkTakenOver(
   manager: EntityManager,
   row: CaseRow,
+  person: Person,
   { from, kind, body, observedAt }: AnyEntry,
   state: CaseState | undefined,
   zone: string,
@@ -232,9 +233,7 @@ async function checkTakenOver(
   if (!from) return;
   const there = await manager.getRepository(caseEntity).findOneBy({ id: from.case });
   const isSamePerson =
-    there !== null &&
-    there.id !== row.id &&
-    (await personNow(manager, there.person)).id === (await personNow(manager, row.person)).id;
+    there !== null && there.id !== row.id && (await personNow(manager, there.person)).id === person.id;
   if (!isSamePerson) throw faulty([{ at: 'from.case', message: 'is no other case of this person' }]);
   const source = (await snapshotOf(manager, there, zone)).state;
   const found =

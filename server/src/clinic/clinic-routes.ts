@@ -1,5 +1,4 @@
 import { wearRuleSchema } from '@estribo/core/wearing';
-import { isZone } from '@estribo/core/calendar';
 import { Not } from 'typeorm';
 import { object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
@@ -8,16 +7,12 @@ import { rebuildOlder } from '../cases/rebuild';
 import { backupEntity, caseEntity, clinicEntity, sealEntity, summaryEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import type { Context, Route } from '../route';
-import { valid } from '../valid';
+import { valid, zoneField } from '../valid';
 
 const line = () => string().strict().trim().max(120).nullable().defined();
 const own = object({
   name: string().strict().trim().required().min(1).max(120),
-  zone: string()
-    .strict()
-    .required()
-    .max(64)
-    .test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
+  zone: zoneField,
   letterhead: string().strict().trim().max(400).nullable().defined(),
 })
   .strict()

@@ -1,4 +1,3 @@
-import { isZone } from '@estribo/core/calendar';
 import { object, string } from 'yup';
 import { v7 } from 'uuid';
 import { audit } from '../audit/audit';
@@ -6,7 +5,7 @@ import { clinicEntity, userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, Route } from '../route';
-import { valid } from '../valid';
+import { valid, zoneField } from '../valid';
 import { loginField } from './login';
 import { isSameCode } from './one-time-code';
 import { hashPassword, passwordFaults } from './password';
@@ -14,11 +13,7 @@ import { hashPassword, passwordFaults } from './password';
 const setUp = object({
   code: string().strict().required().max(40),
   clinic: string().strict().trim().required().min(1).max(120),
-  zone: string()
-    .strict()
-    .required()
-    .max(64)
-    .test('zone', 'must be a time zone, such as Europe/Madrid', isZone),
+  zone: zoneField,
   name: string().strict().trim().required().min(1).max(120),
   login: loginField,
   password: string().strict().required().max(200),

@@ -79,8 +79,6 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
       handle: async (req, res, by) => {
         const id = madeId(req);
         const rest = valid(user, req.body);
-        // nobody has this password: who is new signs in with a code
-        const nobodys = await hashPassword(randomUUID());
         await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(userEntity);
           // the administrators are looked at under a lock: two that let each other go leave one
@@ -99,7 +97,8 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
             ]);
           // an insert of its own, never an upsert: that would take another user's row for its login
           if (known) await rows.update({ id }, rest);
-          else await rows.insert({ id, ...rest, passwordHash: nobodys });
+          // nobody has this password: who is new signs in with a code
+          else await rows.insert({ id, ...rest, passwordHash: await hashPassword(randomUUID()) });
           await audit(manager, {
             at: now(),
             user: by.id,

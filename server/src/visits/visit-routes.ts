@@ -1,6 +1,6 @@
 import { may, roles } from '@estribo/core/access';
 import { addDays, clinicDay, dayOf } from '@estribo/core/calendar';
-import { visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
+import { clock, visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
 import { anyId } from '@estribo/core/record';
 import { Between, In, Not } from 'typeorm';
 import { mixed, object, string } from 'yup';
@@ -24,11 +24,7 @@ import { dayField, valid } from '../valid';
 const visit = object({
   person: anyId().required(),
   day: dayField,
-  time: string()
-    .strict()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time, HH:MM')
-    .nullable()
-    .defined(),
+  time: clock().nullable().defined(),
   purpose: mixed<VisitPurpose>().oneOf(visitPurposes).required(),
   note: string().strict().trim().max(400).nullable().defined(),
   state: mixed<VisitState>().oneOf(visitStates).required(),

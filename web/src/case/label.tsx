@@ -1,5 +1,5 @@
 import { may } from '@estribo/core/access';
-import type { FittedLabel } from '@estribo/core/logbook';
+import { isOnLabel, type FittedLabel } from '@estribo/core/logbook';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { t } from '../messages';
@@ -18,9 +18,6 @@ export const saidOfLabel = ({ serial, lot }: Pick<FittedLabel, 'serial' | 'lot'>
 
 const empty = { serial: '', lot: '' };
 
-/** As a label has it: what no label has is a slip of the hand. */
-const isOnLabel = (text: string) => text === '' || /^[\p{L}\p{N}][\p{L}\p{N} ./:#+-]*$/u.test(text);
-
 /** Serial and lot number of what was fitted, typed off the label. */
 export function Label() {
   const { state, user, write } = useWork();
@@ -32,7 +29,8 @@ export function Label() {
   const keep = () => {
     const [serial, lot] = [draft.serial.trim(), draft.lot.trim()];
     if (serial === '' && lot === '') return setProblem(t('keeping.labelNeeds'));
-    if (!isOnLabel(serial) || !isOnLabel(lot)) return setProblem(t('keeping.labelWrong'));
+    if ([serial, lot].some((typed) => typed !== '' && !isOnLabel(typed)))
+      return setProblem(t('keeping.labelWrong'));
     setProblem(undefined);
     void save(() =>
       write('label.read', 'case', {

@@ -9,13 +9,13 @@ type Arm = ReturnType<typeof sampled>;
  */
 function plainly(
   arms: readonly Arm[],
-  step: number,
+  spacing: number,
   angle: number,
   most: number,
   steepest: number,
   jaw: number,
 ) {
-  const rise = Math.tan(Math.PI / 180) * angle * step;
+  const rise = Math.tan(Math.PI / 180) * angle * spacing;
   const slopes = 2 * steepest + 1;
   return arms.map(({ beyond, mayBend }) => {
     const wide = Math.ceil((2 * Math.max(...beyond.map(Math.abs))) / rise) + 2;
@@ -54,25 +54,25 @@ export async function benchShaping(
   say: (what: string, measured: number, unit: string, baseline: string, base: number) => void,
 ): Promise<void> {
   const limits = { jaw: 20, left: 40, steepest: 30, most: 6 };
-  const armsOn = (step: number) => [hollow, bulge].map((contour) => sampled(contour, step, 200));
-  const plan = (step: number, angle: number, within: number) =>
-    planBends(armsOn(step), limits, { step, angle }, { within });
+  const armsOn = (spacing: number) => [hollow, bulge].map((contour) => sampled(contour, spacing, 200));
+  const plan = (spacing: number, angle: number, within: number) =>
+    planBends(armsOn(spacing), limits, { spacing, angle }, { within });
   const plain = await timed(1, () => plainly(armsOn(4), 4, 1, 6, 30, 5));
-  for (const [step, angle, within, aim] of [
+  for (const [spacing, angle, within, aim] of [
     [4, 1, 0, 'aim: under 300 ms'],
     [2, 1, 0, ''],
     [2, 0.5, 0.02, 'aim: within 2 % of its bound'],
   ] as const) {
-    plan(step, angle, within);
-    const took = await timed(3, () => plan(step, angle, within));
+    plan(spacing, angle, within);
+    const took = await timed(3, () => plan(spacing, angle, within));
     say(
-      `bends of a 400 mm bar on ${step} mm and ${angle}°${within ? ', within 2 %' : ', exact'}${aim ? ` (${aim})` : ''}`,
+      `bends of a 400 mm bar on ${spacing} mm and ${angle}°${within ? ', within 2 %' : ', exact'}${aim ? ` (${aim})` : ''}`,
       took,
       'ms',
       'the plain programme on 4 mm and 1°, its limit left out',
       plain,
     );
-    const choices = plan(step, angle, within);
+    const choices = plan(spacing, angle, within);
     const certified = Math.max(...choices.map(({ gap, atLeast }) => gap / Math.max(atLeast, 1e-9)));
     console.log(
       `  its gaps are at most ${((certified - 1) * 100).toFixed(2)} % over what it proves for its grid`,
@@ -81,7 +81,7 @@ export async function benchShaping(
   // a bound that knows neither grid nor joints, arm by arm
   for (const [name, contour] of Object.entries({ hollow, bulge })) {
     const arm = sampled(contour, 4, 200);
-    for (const { bends, gap } of planBends([arm], limits, { step: 4, angle: 1 }))
+    for (const { bends, gap } of planBends([arm], limits, { spacing: 4, angle: 1 }))
       if (bends.length > 0)
         console.log(
           `  ${name}, ${bends.length} bends: ${gap.toFixed(2)} mm; no bar of so many pieces is under ${gapAtLeast(arm.beyond, 4, bends.length).toFixed(2)} mm`,

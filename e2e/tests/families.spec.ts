@@ -491,7 +491,7 @@ test('a family written here as data goes from Screen to Review without a line of
   await screws.getByLabel(/^By how much/).fill('1/2');
   await screws.getByRole('button', { name: 'Take it' }).click();
   await expect(
-    screws.getByText('More than the 1/4 turn that one step may be', { exact: false }),
+    screws.getByText('More than the 1/4 turn that one change may be', { exact: false }),
   ).toBeVisible();
   await expect(screws.getByText('It stands at medial +1/4, lateral −1/4.')).toBeVisible();
   const strokes = page.getByLabel('Air in the cell', { exact: true });

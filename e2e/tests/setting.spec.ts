@@ -128,7 +128,7 @@ test('an unloader is corrected over its visits: walked, refused once, gone back 
   await page.getByRole('button', { name: 'Another amount' }).click();
   await page.getByLabel('By how much (turn)').fill('1/4');
   await main.getByRole('button', { name: 'Take it' }).last().click();
-  await expect(main.getByText(/More than the 1\/8 turn that one step may be/)).toBeVisible();
+  await expect(main.getByText(/More than the 1\/8 turn that one change may be/)).toBeVisible();
   await expect(ledger.getByRole('listitem')).toHaveCount(7);
   await page.getByLabel('Why it is turned all the same').fill('asked for by the prescriber, by phone');
   await main.getByRole('button', { name: 'Take it' }).last().click();

@@ -56,12 +56,15 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
     const { medial, lateral } = form.edges(at + datum);
     return sorted(medial * facing, -lateral * facing);
   };
+  /** Where an outline is crossed; what lies beneath the foot is as wide as the sole. */
+  const crossed = (skin: BodyView['skin'], at: number) =>
+    crossing(skin, Math.max(at, level('sole')! + 12 * build.foot));
   const heelSpan = (wide: number): [number, number] => [-wide / 2, wide / 2];
   const heelWide = templateHeel * foot.size * foot.heel;
   const across =
     (skin: () => BodyView['skin']): BodyView['edges'] =>
     (at) =>
-      at < 0.7 * heelLevel ? (at > 1.4 * heelLevel ? heelSpan(heelWide) : crossing(skin(), at)) : width(at);
+      at < 0.7 * heelLevel ? (at > 1.4 * heelLevel ? heelSpan(heelWide) : crossed(skin(), at)) : width(at);
   const letters = (mirror: 1 | -1): BodyView['letters'] => {
     const at = top * 0.93;
     const [low, high] = width(at).map((x) => x * mirror) as [number, number];
@@ -82,7 +85,7 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
     window,
     {
       id: 'front',
-      edges: (at) => (at < 0.7 * heelLevel ? crossing(front.skin, at) : width(at)),
+      edges: (at) => (at < 0.7 * heelLevel ? crossed(front.skin, at) : width(at)),
       faces: facesFromFront(facing),
       place: (landmark) => {
         const at = level(landmark);
@@ -99,7 +102,7 @@ export function ankleBody(readings: BodyReadings, side: Side, build: Build): Reg
     {
       id: 'outer',
       edges: (at) => {
-        if (at < 0) return crossing(outer.skin, at);
+        if (at < 0) return crossed(outer.skin, at);
         const { front: fore, back: rear } = form.edges(at + datum);
         return sorted(fore * facing, -rear * facing);
       },

@@ -19,7 +19,7 @@ export { statureForAge } from './stature';
 export { buildOf, templateStature, type Build } from './build';
 export { legForm, legGirth, type LegForm, type LegEdges } from './leg-form';
 export { legFormOf } from './leg-view';
-export { crossing, type Point } from './outline';
+export { bandsAlong, crossing, smooth, type Point } from './outline';
 export { nothingRead, type BodyReadings } from './body-readings';
 export { type BodyView } from './body-view';
 export { bodyOf, type Body } from './body';

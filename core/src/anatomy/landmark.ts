@@ -53,6 +53,7 @@ const levels = {
     'shoulder-joint-space': -0.016,
     axilla: -0.066,
     chest: -0.075,
+    waist: -0.2,
     'upper-arm-greatest-girth': -0.082,
     olecranon: -0.186,
   },
@@ -91,7 +92,7 @@ const lengths: Record<Region, readonly [below: keyof Build, above: keyof Build]>
   ankle: ['foot', 'shank'],
 };
 /** Places that go by another length than their neighbours. */
-const byTheTrunk: readonly Landmark[] = ['axilla', 'chest', 'shoulder-joint-space'];
+const byTheTrunk: readonly Landmark[] = ['axilla', 'chest', 'shoulder-joint-space', 'waist'];
 
 /**
  * @returns the level in mm from the region's datum on a body of these proportions, or undefined when the region has

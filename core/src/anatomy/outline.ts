@@ -128,6 +128,17 @@ export function outlineOf(parts: readonly (readonly Point[])[], fillet = 7, roun
   return signedArea(clean) < 0 ? clean.toReversed() : clean;
 }
 
+/**
+ * A band along a line, so wide to either side, cut square at its ends; where it bends sharply it does not fold over itself.
+ * @returns one closed line; of a line that crosses itself several, each to lie over those before
+ */
+export function bandsAlong(line: readonly Point[], half: number): Point[][] {
+  const rings = inflatePaths([taken(line)], half * grain, JoinType.Round, EndType.Butt, 2, 0.1 * grain);
+  if (rings.length < 2 || line.length < 4) return [largest(rings.map(given))];
+  const middle = Math.floor(line.length / 2);
+  return [line.slice(0, middle + 1), line.slice(middle)].flatMap((part) => bandsAlong(part, half));
+}
+
 const far = 1e5;
 
 /** What a drawing is cut to: a closed line with straight edges, far away where nothing is cut. */

@@ -5,29 +5,36 @@ import { drawnAt } from './foot';
 import { headLevels } from './head';
 import { landmarkLevel, type Landmark } from './landmark';
 import { drawnTurned, sorted } from './leg-view';
-import { mirrored, type Point } from './outline';
+import { mirrored, moved, type Point } from './outline';
 import type { Side } from './side';
 import { trunkForm } from './trunk-form';
-import { upperBody } from './upper-body';
+import { besideTrunk, upperBody } from './upper-body';
 
-/** One shoulder with its arm and hand, from the front and from the back, to a little past the body's middle. */
+/** What is counted from these lies on the trunk, not on the arm. */
+const onTheTrunk: readonly Landmark[] = ['chest', 'waist'];
+
+/**
+ * One shoulder with its arm and hand, from the front and from the back, and the trunk down to its waist: what holds a
+ * shoulder goes round the neck and through the other armpit.
+ */
 export function shoulderBody(readings: BodyReadings, side: Side, build: Build): RegionBody {
   const form = trunkForm(readings, build);
   const [x, y] = form.shoulder;
   const { arm, width } = form;
   const level = (landmark: Landmark) => landmarkLevel('shoulder', landmark, build);
-  // the trunk is cut a little past its middle and at its waist, the neck below the chin; arm and hand are whole
+  // the trunk is cut at its waist, the neck below the chin, the other arm at its shoulder; arm and hand are whole
   const waist = -y - form.scaled(20);
   const beside = width(-form.scaled(20)) - x + 5 * build.girth;
   const neck = form.neckFoot + headLevels(form)(52) - y;
-  const past = -34 * build.girth - x;
+  const [otherShoulder, otherArm] = [-2 * x, form.scaled(186)];
   const drawnWindow: Point[] = [
-    [past, waist],
     [beside, waist],
     [beside, -1e5],
     [1e5, -1e5],
     [1e5, neck],
-    [past, neck],
+    [otherShoulder, neck],
+    [otherShoulder, otherArm - y],
+    ...moved(mirrored(besideTrunk(form, waist + y, otherArm)), -x, -y).reverse(),
   ];
   /** A right shoulder seen from the front lies to the viewer's left; from the back to the right. */
   const facingIn = (id: 'front' | 'back') => ((side === 'right') === (id === 'front') ? -1 : 1);
@@ -37,7 +44,7 @@ export function shoulderBody(readings: BodyReadings, side: Side, build: Build): 
       id,
       edges: (at: number, from?: Landmark): [number, number] => {
         const middle = arm.axis(at);
-        return from !== 'chest'
+        return from === undefined || !onTheTrunk.includes(from)
           ? sorted(turned(middle - arm.half(at)), turned(middle + arm.half(at)))
           : sorted(turned(-x - width(at + y)), turned(-x + width(at + y)));
       },
@@ -54,6 +61,7 @@ export function shoulderBody(readings: BodyReadings, side: Side, build: Build): 
           'shoulder-joint-space': 0,
           axilla: arm.axis(at) - arm.half(at),
           chest: -110 * build.girth,
+          waist: -x,
           'upper-arm-greatest-girth': arm.axis(at),
         }[landmark as string];
         return across === undefined ? undefined : [turned(across), at];

@@ -5,7 +5,7 @@ import { landmarkLevel, type Landmark } from './landmark';
 import { levelsBetween, mirrored, windowOf, type Point } from './outline';
 import type { Side } from './side';
 import { trunkForm } from './trunk-form';
-import { bodyFromSide, sideEdges, upperBody } from './upper-body';
+import { besideTrunk, bodyFromSide, sideEdges, upperBody } from './upper-body';
 import { headLevels } from './head';
 
 const onTheBack: readonly Landmark[] = [
@@ -37,12 +37,7 @@ export function trunkBody(readings: BodyReadings, _side: Side, build: Build): Re
   const [high, low] = [form.neckFoot + headLevels(form)(46), s(-330)];
   const window = windowOf({ high, low });
   // from the front the arms are cut above the elbow, between them and the trunk the window follows the gap
-  const { arm } = form;
-  const gap = levelsBetween(low, s(110), 20).map((y): Point => {
-    const level = y - shoulder[1];
-    return [(width(y) + shoulder[0] + arm.axis(level) - arm.half(level)) / 2, y];
-  });
-  const half: Point[] = [...gap, [1e5, s(110)], [1e5, high]];
+  const half: Point[] = [...besideTrunk(form, low, s(110)), [1e5, s(110)], [1e5, high]];
   const armsCut = [...half, ...mirrored(half).reverse()];
   const along = (point: (y: number) => Point) => (from: Landmark, to: Landmark) => {
     const [a, b] = [level(from), level(to)];

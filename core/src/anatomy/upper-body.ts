@@ -1,3 +1,4 @@
+import type { Millimetres } from '../quantity';
 import { monotoneCurve } from '../statistics';
 import { armFromFront } from './arm';
 import { drawnAt, drawnBy, type Drawn } from './foot';
@@ -80,6 +81,17 @@ function armAt(form: TrunkForm, side: 'right' | 'left'): Drawn {
   const arm = drawnAt(armFromFront(form.arm), x, y);
   return side === 'right' ? drawnBy(arm, mirrored) : arm;
 }
+
+/** Between the trunk and the arm that hangs beside it, from a level upwards: where a drawing is cut that leaves the arm out. */
+export const besideTrunk = (
+  { arm, shoulder, width }: TrunkForm,
+  low: Millimetres,
+  high: Millimetres,
+): Point[] =>
+  levelsBetween(low, high, 20).map((y): Point => {
+    const level = y - shoulder[1];
+    return [(width(y) + shoulder[0] + arm.axis(level) - arm.half(level)) / 2, y];
+  });
 
 /** How far hips have run over into thighs at a level: 0 above them, 1 below the crotch. */
 const intoThigh = ({ scaled: s }: TrunkForm, level: number): number => {

@@ -1,4 +1,4 @@
-import type { Body, BodyView, Face, Point } from '../anatomy';
+import { bandsAlong, smooth, type Body, type BodyView, type Face, type Point } from '../anatomy';
 import { levelOn, type Level, type Part, type PartKind, type PartOf, type Place } from '../brace';
 import type { Millimetres } from '../quantity';
 import type { LabelWish } from './place-labels';
@@ -96,8 +96,11 @@ function pointOf(on: OnBody, place: Place, out = 0, moved: PartToDraw['moved'] =
   const level = levelAt(on, place);
   if (share === undefined || level === undefined) return undefined;
   const point = across(on, level + (moved.along ?? 0), place, share, out);
-  const aside = (place.aside ?? 0) + (moved.aside ?? 0);
-  return point && (share === 0.5 ? [point[0] + aside * asideIn(view, place.face) * perMm, point[1]] : point);
+  if (!point || share !== 0.5) return point;
+  const aside = ((place.aside ?? 0) + (moved.aside ?? 0)) * asideIn(view, place.face) * perMm;
+  // on a narrow body a place aside still lies on its face
+  const ends = [0, 1].map((end) => across(on, level + (moved.along ?? 0), place, end)![0]);
+  return [Math.min(Math.max(...ends), Math.max(Math.min(...ends), point[0] + aside)), point[1]];
 }
 
 /** Both edges of an area from its upper end to its lower one, sampled. */
@@ -221,29 +224,12 @@ function wayIn(on: OnBody, part: PartOf<'strap'>): Point[][] {
   return runs.map((points) => {
     const wide = Math.abs(points.at(-1)![0] - points[0]![0]);
     const bow = Math.min(7, wide / 14);
-    const dense = points.slice(1).flatMap((to, i): Point[] => {
-      const from = points[i]!;
-      return Array.from({ length: 8 }, (_, j): Point => {
-        const t = j / 8;
-        return [from[0] + (to[0] - from[0]) * t, from[1] + (to[1] - from[1]) * t];
-      });
-    });
-    return [...dense, points.at(-1)!].map(([x, y], i, all): Point => {
+    // webbing lies without a kink, whatever it goes over
+    return smooth(points).map(([x, y], i, all): Point => {
       const t = i / (all.length - 1);
       return [x, y + bow * 4 * t * (1 - t)];
     });
   });
-}
-
-/** Both edges of a ribbon along a line. */
-function ribbon(line: readonly Point[], half: number): Sides {
-  const edges = line.map(([x, y], i) => {
-    const [from, to] = [line[Math.max(0, i - 1)]!, line[Math.min(line.length - 1, i + 1)]!];
-    const long = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
-    const [nx, ny] = [-(to[1] - from[1]) / long, (to[0] - from[0]) / long];
-    return [[x + nx * half, y + ny * half] as Point, [x - nx * half, y - ny * half] as Point] as const;
-  });
-  return { left: edges.map(([a]) => a), right: edges.map(([, b]) => b) };
 }
 
 const ring = ([x, y]: Point, radius: number): Point[] =>
@@ -291,15 +277,14 @@ function piecesOf(on: OnBody, { part, moved, split }: PartToDraw): Piece[] {
       return at ? [{ points: [at], lines: [ring(at, roundRadius + 2)], anchor: at }] : [];
     }
     case 'strap':
-      return wayIn(on, part).map((line) => {
-        const sides = ribbon(line, (part.width / 2) * placed.perMm);
-        return {
-          points: [...sides.left, ...[...sides.right].reverse()],
-          lines: [line, sides.left, sides.right],
+      return wayIn(on, part).flatMap((line) =>
+        bandsAlong(line, (part.width / 2) * placed.perMm).map((band, i): Piece => ({
+          points: band,
+          lines: [line, [...band, band[0]!]],
           anchor: outermost([line[0]!, line.at(-1)!], middle),
-          way: line,
-        };
-      });
+          ...(i === 0 ? { way: line } : {}),
+        })),
+      );
     default: {
       const all = 'faces' in part ? roundIn(on, part) : patchIn(on, part);
       return all.map((sides) => {

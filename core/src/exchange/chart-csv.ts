@@ -21,7 +21,7 @@ import { formula } from './csv-cell';
  * states     what the row states, see below
  * reading    the measuring step
  * distance   of a girth from its landmark, where the family leaves it to the model
- * resolution the step between printed numbers
+ * resolution what lies between printed numbers
  * row        of a two-way table: the band on the first axis
  * column     the band on the second
  * size
@@ -31,7 +31,7 @@ import { formula } from './csv-cell';
  * cell       the size where a row and a column of the two-way table meet; sizes rise in the order they come
  * distance   of a girth that is no axis
  * height     short, tall, low or high, by a reading's range or by the order
- * belt       overlap, back-panel, first-mark, mark-step and marks, each with its number in `from`
+ * belt       overlap, back-panel, first-mark, mark-spacing and marks, each with its number in `from`
  * side-extension  up to which reading of the first axis side extensions take the largest size, in `to`
  * size       the one size of a brace for which nothing is read
  * stop       a piece of the hinge: extension, flexion or lock in `size`, its degrees in `from`; or hardware in `size` and in
@@ -88,7 +88,7 @@ export const beltParts = {
   overlap: ({ overlap }: Belt) => overlap,
   'back-panel': ({ backPanel }: Belt) => backPanel,
   'first-mark': ({ marks }: Belt) => marks.first,
-  'mark-step': ({ marks }: Belt) => marks.step,
+  'mark-spacing': ({ marks }: Belt) => marks.spacing,
   marks: ({ marks }: Belt) => marks.count,
 } as const;
 

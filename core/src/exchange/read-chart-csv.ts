@@ -9,6 +9,7 @@ import {
   kneeStrap,
   modelProblems,
   modelSchema,
+  withIncrement,
   type BraceModel,
   type ModelProblem,
   type Programme,
@@ -213,9 +214,13 @@ function sayBandFaults(chart: Chart, programme: Programme, rows: readonly FileRo
   }
 }
 
-/** A row as it is called now: files of before had one word for a side extension and for a hinge's end. */
+/** A row as it is called now: files of before had one word for a side extension and for a hinge's end, one for a spacing and a step. */
 const nowCalled = (row: ChartRow): ChartRow =>
-  row.states === 'extension' ? { ...row, states: 'side-extension' } : row;
+  row.states === 'extension'
+    ? { ...row, states: 'side-extension' }
+    : row.states === 'belt' && row.size === 'mark-step'
+      ? { ...row, size: 'mark-spacing' }
+      : row;
 
 const stating = (statement: (typeof chartStatements)[number], rows: readonly FileRow[]): FileRow[] =>
   rows.filter(({ row }) => row.states === statement);
@@ -401,7 +406,7 @@ function readBelt(rows: readonly FileRow[], say: Say): Pick<Chart, 'belt'> {
   const belt: Belt = {
     overlap: part('overlap'),
     backPanel: part('back-panel'),
-    marks: { first: part('first-mark'), step: part('mark-step'), count: part('marks') },
+    marks: { first: part('first-mark'), spacing: part('mark-spacing'), count: part('marks') },
   };
   return { belt };
 }
@@ -462,9 +467,9 @@ function readSettings(
   saySizesTwice(rows, say);
   const stated = rows.flatMap((one) => {
     try {
-      const own: unknown = JSON.parse(one.row.row);
+      const own = withIncrement(JSON.parse(one.row.row) as object);
       statedSchema.validateSync({ [one.row.size]: own }, { strict: true });
-      return [[one.row.size, own as object] as const];
+      return [[one.row.size, own] as const];
     } catch {
       say(one.at, 'row', 'not-whole', one.row.size);
       return [];

@@ -123,7 +123,7 @@ describe('stops that change with the order', () => {
     expect(of(fitted('2026-11-10'), 'S')).toEqual([
       {
         day: '2026-11-21',
-        step: 1,
+        begins: 1,
         kind: 'S',
         stage: 'review',
         visit: true,
@@ -132,7 +132,7 @@ describe('stops that change with the order', () => {
       },
       {
         day: '2026-12-19',
-        step: 3,
+        begins: 3,
         kind: 'S',
         stage: 'review',
         visit: true,
@@ -223,7 +223,7 @@ test('another setting that changes is told by its name, and is set where it is s
   const values = ['medial', 'lateral'].map((place) => ({ place, value: 0 }));
   log.write('set.made', { setting: 'knee-lock', values });
   expect(caseRibbon(state(log, dialContext)).buckles).toEqual([
-    { day: '2026-12-05', step: 1, kind: 'S', stage: 'set', visit: true, setting: 'knee-lock' },
+    { day: '2026-12-05', begins: 1, kind: 'S', stage: 'set', visit: true, setting: 'knee-lock' },
   ]);
 });
 
@@ -302,8 +302,8 @@ test('what goes out by its own days is due on each of them, named by the day it 
   });
   log.write('set.made', { setting: 'wedges', values: [{ place: 'one', value: 4 }] }, at('2026-11-08'));
   expect(caseRibbon(state(log, scheduled)).buckles).toEqual([
-    { day: '2026-11-21', step: 14, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
-    { day: '2026-12-05', step: 28, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
+    { day: '2026-11-21', begins: 14, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
+    { day: '2026-12-05', begins: 28, kind: 'S', stage: 'set', visit: true, setting: 'wedges' },
   ]);
 });
 

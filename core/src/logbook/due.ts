@@ -25,7 +25,7 @@ export interface Buckle {
   /** a setting that is another from this day on */
   setting?: string;
   /** which of the order's phases, or of the setting's own days, it is that begins: the same wherever it is moved to */
-  step?: number;
+  begins?: number;
   minutes?: number;
   note?: string;
   /** who wrote the note */
@@ -49,7 +49,7 @@ export interface WornSpan {
 
 const visitLetter: Partial<Record<VisitPurpose, Buckle['kind']>> = { fitting: 'F', review: 'R' };
 
-/** The most a ribbon carries of either: more than a year of steps with its visits. */
+/** The most a ribbon carries of either: more than a year of changes with its visits. */
 const mostOnRibbon = 400;
 
 export interface Ribbon {
@@ -148,7 +148,7 @@ function changesAhead(state: CaseState, order: Order): Buckle[] {
     return daysOfChange(setting, made, [...new Set(days)], (day) => groundsOn(grounds, day)).map(
       (day): Buckle => ({
         day,
-        step:
+        begins:
           schedule.findLast((one) => addDays(order.dayZero, one.fromDay) <= day)?.fromDay ??
           spans.findLastIndex(({ from }) => from <= day),
         kind: 'S',

@@ -89,7 +89,7 @@ const testBelt: BraceModel = {
       { height: 'low', reading: 'l1-to-l5', from: 100, to: 190 },
       { height: 'tall', reading: 't9-to-sacrococcygeal', from: 260, to: 400 },
     ],
-    belt: { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } },
+    belt: { overlap: 120, backPanel: 240, marks: { first: 180, spacing: 20, count: 24 } },
     sideExtension: { upTo: 1200 },
   },
   parts: [],

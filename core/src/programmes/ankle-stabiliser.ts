@@ -11,7 +11,7 @@ const seated = { stance: 'seated' } as const;
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 7,
+  version: 8,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],
@@ -73,6 +73,7 @@ export const ankleStabiliser: Programme = {
         { from: 'malleoli', offset: 40, face: 'medial' },
         { from: 'malleoli', offset: 10, face: 'front' },
         { from: 'heel', offset: -2, face: 'lateral' },
+        { from: 'heel', offset: -8, face: 'back' },
         { from: 'heel', offset: -4, face: 'medial' },
         { from: 'malleoli', offset: 20, face: 'front' },
         { from: 'malleoli', offset: 56, face: 'lateral' },

@@ -34,7 +34,7 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 8,
+  version: 9,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -114,6 +114,13 @@ export const ankleWalker: Programme = {
       from: { from: 'sole' },
       to: calf(0.78),
       faces: ['medial', 'back', 'lateral'],
+    },
+    {
+      kind: 'shell',
+      id: 'boot-sole',
+      from: { from: 'sole', offset: -20 },
+      to: { from: 'sole', offset: 4 },
+      faces: [...all],
     },
     {
       kind: 'bladder',

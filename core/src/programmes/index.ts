@@ -13,7 +13,7 @@ export {
   type ModelProblem,
 } from './model';
 export { kneePad, kneeStrap } from './knee-ligament-frame';
-export { currentModel, currentProgramme } from './upcast';
+export { currentModel, currentProgramme, withIncrement } from './upcast';
 export { modelSchema, programmeSchema } from './schema';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';

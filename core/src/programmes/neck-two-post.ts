@@ -10,7 +10,7 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 7,
+  version: 8,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],
@@ -26,7 +26,7 @@ export const neckTwoPost: Programme = {
       made: 'at-step',
       parts: ['chin-dial'],
       at: { from: 'sternal-notch', face: 'front' },
-      unit: 'steps',
+      unit: 'detents',
       least: 0,
       most: 30,
       moves: [{ goal: { kind: 'until', observed: 'pad-touches' }, posture: { stance: 'in-line' } }],
@@ -38,7 +38,7 @@ export const neckTwoPost: Programme = {
       made: 'at-step',
       parts: ['front-panel'],
       at: { from: 'chest', face: 'front' },
-      unit: 'steps',
+      unit: 'detents',
       least: 0,
       most: 12,
     },

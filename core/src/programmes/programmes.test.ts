@@ -173,6 +173,49 @@ test('a chart that was registered with its side extension under the old name has
   expect(currentModel(old).chart).toEqual({ ...chart, sideExtension: { upTo: 1200 } });
 });
 
+test('what lies between two numbers was a step: of a setting, of a model’s own, of a belt’s marks', () => {
+  const family = programmes.find(({ settings }) =>
+    settings.some((one) => 'increment' in one && 'unit' in one && one.unit === 'detents'),
+  )!;
+  expect(currentProgramme(family)).toBe(family);
+  const old = {
+    ...family,
+    settings: family.settings.map((setting) => {
+      const { increment, ...rest } = setting as { increment?: number; unit?: string };
+      return {
+        ...rest,
+        ...(rest.unit === 'detents' ? { unit: 'steps' } : {}),
+        ...(increment === undefined ? {} : { step: increment }),
+      };
+    }),
+  } as unknown as Programme;
+  expect(currentProgramme(old)).toEqual(family);
+
+  const chart = {
+    version: 1,
+    sizes: ['S'],
+    axes: [],
+    between: 'larger',
+    disagree: 'larger',
+    belt: { overlap: 100, backPanel: 200, marks: { first: 100, spacing: 20, count: 9 } },
+  } as const;
+  const model = {
+    id: 'm',
+    parts: [],
+    chart,
+    settings: { dial: { increment: 0.5 } },
+  } as unknown as BraceModel;
+  expect(currentModel(model)).toBe(model);
+  const { spacing, ...marks } = chart.belt.marks;
+  const asBefore = { ...chart, belt: { ...chart.belt, marks: { ...marks, step: spacing } } };
+  for (const former of [
+    { ...model, chart: asBefore },
+    { ...model, settings: { dial: { step: 0.5 } } },
+    { ...model, chart: asBefore, settings: { dial: { step: 0.5 } } },
+  ])
+    expect(currentModel(former as unknown as BraceModel)).toEqual(model);
+});
+
 test('a motion that is followed was its step alone', () => {
   const family = programmes.find(({ followed }) => followed?.motions.length)!;
   expect(currentProgramme(family)).toBe(family);

@@ -315,7 +315,7 @@ const chartSchema = object({
     backPanel: finite().positive(),
     marks: object({
       first: finite(),
-      step: finite().positive(),
+      spacing: finite().positive(),
       count: finite().integer().positive(),
     }).noUnknown(),
   })

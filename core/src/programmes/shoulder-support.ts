@@ -3,6 +3,11 @@ import type { SequenceStep } from '../strapping';
 import type { Programme } from './programme';
 import { armFindings, elbowPosture, girth, mark, modelsOwn, motion } from './steps';
 
+/** Places on the trunk, between the chest's reading and the shoulder or the waist, aside of its middle toward this arm. Estimates. */
+const aboveChest = (share: number, aside = 0, offset = 0) =>
+  ({ from: 'chest', to: 'acromion', share, offset, aside }) as const;
+const belowChest = (share: number, aside = 0) => ({ from: 'chest', to: 'waist', share, aside }) as const;
+
 /** Loose first, a look, then tight: the same whoever puts it on. */
 const wrap: SequenceStep[] = [
   { kind: 'strap', id: 'upper-loose', part: 'upper-strap', pull: 'loose' },
@@ -18,7 +23,7 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 7,
+  version: 8,
   region: 'shoulder',
   joint: 'shoulder',
   ordered: [],
@@ -70,22 +75,32 @@ export const shoulderSupport: Programme = {
       face: 'lateral',
       width: 60,
     },
+    // from the sleeve's back over the neck to the other armpit, and down to the belt at the abdomen
     {
       kind: 'strap',
       id: 'upper-strap',
-      width: 40,
+      width: 38,
       course: [
         { from: 'shoulder-joint-space', offset: -20, face: 'back' },
-        { from: 'chest', to: 'acromion', share: 1, offset: 26, face: 'back' },
+        { ...aboveChest(0.7, 80), face: 'back' },
+        { ...aboveChest(1, -10, 4), face: 'back' },
+        { ...aboveChest(1, -74, 34), face: 'back' },
+        { ...aboveChest(1, -74, 34), face: 'front' },
+        { ...aboveChest(0.4, -112), face: 'front' },
+        { ...belowChest(0.2, -112), face: 'front' },
+        { ...belowChest(0.72, -44), face: 'front' },
       ],
     },
+    // round the back to the other side, through the eye of the belt
     {
       kind: 'strap',
       id: 'lower-strap',
-      width: 40,
+      width: 38,
       course: [
         { from: 'upper-arm-greatest-girth', offset: 20, face: 'back' },
-        { from: 'chest', offset: -30, face: 'back' },
+        { ...belowChest(0.3, 30), face: 'back' },
+        { ...belowChest(0.64), face: 'medial' },
+        { ...belowChest(0.8, -34), face: 'front' },
       ],
     },
     {
@@ -93,8 +108,8 @@ export const shoulderSupport: Programme = {
       id: 'abdomen-belt',
       width: 46,
       course: [
-        { from: 'chest', offset: -120, face: 'lateral' },
-        { from: 'chest', offset: -120, face: 'front' },
+        { ...belowChest(0.72), face: 'lateral' },
+        { ...belowChest(0.8, -54), face: 'front' },
       ],
     },
   ],

@@ -12,7 +12,7 @@ import { correction } from './unloader';
  */
 export const unloaderThumbwheel: Programme = {
   id: 'unloader-thumbwheel',
-  version: 6,
+  version: 7,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -30,7 +30,7 @@ export const unloaderThumbwheel: Programme = {
       origin: 'neutral',
       least: 0,
       most: 8,
-      step: 0.5,
+      increment: 0.5,
       // small steps: the smallest that the wheel has
       perChange: 0.5,
       ways: { clockwise: 'pad-inward', anticlockwise: 'pad-outward' },

@@ -39,7 +39,7 @@ const diagonal = (id: string, mark: string, from: Level, to: Level): Part => ({
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 7,
+  version: 8,
   region: 'leg',
   joint: 'knee',
   donning: 30,
@@ -53,11 +53,11 @@ export const unloaderWrap: Programme = {
     correction('wrap-dial', {
       parts: ['wrap-dial'],
       axes: [{ of: ['wrap-dial'], go: 'alike' }],
-      unit: 'steps',
+      unit: 'detents',
       origin: 'neutral',
       least: 0,
       most: 20,
-      step: 1,
+      increment: 1,
       ways: { clockwise: 'presses', anticlockwise: 'eases' },
       moves: [
         { goal: { kind: 'neutral' } },

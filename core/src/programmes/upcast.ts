@@ -120,9 +120,30 @@ function withMotions(programme: Programme): Programme {
     : programme;
 }
 
+interface Stepped {
+  step?: number;
+  unit?: string;
+}
+/** Numbers of a setting as they are called now: what lies between two that exist was a step, as were the detents of a dial. */
+export const withIncrement = <T extends object>(numbers: T): T => {
+  const { step, ...rest } = numbers as Stepped;
+  return {
+    ...rest,
+    ...(rest.unit === 'steps' ? { unit: 'detents' } : {}),
+    ...(step === undefined ? {} : { increment: step }),
+  } as T;
+};
+const isStepped = (numbers: object): boolean => 'step' in numbers || (numbers as Stepped).unit === 'steps';
+
+/** Settings that count by increments. */
+const withIncrements = (programme: Programme): Programme =>
+  programme.settings.some(isStepped)
+    ? { ...programme, settings: programme.settings.map(withIncrement) }
+    : programme;
+
 /** A programme as it was registered, in today's form. */
 export const currentProgramme = (body: Programme | PlacedProgramme | OldProgramme): Programme =>
-  withMotions(inNouns(body));
+  withIncrements(withMotions(inNouns(body)));
 
 /** A programme with parts, settings, lists and checks. */
 function inNouns(body: Programme | PlacedProgramme | OldProgramme): Programme {
@@ -153,15 +174,42 @@ function inNouns(body: Programme | PlacedProgramme | OldProgramme): Programme {
   });
 }
 
-/** A chart's side extension was called as an end of motion is. */
-type FormerChart = BraceModel['chart'] & { extension?: BraceModel['chart']['sideExtension'] };
+/** A chart's side extension was called as an end of motion is; what lies between a belt's marks was a step. */
+type FormerChart = Omit<BraceModel['chart'], 'belt'> & {
+  extension?: BraceModel['chart']['sideExtension'];
+  belt?: { marks: { step?: number } };
+};
+type ModelChart = BraceModel['chart'];
+
+function chartNow({ extension, belt, ...chart }: FormerChart): ModelChart {
+  const { step, ...marks } = belt?.marks ?? {};
+  return {
+    ...chart,
+    ...(extension ? { sideExtension: extension } : {}),
+    ...(belt
+      ? { belt: { ...belt, marks: { ...marks, ...(step === undefined ? {} : { spacing: step }) } } }
+      : {}),
+  } as ModelChart;
+}
 
 /** A model as it was registered, in today's form. */
 export function currentModel(body: BraceModel | OldModel): BraceModel {
   const model = withParts(body);
-  if (!('extension' in model.chart)) return model;
-  const { extension, ...chart } = model.chart as FormerChart;
-  return { ...model, chart: { ...chart, ...(extension ? { sideExtension: extension } : {}) } };
+  const chart = model.chart as FormerChart;
+  const stated = Object.entries(model.settings ?? {});
+  const isFormer =
+    'extension' in chart ||
+    (chart.belt && 'step' in chart.belt.marks) ||
+    stated.some(([, numbers]) => isStepped(numbers));
+  return isFormer
+    ? {
+        ...model,
+        chart: chartNow(chart),
+        ...(model.settings
+          ? { settings: Object.fromEntries(stated.map(([id, numbers]) => [id, withIncrement(numbers)])) }
+          : {}),
+      }
+    : model;
 }
 
 /** A model with its pads and straps among its parts. */

@@ -138,8 +138,8 @@ interface Swing {
   poses: { angle: Degrees; shank: Pose }[];
 }
 
-function swingOver(path: readonly PathPoint[], donned: Degrees, { from, to }: Arc, step: Degrees): Swing {
-  const count = Math.max(1, Math.ceil((to - from) / step));
+function swingOver(path: readonly PathPoint[], donned: Degrees, { from, to }: Arc, apart: Degrees): Swing {
+  const count = Math.max(1, Math.ceil((to - from) / apart));
   let [at, shank] = [from, shankPose(path, donned, from)];
   const poses = Array.from({ length: count + 1 }, (_, i) => {
     const angle = from + ((to - from) * i) / count;
@@ -161,8 +161,8 @@ export const travelOver = (
   path: readonly PathPoint[],
   donned: Degrees,
   arc: Arc,
-  step: Degrees = 1,
-): (Travel & { angle: Degrees })[] => travelIn(swingOver(path, donned, arc, step), hinge);
+  apart: Degrees = 1,
+): (Travel & { angle: Degrees })[] => travelIn(swingOver(path, donned, arc, apart), hinge);
 
 /** Root of the mean square of a travel, mm. */
 export const meanTravel = (over: readonly Travel[]): Millimetres =>

@@ -78,7 +78,7 @@ export {
   type Spot,
   type Travel,
 } from './hinge-travel';
-export { scheduleOf, type ScheduleStep } from './schedule';
+export { scheduleOf, type ScheduledPhase } from './schedule';
 export { motionCourse, type CoursePoint, type MotionCourse } from './motion-course';
 export { cameWithIt, workingList, wouldGive, type BenchStep } from './working-list';
 export { liftFor, wedgeAngle, wedgeHeight, wedgesFor } from './heel';

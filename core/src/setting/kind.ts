@@ -70,11 +70,11 @@ export const common = {
         .required(),
     )
     .max(20)
-    .test('rising', 'must have days that rise', (steps = []) =>
-      // a step that is none is a fault of its own
-      steps.every(
-        (step: { fromDay?: number } | null, i) =>
-          i === 0 || !(Number(step?.fromDay) <= Number((steps[i - 1] as typeof step)?.fromDay)),
+    .test('rising', 'must have days that rise', (changes = []) =>
+      // a change that is none is a fault of its own
+      changes.every(
+        (change: { fromDay?: number } | null, i) =>
+          i === 0 || !(Number(change?.fromDay) <= Number((changes[i - 1] as typeof change)?.fromDay)),
       ),
     ),
   /** it may stay unsaid while nothing wants it: a part that came with it, a mark of one's own */
@@ -121,9 +121,13 @@ export const placesAlong = (along: readonly Pick<PlaceAxis, 'of'>[]): string[] =
     [],
   );
 
-/** Numbers that exist: from least to most, in steps where they are counted so. */
-export const limits = { least: finite().required(), most: finite().required(), step: finite().positive() };
-/** A step of a dial, a mark, a stroke: whole numbers that exist. */
+/** Numbers that exist: from least to most, by an increment where they are counted so. */
+export const limits = {
+  least: finite().required(),
+  most: finite().required(),
+  increment: finite().positive(),
+};
+/** A detent of a dial, a mark, a stroke: whole numbers that exist. */
 export const counted = {
   least: finite().integer().min(0).max(1000).required(),
   most: finite().integer().min(0).max(1000).required(),
@@ -277,15 +281,17 @@ export function judgeNumbers(
   {
     least,
     most,
-    step,
+    increment,
     axes = [],
-  }: { least: number; most: number; step?: number | undefined; axes?: PlaceAxis[] },
+  }: { least: number; most: number; increment?: number | undefined; axes?: PlaceAxis[] },
   wanted: Wanted | undefined,
   tolerated = 0,
 ): JudgedSetting {
   if (!values) return { state: 'open' };
   const off = Math.max(
-    ...values.map((value) => Math.max(outside(value, least, most), betweenSteps(value - least, step))),
+    ...values.map((value) =>
+      Math.max(outside(value, least, most), betweenIncrements(value - least, increment)),
+    ),
   );
   if (off > 0) return { state: 'wrong', why: 'outside', by: off };
   const pair = pairFault(axes, values);
@@ -297,11 +303,11 @@ export function judgeNumbers(
   return apart > tolerated ? { state: 'wrong', why: 'not-as-wanted', by: apart } : { state: 'right' };
 }
 
-/** How far a number, counted from the least that exists, lies from the nearest step; a rounding of the last digits is no distance. */
-function betweenSteps(value: number, step: number | undefined): number {
-  if (step === undefined) return 0;
-  const off = Math.abs(value - Math.round(value / step) * step);
-  return off < step * 1e-6 ? 0 : off;
+/** How far a number, counted from the least that exists, lies from the nearest increment; a rounding of the last digits is no distance. */
+function betweenIncrements(value: number, increment: number | undefined): number {
+  if (increment === undefined) return 0;
+  const off = Math.abs(value - Math.round(value / increment) * increment);
+  return off < increment * 1e-6 ? 0 : off;
 }
 
 /** What is counted once and nothing else wants: strokes of air, wedges, layers of a lift. */

@@ -180,7 +180,7 @@ export function reachOf(
 
 /**
  * Why turning on from where a ledger stands is more than is allowed: `over-all`, further than it may go; `not-stated`, nobody
- * says how much the next step may be; `over-change`, more than that.
+ * says how much the next change may be; `over-change`, more than that.
  */
 export function turnFault(
   setting: Correction,

@@ -5,7 +5,7 @@ import { chooseSetting, sameMade, type Setting } from './settings';
 import type { SettingChoice, SettingMade, WantedBy } from './kind';
 
 /** One phase of an order as the brace follows it. */
-export interface ScheduleStep {
+export interface ScheduledPhase {
   phase: number;
   from: ClinicDay;
   /** the first day that is no longer in it; absent where it goes on */
@@ -34,11 +34,11 @@ export function scheduleOf(
   settings: readonly Setting[],
   motion: JointPlane | undefined,
   byOn: (day: ClinicDay) => WantedBy,
-): ScheduleStep[] {
+): ScheduledPhase[] {
   const gaps = gapsOf(order);
   const after = order.until === undefined ? undefined : addDays(order.until, 1);
   const before = new Map<string, SettingMade>();
-  return phaseSpans(order.dayZero, order.phases).map(({ index, from, until }): ScheduleStep => {
+  return phaseSpans(order.dayZero, order.phases).map(({ index, from, until }): ScheduledPhase => {
     const gap = gaps.find(({ phase }) => phase === index);
     const never = after !== undefined && from >= after;
     const end = after !== undefined && !never && (until === undefined || until > after) ? after : until;

@@ -138,7 +138,7 @@ const screws: Setting = {
   origin: 'neutral',
   least: -2,
   most: 2,
-  step: 0.125,
+  increment: 0.125,
   perChange: 0.125,
   inAll: 0.5,
 };
@@ -154,10 +154,10 @@ const backPanel: Setting = {
   kind: 'height',
   id: 'back-panel',
   made: 'at-step',
-  unit: 'steps',
+  unit: 'detents',
   least: 1,
   most: 4,
-  step: 1,
+  increment: 1,
   ordered: { low: 1, tall: 4 },
 };
 const sidePanel: Setting = {
@@ -527,7 +527,7 @@ test('what goes by a schedule is wanted as the day says; without an order nothin
 });
 
 test('a choice without an order, or for one without phases, names no phase', () => {
-  const belt = { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } };
+  const belt = { overlap: 120, backPanel: 240, marks: { first: 180, spacing: 20, count: 24 } };
   const chart = { ...by().chart, axes: [{ reading: 'girth-waist', resolution: 0, bands: [] }], belt };
   const readings = { 'girth-waist': { mean: 920, sd: 1 } as never };
   const choose = (given: Order | undefined) => chooseSetting(ends, by({ chart, readings, order: given }));
@@ -545,7 +545,7 @@ test('a choice without an order, or for one without phases, names no phase', () 
 test.each([
   ['days that do not rise', [schedule[1]!, schedule[0]!]],
   ['a day twice', [schedule[0]!, schedule[0]!]],
-  ['a step that is none', [null, schedule[0]!]],
+  ['a change that is none', [null, schedule[0]!]],
 ])('a schedule with %s is refused', (_, steps) =>
   expect(settingSchema.isValidSync({ ...wedges, schedule: steps }, { strict: true })).toBe(false),
 );
@@ -617,11 +617,11 @@ test('of a pair the one that is further off counts; steps are counted from the l
     by: 4,
   });
   expect(judgeSetting(lengths, pair(10, 14), 'open')).toEqual({ state: 'right' });
-  const stepped = { ...lengths, least: 3, step: 5 } as Setting;
+  const stepped = { ...lengths, least: 3, increment: 5 } as Setting;
   expect(judgeSetting(stepped, pair(8, 13), undefined)).toEqual({ state: 'right' });
   expect(judgeSetting(stepped, pair(8, 10), undefined)).toMatchObject({ why: 'outside', by: 2 });
   // a third said in decimals is near enough
-  const thirds = { ...lengths, step: 1 / 3 } as Setting;
+  const thirds = { ...lengths, increment: 1 / 3 } as Setting;
   expect(judgeSetting(thirds, pair(0.33333333, 2), undefined).state).toBe('right');
 });
 

@@ -59,7 +59,7 @@ export type StatedSettings = Readonly<Record<string, object>>;
 const restated = [
   'least',
   'most',
-  'step',
+  'increment',
   'perChange',
   'firstChange',
   'inAll',
@@ -124,8 +124,8 @@ export const mayBeInOrOut = (setting: Setting): readonly boolean[] => ruleOf(set
  */
 export function wantedOf(setting: Setting, by: WantedBy): Wanted | undefined {
   if (setting.schedule && by.order) {
-    const step = setting.schedule[phaseOn(by.order.dayZero, setting.schedule, by.day)];
-    return step && { from: step.value, to: step.value };
+    const due = setting.schedule[phaseOn(by.order.dayZero, setting.schedule, by.day)];
+    return due && { from: due.value, to: due.value };
   }
   return ruleOf(setting).wanted(setting, by);
 }

@@ -1,6 +1,6 @@
 import Fraction from 'fraction.js';
 
-/** A part of a turn, a step or a degree as it was made: a rational, never a rounded decimal. Clockwise is positive, facing the head. */
+/** A part of a turn, a detent or a degree as it was made: a rational, never a rounded decimal. Clockwise is positive, facing the head. */
 export interface Turn {
   n: number;
   d: number;

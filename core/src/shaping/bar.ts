@@ -259,13 +259,13 @@ export interface GapAt {
 /**
  * The gap along a bar against its contour, place by place, but for where it is held: there it lies on a pad.
  * @param held so far on either side of its held place
- * @param step between places along the straight-edge
+ * @param apart between places along the straight-edge
  */
-export function gapsAlong(shape: BarShape, contour: Contour, held: Millimetres, step: Millimetres): GapAt[] {
+export function gapsAlong(shape: BarShape, contour: Contour, held: Millimetres, apart: Millimetres): GapAt[] {
   const target = targetOf(contour, held);
   const [low, high] = [shape[0]![0], shape.at(-1)![0]];
   const gaps: GapAt[] = [];
-  for (let at = Math.ceil(low / step) * step; at <= high + 1e-9; at += step) {
+  for (let at = Math.ceil(low / apart) * apart; at <= high + 1e-9; at += apart) {
     const [wanted, is] = [target(at), heightOf(shape, at)];
     if (wanted !== undefined && is !== undefined && Math.abs(at) >= held) gaps.push({ at, gap: is - wanted });
   }
@@ -287,8 +287,8 @@ export const gapLeft = ({ contour, held }: BarState, shape: BarShape): Millimetr
  * @returns the bar in that direction
  */
 export function laidOn(shape: BarShape, contour: Contour, held: Millimetres): BarShape {
-  const step = 6;
-  const gapAt = (turn: Degrees) => largestGap(gapsAlong(turnBar(shape, turn), contour, held, step));
+  const apart = 6;
+  const gapAt = (turn: Degrees) => largestGap(gapsAlong(turnBar(shape, turn), contour, held, apart));
   // along the straight-edge the gap is convex in the slope: what is narrowed in keeps the least
   let [low, high] = [-60, 60];
   for (let i = 0; i < 40; i += 1) {
@@ -310,7 +310,7 @@ export interface PlanRequest {
 }
 
 /** The grid that plans are made on: solved to the optimum while the hand waits. */
-export const planGrid: PlanGrid = { step: 4, angle: 1 };
+export const planGrid: PlanGrid = { spacing: 4, angle: 1 };
 
 /** Bends at most that a plan has, on a bar between irons and on one by hand. */
 const mostBends = { irons: 6, hand: 9 };
@@ -337,7 +337,7 @@ export function planRequest(
     const beyond: number[] = [];
     const mayBend: BendWays[] = [];
     for (let i = 0; ; i += 1) {
-      const at = direction * i * grid.step;
+      const at = direction * i * grid.spacing;
       const [wanted, is] = [target(at), heightOf(shape, at)];
       if (wanted === undefined || is === undefined) break;
       const along = alongAt(shape, at)!;

@@ -3,7 +3,7 @@ import { planBends, type Arm, type BendWays, type PlanLimits } from './bend-plan
 import { bulge, gapAtLeast, hollow, sampled } from './test-bars';
 
 const rad = Math.PI / 180;
-const rise = (step: number, angle: number) => Math.tan(rad) * angle * step;
+const rise = (spacing: number, angle: number) => Math.tan(rad) * angle * spacing;
 
 /*
  * The plan once more, by trying everything: every set of places, every turn at each, every direction of a free start.
@@ -51,11 +51,11 @@ function* waysOf(
 }
 
 /** The least gap by number of bends, over all arms together. */
-function triedOut(arms: readonly Arm[], limits: PlanLimits, step: number, angle: number): number[] {
+function triedOut(arms: readonly Arm[], limits: PlanLimits, spacing: number, angle: number): number[] {
   const left = Math.floor(limits.left / angle + 1e-9);
-  const unit = rise(step, angle);
+  const unit = rise(spacing, angle);
   const units = {
-    jaw: Math.max(1, Math.ceil(limits.jaw / step - 1e-9)),
+    jaw: Math.max(1, Math.ceil(limits.jaw / spacing - 1e-9)),
     steepest: Math.floor(limits.steepest / angle + 1e-9),
     most: limits.most,
   };
@@ -91,16 +91,16 @@ function triedOut(arms: readonly Arm[], limits: PlanLimits, step: number, angle:
 function gapOfPlan(
   arms: readonly Arm[],
   { bends, starts }: ReturnType<typeof planBends>[number],
-  step: number,
+  spacing: number,
 ): number {
   return Math.max(
     ...arms.map(({ beyond }, arm) => {
       let [angle, height, gap] = [starts[arm]!, 0, Math.abs(beyond[0]!)];
       for (let i = 1; i < beyond.length; i += 1) {
         angle += bends
-          .filter((bend) => bend.arm === arm && Math.abs(bend.at - (i - 1) * step) < 1e-6)
+          .filter((bend) => bend.arm === arm && Math.abs(bend.at - (i - 1) * spacing) < 1e-6)
           .reduce((sum, { turn }) => sum + turn, 0);
-        height += Math.tan(angle * rad) * step;
+        height += Math.tan(angle * rad) * spacing;
         gap = Math.max(gap, Math.abs(beyond[i]! - height));
       }
       return gap;
@@ -140,16 +140,16 @@ test.each([7, 14])(
           most: stations > 7 ? fc.constantFrom(1, 2) : fc.constantFrom(1, 2, 3),
         }),
         (arms, limits) => {
-          const [step, angle] = [10, 2];
-          const wanted = triedOut(arms, limits, step, angle);
-          const plan = planBends(arms, limits, { step, angle });
+          const [spacing, angle] = [10, 2];
+          const wanted = triedOut(arms, limits, spacing, angle);
+          const plan = planBends(arms, limits, { spacing, angle });
           for (let k = 0; k <= limits.most; k += 1) {
             const choice = plan.findLast(({ bends }) => bends.length <= k)!;
             expect(choice.gap).toBeCloseTo(wanted[k]!, 6);
           }
           for (const choice of plan) {
             // what it says it leaves is what its bends leave, and it says that it is the optimum
-            expect(gapOfPlan(arms, choice, step)).toBeCloseTo(choice.gap, 6);
+            expect(gapOfPlan(arms, choice, spacing)).toBeCloseTo(choice.gap, 6);
             expect(choice.atLeast).toBeCloseTo(choice.gap, 6);
             expect(choice.bends.reduce((sum, { turn }) => sum + Math.abs(turn), 0)).toBeLessThanOrEqual(
               limits.left + 1e-6,
@@ -164,7 +164,7 @@ test.each([7, 14])(
 const limits = { jaw: 20, left: 40, steepest: 40, most: 5 };
 
 test('more bends never leave more of a gap, and each number of them is told once', () => {
-  const plan = planBends([sampled(hollow, 4), sampled(bulge, 4)], limits, { step: 4, angle: 1 });
+  const plan = planBends([sampled(hollow, 4), sampled(bulge, 4)], limits, { spacing: 4, angle: 1 });
   expect(plan.map(({ bends }) => bends.length)).toEqual([...new Set(plan.map(({ bends }) => bends.length))]);
   expect(plan.map(({ gap }) => gap)).toEqual([...plan.map(({ gap }) => gap)].sort((a, b) => b - a));
   expect(plan.length).toBeGreaterThan(2);
@@ -174,14 +174,14 @@ test.each([hollow, bulge])(
   'no plan claims less than a bound that knows neither grid nor joints',
   (contour) => {
     const arm = sampled(contour, 4);
-    for (const { bends, gap } of planBends([arm], limits, { step: 4, angle: 1 }))
+    for (const { bends, gap } of planBends([arm], limits, { spacing: 4, angle: 1 }))
       expect(gap).toBeGreaterThanOrEqual(gapAtLeast(arm.beyond, 4, bends.length) - 1e-6);
   },
 );
 
 test('a finer grid is solved within the share that was asked for, and says so', () => {
   const arms = [sampled(hollow, 2), sampled(bulge, 2)];
-  const fine = planBends(arms, limits, { step: 2, angle: 0.5 }, { within: 0.02 });
+  const fine = planBends(arms, limits, { spacing: 2, angle: 0.5 }, { within: 0.02 });
   const coarse = planBends(
     arms.map((arm) => ({
       ...arm,
@@ -189,7 +189,7 @@ test('a finer grid is solved within the share that was asked for, and says so', 
       mayBend: arm.mayBend.filter((_, i) => i % 2 === 0),
     })),
     limits,
-    { step: 4, angle: 1 },
+    { spacing: 4, angle: 1 },
   );
   for (const { gap, atLeast } of fine) expect(gap).toBeLessThanOrEqual(atLeast * 1.02 + 1e-6);
   // what a coarse grid can, a fine one can: but for the stations that the coarse one did not look at
@@ -202,28 +202,37 @@ test('where a place goes only one way, it goes no other', () => {
     ...sampled(hollow, 4),
     mayBend: sampled(hollow, 4).mayBend.map((ways) => (ways === 'none' ? ways : 'towards')),
   } satisfies Arm;
-  for (const { bends } of planBends([arm], limits, { step: 4, angle: 1 }))
+  for (const { bends } of planBends([arm], limits, { spacing: 4, angle: 1 }))
     expect(bends.every(({ turn }) => turn < 0)).toBe(true);
 });
 
 test('a frame with nothing left is bent no more', () =>
-  expect(planBends([sampled(hollow, 4)], { ...limits, left: 0.5 }, { step: 4, angle: 1 })).toEqual([
+  expect(planBends([sampled(hollow, 4)], { ...limits, left: 0.5 }, { spacing: 4, angle: 1 })).toEqual([
     expect.objectContaining({ bends: [] }),
   ]));
 
 test('its progress rises to one', () => {
   const told: number[] = [];
-  planBends([sampled(hollow, 4)], limits, { step: 4, angle: 1 }, { onProgress: (share) => told.push(share) });
+  planBends(
+    [sampled(hollow, 4)],
+    limits,
+    { spacing: 4, angle: 1 },
+    { onProgress: (share) => told.push(share) },
+  );
   expect(told.at(-1)).toBe(1);
   expect(told).toEqual([...told].sort((a, b) => a - b));
 });
 
 test.each([
-  ['no arm', [], { step: 4, angle: 1 }],
-  ['one station', [{ beyond: [0], mayBend: ['none'], freeStart: false }], { step: 4, angle: 1 }],
-  ['ways for another arm', [{ beyond: [0, 1], mayBend: ['none'], freeStart: false }], { step: 4, angle: 1 }],
-  ['no grid', [sampled(hollow, 4)], { step: 0, angle: 1 }],
-  ['no angle', [sampled(hollow, 4)], { step: 4, angle: NaN }],
+  ['no arm', [], { spacing: 4, angle: 1 }],
+  ['one station', [{ beyond: [0], mayBend: ['none'], freeStart: false }], { spacing: 4, angle: 1 }],
+  [
+    'ways for another arm',
+    [{ beyond: [0, 1], mayBend: ['none'], freeStart: false }],
+    { spacing: 4, angle: 1 },
+  ],
+  ['no grid', [sampled(hollow, 4)], { spacing: 0, angle: 1 }],
+  ['no angle', [sampled(hollow, 4)], { spacing: 4, angle: NaN }],
 ] as const)('%s is refused', (_, arms, grid) =>
   expect(() => planBends(arms as readonly Arm[], limits, grid)).toThrow(RangeError),
 );

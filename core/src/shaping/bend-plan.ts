@@ -18,7 +18,7 @@ export type BendWays = 'both' | 'away' | 'towards' | 'none';
 
 /** How finely a plan is made: bends stand on stations so far apart, their slopes are multiples of this share of the tangent of 1 degree. */
 export interface PlanGrid {
-  step: Millimetres;
+  spacing: Millimetres;
   angle: Degrees;
 }
 
@@ -86,7 +86,7 @@ export function planBends(
   { within = 0, onProgress }: { within?: number; onProgress?: (share: number) => void } = {},
 ): BendChoice[] {
   if (
-    !(grid.step > 0) ||
+    !(grid.spacing > 0) ||
     !(grid.angle > 0) ||
     arms.length === 0 ||
     arms.some(({ beyond, mayBend }) => beyond.length < 2 || beyond.length !== mayBend.length)
@@ -104,7 +104,7 @@ export function planBends(
       return bends.map((bend): PlannedBend => {
         const before = Math.atan(at * slope);
         at += bend.turn;
-        return { arm, at: bend.at * grid.step, turn: (Math.atan(at * slope) - before) / rad };
+        return { arm, at: bend.at * grid.spacing, turn: (Math.atan(at * slope) - before) / rad };
       });
     }),
   }));
@@ -126,7 +126,7 @@ function solve(
   deeper: number,
   onProgress?: (share: number) => void,
 ): Solved[] {
-  const rise = Math.tan(rad) * grid.angle * grid.step;
+  const rise = Math.tan(rad) * grid.angle * grid.spacing;
   const left = Math.max(0, Math.min(250, Math.floor(limits.left / grid.angle + near)));
   const most = Math.max(0, Math.floor(limits.most));
   const steepest = Math.max(0, Math.floor(limits.steepest / grid.angle + near));
@@ -137,7 +137,7 @@ function solve(
     rise,
     // an arm that is held can stand no steeper than all its bends together
     steepest: freeStart ? steepest : Math.min(steepest, left),
-    jaw: Math.max(1, Math.ceil(limits.jaw / grid.step - near)),
+    jaw: Math.max(1, Math.ceil(limits.jaw / grid.spacing - near)),
   }));
   const worth = (plan: GridPlan) => Math.max(...works.map((work, arm) => gapOf(work, plan[arm]!)));
   // a plan of a coarser grid is one of this grid too: no answer is worse
@@ -146,7 +146,7 @@ function solve(
       ? solve(
           arms.map(everyOther),
           limits,
-          { step: grid.step * 2, angle: grid.angle * 2 },
+          { spacing: grid.spacing * 2, angle: grid.angle * 2 },
           Math.max(within, 0.05),
           deeper - 1,
         ).map(({ plan }): GridPlan =>

@@ -242,10 +242,10 @@ export function overLimbs(count: number, tolerance: number, seed = 11) {
 export const hollow = (x: number) =>
   9 * (1 - Math.cos(Math.max(0, x - 30) / 60)) + 1.5 * Math.sin(Math.max(0, x - 30) / 20);
 export const bulge = (x: number) => 6 * Math.sin(Math.max(0, x - 30) / 55);
-export const sampled = (of: (x: number) => number, step: number, length = 180, keptOut = 45): Arm => ({
-  beyond: Array.from({ length: Math.round(length / step) + 1 }, (_, i) => of(i * step)),
-  mayBend: Array.from({ length: Math.round(length / step) + 1 }, (_, i) =>
-    i * step < keptOut ? 'none' : 'both',
+export const sampled = (of: (x: number) => number, spacing: number, length = 180, keptOut = 45): Arm => ({
+  beyond: Array.from({ length: Math.round(length / spacing) + 1 }, (_, i) => of(i * spacing)),
+  mayBend: Array.from({ length: Math.round(length / spacing) + 1 }, (_, i) =>
+    i * spacing < keptOut ? 'none' : 'both',
   ),
   freeStart: false,
 });
@@ -254,23 +254,23 @@ export const sampled = (of: (x: number) => number, step: number, length = 180, k
  * Fewer bends than this cannot stay within a gap: as long as possible with one straight piece after another, each laid as it
  * likes (Imai and Iri's tunnel, without its joints). Every bar with so many bends is such a row of pieces.
  */
-function piecesAtLeast(beyond: readonly number[], step: number, gap: number): number {
+function piecesAtLeast(beyond: readonly number[], spacing: number, gap: number): number {
   let pieces = 0;
   for (let first = 0; first < beyond.length;) {
     // slopes and heights of a line that passes within the gap of all stations from the first on: does any exist?
     let last = first;
-    while (last + 1 < beyond.length && lineExists(beyond.slice(first, last + 2), step, gap)) last += 1;
+    while (last + 1 < beyond.length && lineExists(beyond.slice(first, last + 2), spacing, gap)) last += 1;
     pieces += 1;
     first = last + 1;
   }
   return pieces;
 }
 /** A line within the gap of every station exists when no lower bound stands over an upper one for all slopes: checked by all pairs. */
-function lineExists(beyond: readonly number[], step: number, gap: number): boolean {
+function lineExists(beyond: readonly number[], spacing: number, gap: number): boolean {
   let [least, most] = [-Infinity, Infinity];
   for (let i = 0; i < beyond.length; i += 1)
     for (let j = i + 1; j < beyond.length; j += 1) {
-      const run = (j - i) * step;
+      const run = (j - i) * spacing;
       least = Math.max(least, (beyond[j]! - gap - (beyond[i]! + gap)) / run);
       most = Math.min(most, (beyond[j]! + gap - (beyond[i]! - gap)) / run);
     }
@@ -278,11 +278,11 @@ function lineExists(beyond: readonly number[], step: number, gap: number): boole
 }
 
 /** The least gap that so few pieces can stay within, by halving. */
-export function gapAtLeast(beyond: readonly number[], step: number, bends: number): number {
+export function gapAtLeast(beyond: readonly number[], spacing: number, bends: number): number {
   let [low, high] = [0, Math.max(...beyond.map(Math.abs))];
   for (let i = 0; i < 24; i += 1) {
     const middle = (low + high) / 2;
-    if (piecesAtLeast(beyond, step, middle) - 1 <= bends) high = middle;
+    if (piecesAtLeast(beyond, spacing, middle) - 1 <= bends) high = middle;
     else low = middle;
   }
   return low;

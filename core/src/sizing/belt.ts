@@ -19,9 +19,9 @@ export interface BeltEnds {
  */
 export function beltEnds(girth: Millimetres, { overlap, backPanel, marks }: Belt): BeltEnds {
   const side = (girth + overlap - backPanel) / 2;
-  const wanted = Math.round((side - marks.first) / marks.step) + 1;
+  const wanted = Math.round((side - marks.first) / marks.spacing) + 1;
   const mark = Math.min(marks.count, Math.max(1, wanted));
-  return { side, mark, off: marks.first + (mark - 1) * marks.step - side, beyond: mark !== wanted };
+  return { side, mark, off: marks.first + (mark - 1) * marks.spacing - side, beyond: mark !== wanted };
 }
 
 /**

@@ -177,7 +177,7 @@ export function removeHeight(chart: Chart, at: number): Chart {
 /** A belt that closes at marks, to be filled in by what its maker prints. */
 export const addBelt = (chart: Chart): Chart => ({
   ...chart,
-  belt: { overlap: 0, backPanel: 200, marks: { first: 100, step: 10, count: 20 } },
+  belt: { overlap: 0, backPanel: 200, marks: { first: 100, spacing: 10, count: 20 } },
 });
 
 export function removeBelt(chart: Chart): Chart {

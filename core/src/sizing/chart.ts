@@ -12,7 +12,7 @@ export interface SizeBand {
 export interface ChartAxis {
   /** the measuring step whose reading the axis means; its unit is the axis' unit */
   reading: string;
-  /** the step between printed numbers: 10 for a chart in whole centimetres */
+  /** what lies between printed numbers: 10 for a chart in whole centimetres */
   resolution: number;
   bands: SizeBand[];
 }
@@ -41,7 +41,7 @@ export interface Belt {
   /** the back panel between the wings */
   backPanel: Millimetres;
   /** the marks along a wing, from the back panel's edge */
-  marks: { first: Millimetres; step: Millimetres; count: number };
+  marks: { first: Millimetres; spacing: Millimetres; count: number };
 }
 
 export interface Chart {

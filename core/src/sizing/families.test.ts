@@ -94,7 +94,7 @@ describe('child triples: age leads, weight and length are told', () => {
 });
 
 describe('belts', () => {
-  const belt = { overlap: 120, backPanel: 240, marks: { first: 180, step: 20, count: 24 } };
+  const belt = { overlap: 120, backPanel: 240, marks: { first: 180, spacing: 20, count: 24 } };
   // each side (girth + overlap - back panel)/2, to the fold mark (common practice, no source)
   test('both ends at the same mark', () =>
     expect(beltEnds(1000, belt)).toEqual({ side: 440, mark: 14, off: 0, beyond: false }));

@@ -168,8 +168,8 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
   const agree = high === low;
   const claims = axes.map((axis, i) => {
     // what lies above the largest size is not between two of them
-    const step = extended && i === 0 ? 0 : stepBetween(chart, axis, reached[i]!);
-    const claimed = places[i]! + step;
+    const shift = extended && i === 0 ? 0 : shiftBetween(chart, axis, reached[i]!);
+    const claimed = places[i]! + shift;
     return agree ? claimed : Math.min(high, Math.max(low, claimed));
   });
   const size = chart.sizes[chart.disagree === 'primary' ? claims[0]! : Math.max(...claims)]!;
@@ -199,15 +199,15 @@ const between = (chart: Chart, size: string, own: string, near: string): Decisio
 
 /**
  * A two-way table: the cell of the two bands, or the one beside it that the rule for readings between names. One
- * step along one axis: a reading between two rows and between two columns does not go across the corner.
+ * band along one axis: a reading between two rows and between two columns does not go across the corner.
  */
 function decideInTable(chart: Chart, axes: readonly Axis[], pointed: readonly number[]): Decision {
   const own = sizeAt(chart, pointed);
   if (!own) return { outcome: 'made-to-measure', rule: 'outside' };
   const rank = (size: string) => chart.sizes.indexOf(size);
   const beside = axes.flatMap((axis, i) => {
-    const step = stepBetween(chart, axis, pointed[i]!);
-    return step === 0 ? [] : (sizeAt(chart, pointed.with(i, pointed[i]! + step)) ?? []);
+    const shift = shiftBetween(chart, axis, pointed[i]!);
+    return shift === 0 ? [] : (sizeAt(chart, pointed.with(i, pointed[i]! + shift)) ?? []);
   });
   const size = beside.reduce(
     (best, next) =>
@@ -243,10 +243,10 @@ const reachedByExtension = (
 };
 
 /**
- * The step to the band that the chart's rule for readings between names: to the neighbour whose band begins
+ * The way to the band that the chart's rule for readings between names: to the neighbour whose band begins
  * within the reading's uncertainty, or none. How far beyond that band the uncertainty reaches is nothing to it.
  */
-function stepBetween(chart: Chart, { reading, edges, gap }: Axis, index: number): -1 | 0 | 1 {
+function shiftBetween(chart: Chart, { reading, edges, gap }: Axis, index: number): -1 | 0 | 1 {
   const own = edges[index]!;
   // in a gap the rule has been applied: the stretch is the one's or the other's
   if (gap) return 0;

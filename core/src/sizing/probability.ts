@@ -76,11 +76,11 @@ export function sizeProbabilities(chart: Chart, axes: readonly Axis[]): number[]
   // trapezoidal rule: for an integrand that is smooth over a width w its error falls as exp(-2 pi^2 w^2/h^2)
   // with the stride h: nine tenths of the narrower width, the shared error's own being 1, leave 1e-10
   const stride = Math.min(0.9, Math.max(0.01, narrow * 0.9));
-  const steps = Math.ceil(far / stride);
-  for (let step = -steps; step <= steps; step += 1) {
+  const strides = Math.ceil(far / stride);
+  for (let i = -strides; i <= strides; i += 1) {
     // what shares nothing stays where it is
-    for (const bands of near) if (bands.shared > 0 || step === -steps) place(bands, step * stride);
-    add(normalDensity(step * stride) * stride);
+    for (const bands of near) if (bands.shared > 0 || i === -strides) place(bands, i * stride);
+    add(normalDensity(i * stride) * stride);
   }
   return sums;
 }

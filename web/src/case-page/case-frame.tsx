@@ -56,7 +56,7 @@ const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> 
   screen: async () => {
     const [{ default: ScreenStage }, { BeforeAfter }] = await Promise.all([
       import('../screening/screen-stage'),
-      import('../setting/step-table'),
+      import('../setting/phase-table'),
     ]);
     return { default: () => <ScreenStage plan={BeforeAfter} /> };
   },

@@ -127,7 +127,7 @@ export function EditChart({
       backPanel: number('belt backPanel', 'mm', chart.belt.backPanel),
       marks: {
         first: number('belt first', 'mm', chart.belt.marks.first),
-        step: number('belt step', 'mm', chart.belt.marks.step),
+        spacing: number('belt spacing', 'mm', chart.belt.marks.spacing),
         count: counted('belt count', chart.belt.marks.count),
       },
     };
@@ -379,7 +379,7 @@ export function EditChart({
                   ['overlap', chart.belt.overlap],
                   ['backPanel', chart.belt.backPanel],
                   ['first', chart.belt.marks.first],
-                  ['step', chart.belt.marks.step],
+                  ['spacing', chart.belt.marks.spacing],
                 ] as const
               ).map(([what, value]) => (
                 <tr key={what}>
@@ -452,5 +452,5 @@ const beltWords = {
   overlap: 'overlap',
   backPanel: 'backPanel',
   first: 'firstMark',
-  step: 'markStep',
+  spacing: 'markSpacing',
 } as const;

@@ -80,6 +80,6 @@ const beltWords = ({ overlap, backPanel, marks }: Belt, unit: LengthUnit) => ({
   overlap: formatReading(overlap, 'mm', unit),
   panel: formatReading(backPanel, 'mm', unit),
   first: formatReading(marks.first, 'mm', unit),
-  step: formatReading(marks.step, 'mm', unit),
+  spacing: formatReading(marks.spacing, 'mm', unit),
   count: marks.count,
 });

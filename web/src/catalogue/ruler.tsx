@@ -61,7 +61,7 @@ export function Ruler({
         <span style={{ color: color('soft') }}>
           {unitSign(kept, unit)}
           {axis.resolution > 0 &&
-            `, ${t('catalogue.printedIn', { step: formatNumber(axis.resolution, kept, unit) })}`}
+            `, ${t('catalogue.printedIn', { spacing: formatNumber(axis.resolution, kept, unit) })}`}
         </span>
       </figcaption>
       <Drawing

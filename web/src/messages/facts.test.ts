@@ -274,7 +274,7 @@ const setStated: Record<string, (programme: Programme) => boolean> = {
   'K6 set knee angle while correcting': (k6) => kneeAt(k6, 1, 90),
   'K7 set wheel range mm': (k7) =>
     correctionOf(k7).unit === 'mm' && correctionOf(k7).least === 0 && correctionOf(k7).most === 8,
-  'K7 set wheel step mm': (k7) => correctionOf(k7).step === 0.5,
+  'K7 set wheel step mm': (k7) => correctionOf(k7).increment === 0.5,
   'K7 set clockwise': (k7) => correctionOf(k7).ways!.clockwise === 'pad-inward',
   'K7 set knee while set': (k7) => Number(movesOf(k7)[1]!.posture?.joints?.knee) > 0,
   'K7 set large gel pad': (k7) => /On the wheel’s side/.test(sets(k7, 'gel-pad-side')),

@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import { askedFindings } from '@estribo/core/screening';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { orderedLogbook, showStage } from '../case/test-stage';
-import { BeforeAfter } from '../setting/step-table';
+import { BeforeAfter } from '../setting/phase-table';
 import ScreenStagePlanned from './screen-stage';
 
 const ScreenStage = () => <ScreenStagePlanned plan={BeforeAfter} />;

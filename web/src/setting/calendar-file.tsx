@@ -33,7 +33,7 @@ export function CalendarFile({ state }: { state: CaseState }) {
     if (due.length === 0) return setEmpty(true);
     const text = calendarFile(
       due.map((buckle) => ({
-        id: `${state.case}-${buckle.planned?.entry ?? `${buckle.kind}-${buckle.setting ?? 'stops'}-${buckle.step ?? buckle.day}`}`,
+        id: `${state.case}-${buckle.planned?.entry ?? `${buckle.kind}-${buckle.setting ?? 'stops'}-${buckle.begins ?? buckle.day}`}`,
         day: buckle.day,
         summary: `${saidOf(buckle, (id) => settingWords(state.programme, id).name)}, ${part}`,
         ...(buckle.note ? { description: buckle.note } : {}),

@@ -60,7 +60,7 @@ const saidTurn = ({ unit }: Correction, turn: Turn): string =>
 const plain = (turn: Turn): string => formatTurn(turn).replace(/^[+−]/, '');
 
 /**
- * A correction as a ledger of turns: where it stands, how it came there, the next step within what is allowed, a step back in
+ * A correction as a ledger of turns: where it stands, how it came there, the next change within what is allowed, a change back in
  * one touch, and how it was felt after the walk.
  */
 export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>) {
@@ -78,7 +78,7 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
   const mine = may('setting.write');
   const placeName = (place: string) => words.places?.[place] ?? named('settingPlace', place);
   const isOne = places.length === 1;
-  // what is said of the patient's own change is no step of ours
+  // what is said of the patient's own change is no change of ours
   const turn = (turns: { place: string; by: Turn }[], inSpite?: string) =>
     save(() =>
       write('set.turned', stage, {
@@ -92,7 +92,7 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
   // places that are turned one after the other are all turned before the walk
   const turned = turnedSinceFelt(ledger);
   const asks = setting.felt === true && turned.size > 0 && !told;
-  // a step back is felt at once; the next screw is turned before that
+  // a change back is felt at once; the next screw is turned before that
   const isNextToTurn =
     asks && last!.what === 'turned' && !isBack(last!) && places.some((place) => !turned.has(place));
   return (
@@ -322,7 +322,7 @@ function Felt({
   );
 }
 
-/** The next step, place by place, and a step back; any other amount with its reason where it is more than is allowed. */
+/** The next change, place by place, and one back; any other amount with its reason where it is more than is allowed. */
 function Steps({
   setting,
   places,
@@ -362,12 +362,12 @@ function Steps({
   const back = (group: readonly string[]): { place: string; by: Turn }[] | undefined => {
     const at = stands[group[0]!]!;
     if (at.n === 0) return undefined;
-    // back by a step, never past the origin
-    const step = most ?? at;
+    // back by one change, never past the origin
+    const change = most ?? at;
     const by =
-      Math.abs(asNumber(at)) < asNumber(step)
+      Math.abs(asNumber(at)) < asNumber(change)
         ? { n: Math.abs(at.n), d: at.d }
-        : { n: Math.abs(step.n), d: step.d };
+        : { n: Math.abs(change.n), d: change.d };
     return group.map((place) => ({ place, by: at.n > 0 ? opposite(by) : by }));
   };
   const alikeBy = (group: readonly string[], by: Turn) => group.map((place) => ({ place, by }));
@@ -463,7 +463,7 @@ function OtherAmount({
   const take = () => {
     const read = readTurn(typed);
     if (!read || read.n <= 0)
-      return setProblem(t(setting.unit === 'turns' ? 'setting.turnHow' : 'setting.stepHow'));
+      return setProblem(t(setting.unit === 'turns' ? 'setting.turnHow' : 'setting.detentHow'));
     const by = sign === '1' ? read : opposite(read);
     const group = groups[Number(at)]!;
     const turns = group.map((place) => ({ place, by }));
@@ -473,7 +473,7 @@ function OtherAmount({
       {
         'over-all': t('setting.beyondAll'),
         'not-stated': t('setting.nextNotStated'),
-        'over-change': most && t('setting.beyondStep', { most: `${plain(most)} ${unitName(setting)}` }),
+        'over-change': most && t('setting.beyondChange', { most: `${plain(most)} ${unitName(setting)}` }),
       }[fault];
     const turn = (reason?: string) => void onTurn(turns, reason).then(() => type(''));
     if (!refused) return turn();

@@ -211,10 +211,10 @@ function Alignment() {
     ];
     if (!by || !now) return;
     event.preventDefault();
-    const step = event.shiftKey ? 5 : 1;
+    const stride = event.shiftKey ? 5 : 1;
     // an arrow moves it as it is seen: to the right is forward on a right leg
     const ahead = state.side === 'left' ? -1 : 1;
-    move({ forward: now.forward + by[0] * step * ahead, proximal: now.above + by[1] * step });
+    move({ forward: now.forward + by[0] * stride * ahead, proximal: now.above + by[1] * stride });
   };
   const field = (name: 'above' | 'forward' | 'knee' | 'donned', kind: 'distance' | 'degrees') => (
     <ReadingField

@@ -9,7 +9,7 @@ import { Row, Sheet, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { useState } from 'react';
-import { BeforeAfter, stepsOf } from './step-table';
+import { BeforeAfter, phasesOf } from './phase-table';
 
 /** What the prescriber changed of the order's days, shown before and after, then taken. */
 export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; onDone: () => void }) {
@@ -38,7 +38,7 @@ export function OrderChangeForm({ what, onDone }: { what: OrderChange['what']; o
     });
   };
   const after = change && !problem ? replanned(given.given, [...given.changes, change]) : undefined;
-  const shortened = after !== undefined && stepsOf(state, after.order).some(({ never }) => never === true);
+  const shortened = after !== undefined && phasesOf(state, after.order).some(({ never }) => never === true);
   return (
     <Sheet>
       <Stack $gap={10}>

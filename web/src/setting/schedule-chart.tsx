@@ -1,6 +1,6 @@
 import type { JointPlane } from '@estribo/core/anatomy';
 import { daysBetween, type ClinicDay } from '@estribo/core/calendar';
-import { stopsAt, type CoursePoint, type ScheduleStep } from '@estribo/core/setting';
+import { stopsAt, type CoursePoint, type ScheduledPhase } from '@estribo/core/setting';
 import { useCallback } from 'react';
 import type { Token } from '../look/tokens';
 import { t } from '../messages';
@@ -11,9 +11,9 @@ import { formatDay, formatWindow } from '../parts/format';
 const wide = { extension: -30, flexion: 150 };
 
 /** The angles that are drawn: as far as windows and tests reach, and to the whole motion where an end is open. */
-function reachOf(steps: readonly ScheduleStep[], points: readonly CoursePoint[]): typeof wide {
+function reachOf(phases: readonly ScheduledPhase[], points: readonly CoursePoint[]): typeof wide {
   const ends = (end: 'extension' | 'flexion') => [
-    ...steps.map(({ window }) => window[end] ?? wide[end]),
+    ...phases.map(({ window }) => window[end] ?? wide[end]),
     ...points.map((point) => point[end]),
   ];
   return {
@@ -24,7 +24,7 @@ function reachOf(steps: readonly ScheduleStep[], points: readonly CoursePoint[])
 
 export interface ScheduleShown {
   dayZero: ClinicDay;
-  steps: readonly ScheduleStep[];
+  phases: readonly ScheduledPhase[];
   points: readonly CoursePoint[];
   today: ClinicDay;
   stops: string | undefined;
@@ -32,29 +32,29 @@ export interface ScheduleShown {
 }
 
 /**
- * The order's windows over the days as steps, the stops that realise them as lines in it, and the motion as it was tested: what
+ * The order's windows over the days, the stops that realise them as lines in it, and the motion as it was tested: what
  * was reached up to a limit has an arrow on, it is at least so much.
  */
 export default function ScheduleChart({ shown }: { shown: ScheduleShown }) {
   const option = useCallback(
     (palette: Record<Token, string>) => {
-      const { dayZero, steps, points, today, stops, motion } = shown;
+      const { dayZero, phases, points, today, stops, motion } = shown;
       const at = (day: ClinicDay) => daysBetween(dayZero, day);
-      const begun = steps.filter(({ never }) => !never);
+      const begun = phases.filter(({ never }) => !never);
       const open = reachOf(begun, points);
       const end = Math.max(
         ...begun.map(({ from, until }) => (until ? at(until) : at(from) + 14)),
         at(today) + 3,
         ...points.map(({ day }) => at(day) + 3),
       );
-      const ofStep = (value: (step: ScheduleStep) => number): (readonly [number, number])[] =>
-        begun.flatMap((step, i) => {
+      const alongPhases = (value: (scheduled: ScheduledPhase) => number): (readonly [number, number])[] =>
+        begun.flatMap((scheduled, i) => {
           const until = begun[i + 1] ? at(begun[i + 1]!.from) : end;
-          return [[at(step.from), value(step)] as const, [until, value(step)] as const];
+          return [[at(scheduled.from), value(scheduled)] as const, [until, value(scheduled)] as const];
         });
-      const low = ofStep(({ window }) => window.extension ?? open.extension);
-      const high = ofStep(({ window }) => window.flexion ?? open.flexion);
-      const flexionStop = ofStep(({ choices, window }) => {
+      const low = alongPhases(({ window }) => window.extension ?? open.extension);
+      const high = alongPhases(({ window }) => window.flexion ?? open.flexion);
+      const flexionStop = alongPhases(({ choices, window }) => {
         const choice = stops === undefined ? undefined : choices[stops];
         return (
           (choice?.ok

@@ -13,7 +13,7 @@ import { Notice } from '../parts/notice';
 import { CalendarFile } from './calendar-file';
 import { OrderChangeForm } from './order-change';
 import type { ScheduleShown } from './schedule-chart';
-import { stepsOf, StepTable } from './step-table';
+import { phasesOf, PhaseTable } from './phase-table';
 
 const Chart = lazy(() => import('./schedule-chart'));
 
@@ -26,7 +26,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
   const { programme } = state;
   const motion = useMemo(() => limitedMotion(programme), [programme]);
   const [changing, change] = useState<OrderChange['what']>();
-  const steps = useMemo(() => stepsOf(state, given.order), [state, given.order]);
+  const phases = useMemo(() => phasesOf(state, given.order), [state, given.order]);
   const course = useMemo(
     () => (motion ? motionCourse(state.motions, given.order, motion) : undefined),
     [state.motions, given.order, motion],
@@ -34,13 +34,13 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
   const shown = useMemo<ScheduleShown>(
     () => ({
       dayZero: given.order.dayZero,
-      steps,
+      phases,
       points: course?.points ?? [],
       today,
       stops: stopsSettingOf(state.programme)?.id,
       motion,
     }),
-    [given.order.dayZero, steps, course, today, state.programme, motion],
+    [given.order.dayZero, phases, course, today, state.programme, motion],
   );
   const mayOrder = may(user.role, 'order.write');
   return (
@@ -54,7 +54,7 @@ export function ScheduleWork({ order: given }: { order: GivenOrder }) {
           <Chart shown={shown} />
         </Suspense>
       )}
-      <StepTable order={given.order} steps={steps} />
+      <PhaseTable order={given.order} phases={phases} />
       {course && <Course course={course} />}
       <Row>
         {mayOrder &&

@@ -98,7 +98,7 @@ const Track = styled.div`
   }
 `;
 
-/** Where a wheel or a dial stands between its ends, or a screw between how far it may go; what a next step may come to is marked. */
+/** Where a wheel or a dial stands between its ends, or a screw between how far it may go; what a next change may come to is marked. */
 export function OnItsWay({ from, to, now, next }: { from: number; to: number; now: number; next?: number }) {
   const at = (value: number) =>
     `${(Math.min(1, Math.max(0, (value - from) / (to - from))) * 100).toFixed(1)}%`;

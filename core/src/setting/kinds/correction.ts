@@ -23,13 +23,13 @@ export const turnEffects = [
 
 /**
  * A correction by screws, a wheel or a dial, counted from neutral or from what it was supplied with: turns as seen facing the
- * head, steps, degrees. Which way relieves what is the model's statement per variant, never mirrored.
+ * head, detents, degrees. Which way relieves what is the model's statement per variant, never mirrored.
  */
 export const correction = settingKind(
   object({
     ...common,
     axes: axes(),
-    unit: string().oneOf(['turns', 'steps', 'degrees', 'mm']).required(),
+    unit: string().oneOf(['turns', 'detents', 'degrees', 'mm']).required(),
     origin: string().oneOf(['neutral', 'as-supplied']).required(),
     ...limits,
     /** the most that the first change from its origin may be; after that `perChange` holds, and none stated is asked for */

@@ -7,7 +7,7 @@ import { common, judgeNumbers, limits, numbersAt, once, settingKind } from '../k
 export const height = settingKind(
   object({
     ...common,
-    unit: string().oneOf(['mm', 'steps']).required(),
+    unit: string().oneOf(['mm', 'detents']).required(),
     ...limits,
     /** where it is to stand, and how near it comes to that */
     target: finite(),

@@ -28,6 +28,7 @@ export const ankleWalker: FamilyWords = {
   parts: {
     'boot-liner': 'Liner',
     'boot-shell': 'Boot',
+    'boot-sole': 'Sole',
     'cell-lateral': 'Air cell',
     'strut-medial': 'Inner strut',
     'strut-lateral': 'Outer strut',

@@ -6,7 +6,7 @@ import type { PieceProps, SettingScreen } from './piece';
 
 type Of = Extract<Setting, { kind: 'height' }>;
 const print: SettingScreen<Of>['print'] = ({ unit: own }, value, unit) =>
-  own === 'mm' ? formatDistance(value, unit) : `${signed(value)} ${t('setting.unit.steps')}`;
+  own === 'mm' ? formatDistance(value, unit) : `${signed(value)} ${t('setting.unit.detents')}`;
 const InLength = numbersOf<Of>('length', print);
 const InSteps = numbersOf<Of>('count', print);
 

@@ -28,6 +28,7 @@ export const ankleWalker: FamilyWords = {
   parts: {
     'boot-liner': 'Forro',
     'boot-shell': 'Bota',
+    'boot-sole': 'Suela',
     'cell-lateral': 'Celda de aire',
     'strut-medial': 'Montante interior',
     'strut-lateral': 'Montante exterior',

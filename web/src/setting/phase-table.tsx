@@ -3,7 +3,7 @@ import type { JointPlane } from '@estribo/core/anatomy';
 import { addDays } from '@estribo/core/calendar';
 import type { Order } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
-import { groundsOn, scheduleOf, type ScheduleStep } from '@estribo/core/setting';
+import { groundsOn, scheduleOf, type ScheduledPhase } from '@estribo/core/setting';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { useWork } from '../case/case-context';
@@ -41,12 +41,15 @@ const Other = styled.div`
   color: ${color('river')};
 `;
 
-/** What is ordered for a step's days, in words, to hold it against those of another order. */
-const saidOf = ({ from, until, phase }: ScheduleStep, order: Order, motion: JointPlane | undefined): string =>
-  [from, until, formatPhase(order.phases[phase]!, motion)].join(' ');
+/** What is ordered for a phase's days, in words, to hold it against those of another order. */
+const saidOf = (
+  { from, until, phase }: ScheduledPhase,
+  order: Order,
+  motion: JointPlane | undefined,
+): string => [from, until, formatPhase(order.phases[phase]!, motion)].join(' ');
 
 /** What a case's brace is set to along the days of an order: the one in force, or one that would follow it. */
-export function stepsOf(state: CaseState, order: Order): ScheduleStep[] {
+export function phasesOf(state: CaseState, order: Order): ScheduledPhase[] {
   const motion = limitedMotion(state.programme);
   // what the joint reached today says nothing of the days ahead
   const grounds = { ...state, motion: undefined, order: { ...state.order!, order } };
@@ -63,15 +66,15 @@ export function BeforeAfter({ after }: { after: Order }) {
   const { state } = useWork();
   const before = state.order!.order;
   const motion = limitedMotion(state.programme);
-  const steps = useMemo(() => stepsOf(state, before), [state, before]);
-  const stepsAfter = useMemo(() => stepsOf(state, after), [state, after]);
-  const was = new Set(steps.map((step) => saidOf(step, before, motion)));
+  const phases = useMemo(() => phasesOf(state, before), [state, before]);
+  const phasesAfter = useMemo(() => phasesOf(state, after), [state, after]);
+  const was = new Set(phases.map((scheduled) => saidOf(scheduled, before, motion)));
   return (
     <>
       <h4>{t('schedule.before')}</h4>
-      <StepTable order={before} steps={steps} />
+      <PhaseTable order={before} phases={phases} />
       <h4>{t('schedule.after')}</h4>
-      <StepTable order={after} steps={stepsAfter} was={was} />
+      <PhaseTable order={after} phases={phasesAfter} was={was} />
     </>
   );
 }
@@ -80,13 +83,13 @@ export function BeforeAfter({ after }: { after: Order }) {
  * Phase by phase: its days, what is ordered, what the brace is set to, what changes.
  * @param was what the order before it said of its days: phases that are other say so
  */
-export function StepTable({
+export function PhaseTable({
   order,
-  steps,
+  phases,
   was,
 }: {
   order: Order;
-  steps: readonly ScheduleStep[];
+  phases: readonly ScheduledPhase[];
   was?: ReadonlySet<string>;
 }) {
   const { state, today, unit } = useWork();
@@ -103,30 +106,33 @@ export function StepTable({
         </tr>
       </thead>
       <tbody>
-        {steps.map((step) => {
-          const now = !step.never && step.from <= today && (step.until === undefined || today < step.until);
+        {phases.map((scheduled) => {
+          const now =
+            !scheduled.never &&
+            scheduled.from <= today &&
+            (scheduled.until === undefined || today < scheduled.until);
           return (
-            <tr key={step.phase} {...(now ? { 'aria-current': 'date' as const } : {})}>
+            <tr key={scheduled.phase} {...(now ? { 'aria-current': 'date' as const } : {})}>
               <td>
-                {formatDay(step.from)}
-                {step.until ? ` – ${formatDay(addDays(step.until, -1))}` : ` ${t('schedule.on')}`}
+                {formatDay(scheduled.from)}
+                {scheduled.until ? ` – ${formatDay(addDays(scheduled.until, -1))}` : ` ${t('schedule.on')}`}
               </td>
               <td>
-                {formatPhase(order.phases[step.phase]!, motion)}
-                {was && !was.has(saidOf(step, order, motion)) && <Other>{t('schedule.other')}</Other>}
-                {step.gap && (
+                {formatPhase(order.phases[scheduled.phase]!, motion)}
+                {was && !was.has(saidOf(scheduled, order, motion)) && <Other>{t('schedule.other')}</Other>}
+                {scheduled.gap && (
                   <div>
                     {t('schedule.gapLong', {
-                      from: formatDay(step.gap.from),
-                      until: formatDay(addDays(step.gap.until, -1)),
+                      from: formatDay(scheduled.gap.from),
+                      until: formatDay(addDays(scheduled.gap.until, -1)),
                     })}
                   </div>
                 )}
               </td>
               <td>
-                {step.never
+                {scheduled.never
                   ? t('schedule.never')
-                  : Object.entries(step.choices).map(([id, choice]) => (
+                  : Object.entries(scheduled.choices).map(([id, choice]) => (
                       <div key={id}>
                         {settingWords(state.programme, id).name}:{' '}
                         {choice.ok ? formatMade(settingOf(id), choice.made, unit) : t('schedule.nothingFits')}
@@ -137,9 +143,9 @@ export function StepTable({
                     ))}
               </td>
               <td>
-                {step.changes.length === 0
+                {scheduled.changes.length === 0
                   ? t('schedule.noChange')
-                  : step.changes.map((id) => settingWords(state.programme, id).name).join(', ')}
+                  : scheduled.changes.map((id) => settingWords(state.programme, id).name).join(', ')}
               </td>
             </tr>
           );

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, object, string, type Lazy, type Schema } from 'yup';
-import { oneOfKinds } from './union';
+import { oneOfKinds, type OneOfKinds } from './union';
 
 const id = () => string().strict().required().min(1).max(80);
 
@@ -17,31 +17,25 @@ export const orderedFacts = [
 ] as const;
 type OrderedFact = (typeof orderedFacts)[number];
 
-/**
- * When something holds: the one closed form in which a list, a step, a pass, a check, a part or a stage that is not needed
- * says so. What nobody has said is not known, and neither true nor false.
- */
-export type Condition =
+/** What the kinds state that ask for one fact. */
+const facts = {
   /** the order names an injury, on a side where it matters */
-  | { kind: 'injury'; is: string; side?: 'left' | 'right' | undefined }
-  | { kind: 'ordered'; what: OrderedFact; is: string }
+  injury: object({ is: id(), side: string().oneOf(['left', 'right']) }),
+  ordered: object({ what: string().oneOf(orderedFacts).required(), is: id() }),
   /** a finding of Screen */
-  | { kind: 'finding'; is: string; present: boolean }
+  finding: object({ is: id(), present: boolean().strict().required() }),
   /** the model comes in this variant */
-  | { kind: 'variant'; is: string }
+  variant: object({ is: id() }),
   /** a setting is as it should be */
-  | { kind: 'set'; setting: string }
+  set: object({ setting: id() }),
   /** a part is in, or was left out */
-  | { kind: 'part'; part: string; fitted: boolean }
+  part: object({ part: id(), fitted: boolean().strict().required() }),
   /** it went on by this list */
-  | { kind: 'list'; is: string }
-  | { kind: 'passed'; check: string }
+  list: object({ is: id() }),
+  passed: object({ check: id() }),
   /** a step of putting it on was done since it last went on anew */
-  | { kind: 'done'; step: string }
-  | { kind: 'all' | 'any'; of: Condition[] }
-  | { kind: 'not'; of: Condition }
-  /** somebody has said that it holds: what is not known does not */
-  | { kind: 'known'; of: Condition };
+  done: object({ step: id() }),
+};
 
 const some = () =>
   array()
@@ -49,25 +43,25 @@ const some = () =>
     .min(1)
     .max(12)
     .required();
+const one = () => object({ of: lazy(() => conditionSchema) });
 
-/** What each kind of condition states. */
-const conditionKinds = {
-  injury: object({ is: id(), side: string().oneOf(['left', 'right']) }),
-  ordered: object({ what: string().oneOf(orderedFacts).required(), is: id() }),
-  finding: object({ is: id(), present: boolean().strict().required() }),
-  variant: object({ is: id() }),
-  set: object({ setting: id() }),
-  part: object({ part: id(), fitted: boolean().strict().required() }),
-  list: object({ is: id() }),
-  passed: object({ check: id() }),
-  done: object({ step: id() }),
+/** What the kinds state that are made of others; their type is a circle that no schema can be asked for. */
+const joined = {
   all: object({ of: some() }),
   any: object({ of: some() }),
-  not: object({ of: lazy(() => conditionSchema) }),
-  known: object({ of: lazy(() => conditionSchema) }),
-};
+  not: one(),
+  /** somebody has said that it holds: what is not known does not */
+  known: one(),
+} satisfies Record<Joined['kind'], object>;
+type Joined = { kind: 'all' | 'any'; of: Condition[] } | { kind: 'not' | 'known'; of: Condition };
 
-export const conditionSchema: Lazy<object> = oneOfKinds(conditionKinds);
+/**
+ * When something holds: the one closed form in which a list, a step, a pass, a check, a part or a stage that is not needed
+ * says so. What nobody has said is not known, and neither true nor false.
+ */
+export type Condition = OneOfKinds<typeof facts> | Joined;
+
+export const conditionSchema: Lazy<object> = oneOfKinds({ ...facts, ...joined });
 
 /** A condition that may be left out: what has none always holds. */
 export const optionalCondition = lazy((value: unknown) =>
@@ -98,42 +92,42 @@ export interface KnownFacts {
  * Whether a condition holds by what is known (Kleene's three values).
  * @returns undefined where it hangs on what nobody has said
  */
-export function holds(condition: Condition, facts: KnownFacts): boolean | undefined {
+export function holds(condition: Condition, known: KnownFacts): boolean | undefined {
   switch (condition.kind) {
     case 'injury':
-      return facts.injuries?.some(
+      return known.injuries?.some(
         ({ code, side }) =>
           code === condition.is && (condition.side === undefined || side === condition.side),
       );
     case 'ordered':
-      return facts.ordered[condition.what]?.includes(condition.is);
+      return known.ordered[condition.what]?.includes(condition.is);
     case 'finding': {
-      const found = facts.findings[condition.is];
+      const found = known.findings[condition.is];
       return found === undefined ? undefined : found === condition.present;
     }
     case 'variant':
-      return facts.variant === undefined ? undefined : facts.variant === condition.is;
+      return known.variant === undefined ? undefined : known.variant === condition.is;
     case 'set':
-      return facts.settings[condition.setting];
+      return known.settings[condition.setting];
     case 'part': {
-      const fitted = facts.parts[condition.part];
+      const fitted = known.parts[condition.part];
       return fitted === undefined ? undefined : fitted === condition.fitted;
     }
     case 'list':
-      return facts.list === undefined ? undefined : facts.list === condition.is;
+      return known.list === undefined ? undefined : known.list === condition.is;
     case 'passed':
-      return facts.checks[condition.check];
+      return known.checks[condition.check];
     case 'done':
-      return facts.done.includes(condition.step);
+      return known.done.includes(condition.step);
     case 'not': {
-      const inner = holds(condition.of, facts);
+      const inner = holds(condition.of, known);
       return inner === undefined ? undefined : !inner;
     }
     case 'known':
-      return holds(condition.of, facts) === true;
+      return holds(condition.of, known) === true;
     default: {
       const decisive = condition.kind === 'any';
-      const of = condition.of.map((one) => holds(one, facts));
+      const of = condition.of.map((one) => holds(one, known));
       if (of.includes(decisive)) return decisive;
       return of.includes(undefined) ? undefined : !decisive;
     }

@@ -2,7 +2,7 @@ import type { JointPlane, Side } from '../anatomy';
 import { applies, type KnownFacts } from '../brace';
 import type { ClinicDay } from '../calendar';
 import { settledReading, type MeasuringState } from '../measuring';
-import { orderGiven, windowOn, type MotionWindow, type Order } from '../order';
+import { orderGiven, windowOn, type MotionWindow } from '../order';
 import { stands, type BodyIn, type Decided, type LiveRecord, type Recorded } from '../record';
 import { settingMade, type MadeSetting, type Setting, type StopsState } from '../setting';
 import { donningBegun, strapDone, type Running } from '../strapping';
@@ -77,7 +77,7 @@ export function foldChecking(
   const windowAt = (entry: Answer | undefined): MotionWindow => {
     const order = entry ? orders.findLast((given) => record.isAfter(entry, given)) : orders.at(-1);
     const day = entry ? record.dayIn(entry) : setting.fitted?.day;
-    return (order && day && windowOn(order.body as Order, day, limited)?.window) || {};
+    return (order && day && windowOn(order.body, day, limited)?.window) || {};
   };
   const straps = record.of(strapDone);
   /** Minutes since the last step of putting it on, when a check was looked at. */

@@ -1,7 +1,7 @@
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
 import { finite, optionalCondition, placeSchema } from '../brace';
 import type { MotionWindow } from '../order';
-import { referrals, type Referral } from '../screening';
+import { referrals } from '../screening';
 import type { HingeStops } from '../setting';
 
 export const moments = ['lying', 'seated', 'standing', 'after-walking', 'later'] as const;
@@ -18,12 +18,15 @@ const momentSchema = object({
 /** When a check is looked at: how the patient is, and how long the brace has been on. */
 export type Moment = InferType<typeof momentSchema>;
 
+const openedStage = object({ stage: string().strict().required(), thing: string().strict() })
+  .noUnknown()
+  .required();
+const stopAndCall = object({ call: string().oneOf(referrals).required() }).noUnknown();
 /** What mends it: a stage, and there the setting, step or part; or stop, and call. */
-export type Cure = { stage: string; thing?: string } | { call: Referral };
+export type Cure = InferType<typeof openedStage> | InferType<typeof stopAndCall>;
+// a cure is told by what it says: one of two shapes
 const cureSchema = lazy((value: unknown) =>
-  typeof value === 'object' && value !== null && 'call' in value
-    ? object({ call: string().oneOf(referrals).required() }).noUnknown()
-    : object({ stage: string().strict().required(), thing: string().strict() }).noUnknown().required(),
+  typeof value === 'object' && value !== null && 'call' in value ? stopAndCall : openedStage,
 ) as unknown as Schema<Cure>;
 
 /** What every check states. */

@@ -3,7 +3,7 @@ import { orderGiven } from './entries';
 import { orderFaults } from './faults';
 import { foldOrder } from './fold';
 import { limitsOf } from './limits';
-import type { Order } from './order';
+import type { Order } from './order-body';
 import { order } from './test-order';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;

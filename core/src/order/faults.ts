@@ -1,7 +1,8 @@
 import type { Side } from '../anatomy';
 import { faultAt, type EntryFault } from '../record';
 import type { GivenOrder } from './fold';
-import { orderProblems, type Order } from './order';
+import { orderProblems } from './order';
+import type { Order } from './order-body';
 import { changeProblem, type ChangeProblem, type OrderChange } from './replan';
 
 /**

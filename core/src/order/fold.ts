@@ -1,7 +1,7 @@
 import type { ClinicDay } from '../calendar';
 import type { LiveRecord } from '../record';
 import { orderChanged, orderGiven } from './entries';
-import type { Order } from './order';
+import type { Order } from './order-body';
 import { replanned, type OrderChange } from './replan';
 
 /** The order in force, with the entry it stands in and what has happened to its days since. */
@@ -28,7 +28,7 @@ export function notHeld({ given, changes, heldSince }: Omit<GivenOrder, 'order' 
 export function foldOrder(record: LiveRecord): GivenOrder | undefined {
   const last = record.last(orderGiven);
   if (!last) return undefined;
-  const given = last.body as Order;
+  const given: Order = last.body;
   const changes = record
     .of(orderChanged)
     .filter((change) => record.isAfter(change, last))

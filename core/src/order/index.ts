@@ -1,31 +1,23 @@
-export { knownInjuries, mayHaveSide, type Injury, type KnownInjury } from './injuries';
-export {
-  limitsOf,
-  lockMoments,
-  windowOf,
-  type MotionLimit,
-  type MotionWindow,
-  type OrderedLock,
-} from './limits';
+export { knownInjuries, mayHaveSide, type KnownInjury } from './injuries';
+export { limitsOf, windowOf, type MotionWindow } from './limits';
 export {
   compartments,
-  hasEnded,
   heightNames,
+  lockMoments,
   orderedPostures,
-  orderProblems,
   panelNames,
-  phaseInForce,
-  troubleAdvice,
   troubles,
   weightBearing,
-  windowOn,
   type HeightName,
+  type Injury,
+  type MotionLimit,
   type Order,
   type OrderedAngle,
+  type OrderedLock,
   type OrderPhase,
-  type OrderProblem,
   type Trouble,
-} from './order';
+} from './order-body';
+export { hasEnded, orderProblems, phaseInForce, troubleAdvice, windowOn, type OrderProblem } from './order';
 export { orderChanged, orderGiven } from './entries';
 export {
   readPhases,

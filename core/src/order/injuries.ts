@@ -45,11 +45,3 @@ export const knownInjuries = Object.keys(known) as KnownInjury[];
 /** Whether an injury of this code has a side; a clinic's own may have one. */
 export const mayHaveSide = (code: string): boolean =>
   !Object.hasOwn(known, code) || known[code as KnownInjury] === 'sided';
-
-/** An injury as the order names it. */
-export interface Injury {
-  code: string;
-  side?: 'left' | 'right' | undefined;
-  /** a level, a ligament, in words */
-  note?: string | undefined;
-}

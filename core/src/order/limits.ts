@@ -1,5 +1,6 @@
-import { namedAngle, signedAngle, type JointAngle, type JointPlane } from '../anatomy';
+import { namedAngle, signedAngle, type JointPlane } from '../anatomy';
 import type { Degrees } from '../quantity';
+import type { MotionLimit } from './order-body';
 
 /**
  * The motion a joint is ordered to have in one plane, counted positive towards the second end of it (flexion,
@@ -8,21 +9,6 @@ import type { Degrees } from '../quantity';
 export interface MotionWindow {
   extension?: Degrees;
   flexion?: Degrees;
-}
-
-/** An ordered limit as it stands in the order: each end by its name. */
-export interface MotionLimit extends JointPlane {
-  from?: JointAngle | undefined;
-  to?: JointAngle | undefined;
-}
-
-export const lockMoments = ['always', 'walking', 'sleeping'] as const;
-
-/** A joint ordered to stand still at an angle, and when. */
-export interface OrderedLock {
-  joint: JointPlane['joint'];
-  at: JointAngle;
-  when: (typeof lockMoments)[number];
 }
 
 const isOf =

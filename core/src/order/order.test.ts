@@ -1,6 +1,7 @@
 import { limitsOf } from './limits';
 import { mayHaveSide } from './injuries';
-import { hasEnded, orderProblems, troubleAdvice, windowOn, type Order } from './order';
+import { hasEnded, orderProblems, troubleAdvice, windowOn } from './order';
+import type { Order } from './order-body';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
@@ -45,6 +46,27 @@ test.each([
   expect(orderProblems({ ...order, ...change }, 'right').map((found) => found.problem)).toContain(problem),
 );
 
+test.each([
+  ['a phase of one day', [[0, 0], [1]], []],
+  ['a last day on which the next begins', [[0, 14], [14]], ['phases-overlap']],
+  ['a next one that does not rise', [[0, 5], [0]], ['phases-not-rising']],
+  ['a phase without a last day', [[0], [1]], []],
+] as [string, [number, number?][], string[]][])('%s', (_, phases, problems) =>
+  expect(
+    orderProblems(
+      {
+        ...order,
+        phases: phases.map(([fromDay, lastDay]) => ({
+          fromDay,
+          limits: [],
+          ...(lastDay === undefined ? {} : { lastDay }),
+        })),
+      },
+      'right',
+    ).map(({ problem }) => problem),
+  ).toEqual(problems),
+);
+
 test('one limit, none, or a fixed angle are orders', () => {
   const of = (window: object) =>
     orderProblems({ ...order, phases: [{ fromDay: 0, limits: limitsOf(knee, window) }] }, 'right');
@@ -78,6 +100,16 @@ test.each([
     'locked always outside them',
     { locks: [{ joint: 'knee', at: at(61), when: 'always' }] },
     ['lock-outside-limits'],
+  ],
+  [
+    'locked always where only extension is limited',
+    { limits: limitsOf(knee, { extension: 10 }), locks: [{ joint: 'knee', at: at(100), when: 'always' }] },
+    [],
+  ],
+  [
+    'locked always where only flexion is limited',
+    { limits: limitsOf(knee, { flexion: 60 }), locks: [{ joint: 'knee', at: at(0), when: 'always' }] },
+    [],
   ],
   ['locked for walking outside them', { locks: [{ joint: 'knee', at: at(70), when: 'walking' }] }, []],
   [

@@ -1,66 +1,7 @@
-import type { JointAngle, JointPlane, Side } from '../anatomy';
+import type { JointPlane, Side } from '../anatomy';
 import { phaseOn, type ClinicDay } from '../calendar';
-import type { Injury } from './injuries';
-import { windowOf, type MotionLimit, type MotionWindow, type OrderedLock } from './limits';
-
-export const weightBearing = ['none', 'touch', 'partial', 'as-tolerated', 'full'] as const;
-
-export interface OrderPhase {
-  /** days after day zero on which the phase begins */
-  fromDay: number;
-  /** the last day after day zero for which it was ordered; the next phase may begin later, then it stays in force */
-  lastDay?: number | undefined;
-  limits: MotionLimit[];
-  locks?: OrderedLock[] | undefined;
-  weight?: (typeof weightBearing)[number] | undefined;
-  /** limits of an order written before it named their joint, where nobody can say of which they are: to be asked again */
-  unsaid?: MotionWindow | undefined;
-}
-
-/** The heights a size may come in. Which one is ordered, never computed. */
-export const heightNames = ['short', 'tall', 'low', 'high'] as const;
-export type HeightName = (typeof heightNames)[number];
-
-export const panelNames = ['low', 'tall', 'side', 'front'] as const;
-export const orderedPostures = ['lying', 'seated'] as const;
-export const compartments = ['medial', 'lateral'] as const;
-
-/** What the patient does when trouble comes at home. The order carries it. */
-export const troubles = ['keep-on', 'take-off', 'loosen'] as const;
-export type Trouble = (typeof troubles)[number];
-
-/** An angle that a joint is to be held at. */
-export interface OrderedAngle extends JointPlane {
-  at: JointAngle;
-}
-
-export interface Order {
-  diagnosis: string;
-  injuries?: Injury[] | undefined;
-  prescriber: string;
-  side: Side;
-  dayZero: ClinicDay;
-  /** the last day it holds; open where it says nothing */
-  until?: ClinicDay | undefined;
-  phases: OrderPhase[];
-  /** the compartment of the knee that is to be relieved */
-  relieve?: (typeof compartments)[number] | undefined;
-  angles?: OrderedAngle[] | undefined;
-  /** the height, for a brace that comes in more than one */
-  height?: HeightName | undefined;
-  panels?: (typeof panelNames)[number][] | undefined;
-  /** how the patient is put into it */
-  posture?: (typeof orderedPostures)[number] | undefined;
-  /** over which side the patient is rolled */
-  roll?: 'left' | 'right' | undefined;
-  /** after an operation, a fracture, for instability: wearing is never shortened by itself */
-  protective: boolean;
-  /** how it is to be worn, in the prescriber's words */
-  wearing: string;
-  trouble: Trouble;
-  /** what was ordered and this brace cannot carry out, as the orthotist saw it and tells the prescriber */
-  acknowledged?: string[] | undefined;
-}
+import { windowOf, type MotionWindow } from './limits';
+import type { Order, OrderedLock, OrderPhase, Trouble } from './order-body';
 
 export type OrderProblem =
   | { problem: 'no-phase' }

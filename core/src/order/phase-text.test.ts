@@ -153,6 +153,75 @@ test.each([
   expect(read(text).notUnderstood).toEqual([]);
 });
 
+test.each([
+  'WK 0-2 10-60 Locked at 20 Walking',
+  'wk 0  -  2 10  -  60 locked at 20 walking',
+  'wk 0 – 2 10° – 60° locked at 20 walking',
+  'wk 0-2: 10 to 60, locked (at 20) walking',
+  '0-2wk 10-60 lock 20 gait',
+  '  wk. 0-2 10-60  locked at 20 walking  ',
+  'wk 0-2 ext 10 flex 60 locked walking lock at 20',
+])('“%s” says what it says however it is written', (text) => {
+  const { phases, notUnderstood } = read(text, 'from-0');
+  expect(notUnderstood).toEqual([]);
+  expect(phases).toMatchObject([
+    {
+      fromDay: 0,
+      lastDay: 20,
+      window: { extension: 10, flexion: 60 },
+      lock: { at: 20, when: 'walking' },
+      asks: [],
+    },
+  ]);
+});
+
+test.each([
+  // what was said once is not said again in other words
+  ['wk 0-2 ext 10 0-60', ['0-60'], { extension: 10 }],
+  ['wk 0-2 flex 60 0-30', ['0-30'], { flexion: 60 }],
+  ['wk 0-2 free 0-30', ['0-30'], {}],
+  ['wk 0-2 ext 10 ext 20', ['ext', '20'], { extension: 10 }],
+  ['wk 0-2 flex 60 flex 70', ['flex', '70'], { flexion: 60 }],
+  ['wk 0-2 ext 0 free', ['free'], { extension: 0 }],
+  ['wk 0-2 flex 60 free', ['free'], { flexion: 60 }],
+  ['wk 0-2 0-30 NWB FWB', ['fwb'], { extension: 0, flexion: 30 }],
+  ['wk 0-2 0-30 wk', ['wk'], { extension: 0, flexion: 30 }],
+  // words that only contain one that is known
+  ['wk 0-2 next 10', ['next', '10'], {}],
+  ['wk 0-2 extensions 10', ['extensions', '10'], {}],
+  ['wk 0-2 reflex 60', ['reflex', '60'], {}],
+  ['wk 0-2 flexed 60', ['flexed', '60'], {}],
+  // a lock has one angle
+  ['wk 0-2 locked in extension always 30', ['30'], {}],
+  ['wk 0-2 locked at 20 always 30', ['30'], {}],
+  ['wk 0-2 locked at 20 in extension always', ['extension'], {}],
+])('“%s”: the rest is given back', (text, left, window) => {
+  const { phases, notUnderstood } = read(text);
+  expect(notUnderstood).toEqual(left);
+  expect(phases.map((phase) => phase.window)).toEqual([window]);
+});
+
+test.each(['points', 'from-0', 'from-1'] as const)('a week alone has no end, counted %s', (weeks) => {
+  const days = read('wk 1-2 0-30; wk 4 0-60; wk 6+ free', weeks).phases.map(({ fromDay, lastDay }) => [
+    fromDay,
+    lastDay,
+  ]);
+  const first = weeks === 'from-1' ? 0 : 7;
+  expect(days).toEqual([
+    [first, weeks === 'points' ? 13 : first + 13],
+    [first + 21, undefined],
+    [first + 35, undefined],
+  ]);
+});
+
+test('days beside weeks say nothing of how weeks are counted', () =>
+  expect(read('d 0-2 0-30; wk 2-4 0-60').weeks).toBe('from-0'));
+
+test('an angle that stands still and a day alone are no faults; a text is read as far as its bound', () => {
+  expect(read('d 0-0 20-20').phases[0]!.asks).toEqual([]);
+  expect(read(`${' '.repeat(4000)}wk 0-2 0-30`)).toEqual({ phases: [], notUnderstood: [] });
+});
+
 test('a gap and days that go back are asked about', () => {
   const asks = (text: string) => read(text).phases.map((phase) => phase.asks);
   expect(asks('d 0-13 0-30; d 21-34 0-60')).toEqual([[], ['gap-before']]);

@@ -1,5 +1,5 @@
-import type { lockMoments, MotionWindow } from './limits';
-import type { weightBearing } from './order';
+import type { MotionWindow } from './limits';
+import type { lockMoments, weightBearing } from './order-body';
 
 /*
  * A schedule as prescribers write it: "wk 0-2 0-30 locked walking; wk 3-4 0-60". It is read, never guessed: what was not
@@ -49,8 +49,8 @@ export type WeekReading = (typeof weekReadings)[number];
 interface Span {
   unit: 'day' | 'week';
   from: number;
+  /** none: it goes on */
   to?: number;
-  open?: boolean;
 }
 
 const unitWords = { day: /^(d|day|days)\.?$/, week: /^(w|wk|wks|week|weeks)\.?$/ } as const;
@@ -76,8 +76,11 @@ const joining = new Set([
   'range',
   'for',
   'knee',
+  'on',
+  'onwards',
+  'onward',
+  'after',
 ]);
-const openWords = new Set(['on', 'onwards', 'onward', 'after']);
 const lockWords = new Set(['locked', 'lock']);
 const freeWords = new Set(['free', 'full', 'unlimited', 'unrestricted']);
 const whenWords: Readonly<Record<string, (typeof lockMoments)[number]>> = {
@@ -131,8 +134,7 @@ function readPiece(text: string): Half {
     } else if ((pair ?? single) && unitOf(next) && half.span === undefined) {
       half.span = spanOf(unitOf(next)!, word);
       at += 1;
-    } else if (openWords.has(word) && half.span && half.span.to === undefined) half.span.open = true;
-    else if (lockWords.has(word)) {
+    } else if (lockWords.has(word)) {
       half.lock = { ...half.lock };
       lockAngleNext = true;
     } else if (whenWords[word] && half.lock) half.lock.when = whenWords[word];
@@ -165,16 +167,15 @@ function readPiece(text: string): Half {
 function spanOf(unit: Span['unit'], word: string): Span {
   const pair = range.exec(word);
   if (pair) return { unit, from: asNumber(pair[1]!), to: asNumber(pair[2]!) };
-  const [, from, , plus] = one.exec(word)!;
-  return { unit, from: asNumber(from!), ...(plus ? { open: true } : {}) };
+  return { unit, from: asNumber(one.exec(word)![1]!) };
 }
 
 /**
  * A span of days or weeks as days after day zero, both included. Points meet: on the day on which one ends the next begins, so
  * that its last day is the one before. A numbered week or day alone has no end of its own.
  */
-function daysOf({ unit, from, to, open }: Span, weeks: WeekReading): { fromDay: number; lastDay?: number } {
-  const until = (last: number | undefined) => (last === undefined || open ? {} : { lastDay: last });
+function daysOf({ unit, from, to }: Span, weeks: WeekReading): { fromDay: number; lastDay?: number } {
+  const until = (last: number | undefined) => (last === undefined ? {} : { lastDay: last });
   // days are numbered from day zero on
   if (unit === 'day') return { fromDay: from, ...until(to) };
   if (weeks === 'points') return { fromDay: 7 * from, ...until(to === undefined ? to : 7 * to - 1) };

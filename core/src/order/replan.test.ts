@@ -4,7 +4,8 @@ import { testRecord, written } from '../record/test-record';
 import { orderChanged, orderGiven } from './entries';
 import { changeFaults } from './faults';
 import { foldOrder, notHeld } from './fold';
-import { orderProblems, type Order } from './order';
+import { orderProblems } from './order';
+import type { Order } from './order-body';
 import { changeProblem, gapsOf, replanned, type OrderChange } from './replan';
 import { order } from './test-order';
 
@@ -58,6 +59,48 @@ test('held on the day a phase begins, that phase has begun; before day zero the 
   expect(days(after({ what: 'held', day: '2026-11-14' }).order)).toHaveLength(1);
 });
 
+test('held between two phases, or after the last day of one, that one is not longer for it', () => {
+  const week = (day: string) =>
+    days(after({ what: 'held', day }, { what: 'resumed', day: addDays(day, 7) }).order);
+  const shifted = [
+    [42, 62],
+    [63, 90],
+  ];
+  // its last day is still of it
+  expect(week('2026-11-28')).toEqual([[0, 13], [14, 34], ...shifted]);
+  expect(week('2026-11-29')).toEqual([[0, 13], [14, 27], ...shifted]);
+  expect(week('2026-12-02')).toEqual([[0, 13], [14, 27], ...shifted]);
+  // while it is held the same: what had ended has ended
+  expect(days(after({ what: 'held', day: '2026-11-28' }).order)[1]).toEqual([14, undefined]);
+  expect(days(after({ what: 'held', day: '2026-11-29' }).order)[1]).toEqual([14, 27]);
+  // the phases before the one it was held in had ended
+  expect(week('2027-01-10')).toEqual([
+    [0, 13],
+    [14, 27],
+    [35, 55],
+    [56, 90],
+  ]);
+});
+
+test('held before it began, the first phase holds and is longer by all of it', () =>
+  expect(
+    days(after({ what: 'held', day: '2026-10-27' }, { what: 'resumed', day: '2026-11-03' }).order),
+  ).toEqual([
+    [0, 20],
+    [21, 34],
+    [42, 62],
+    [63, 90],
+  ]));
+
+test('of two holds that were told one after the other the earlier day counts; resumed without a hold, nothing is other', () => {
+  const [early, late] = (['2026-11-18', '2026-11-20'] as const).map(
+    (day) => ({ what: 'held', day }) as const,
+  );
+  expect(after(early!, late!).heldSince).toBe('2026-11-18');
+  expect(after(late!, early!).heldSince).toBe('2026-11-18');
+  expect(after({ what: 'resumed', day: '2026-11-20' })).toEqual(replanned(four, []));
+});
+
 test('an operation that is moved moves everything; a day that the order ends on stays the prescriber’s', () => {
   const moved = replanned({ ...four, until: '2027-01-10' }, [{ what: 'moved', day: '2026-11-10' }]).order;
   expect([moved.dayZero, days(moved), moved.until]).toEqual(['2026-11-10', days(four), '2027-01-10']);
@@ -105,10 +148,16 @@ test.each([
   expect(changeProblem(now, change)).toBe(problem),
 );
 
-test('a change without an order says what it needs first', () =>
+test('a change that is none says why, at what was asked; one that is has no fault', () => {
   expect(changeFaults(undefined, { what: 'held', day: '2026-11-20' })).toEqual([
     { at: 'kind', message: 'needs an order first' },
-  ]));
+  ]);
+  const given = { entry: 'e1', given: four, order: four, changes: [] };
+  expect(changeFaults(given, { what: 'resumed', day: '2026-11-20' })).toEqual([
+    { at: 'body.what', message: 'cannot be resumed: the order is not held' },
+  ]);
+  expect(changeFaults(given, { what: 'held', day: '2026-11-20' })).toEqual([]);
+});
 
 test('changes count from the order they were told after; a new order begins without any', () => {
   const change = (what: OrderChange['what'], day: string) =>
@@ -226,4 +275,6 @@ test('a new order is written from all phases of one that is held, as late as the
   // held, resumed and held again: the week that it was held the first time stays
   expect(days(held(first, on, again))).toEqual(days(after(first, on).order));
   expect(days(held())).toEqual(days(four));
+  // held once and resumed: nothing waits, and that week stays
+  expect(days(held(first, on))).toEqual(days(after(first, on).order));
 });

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type ClinicDay } from '../calendar';
-import type { Order, OrderPhase } from './order';
+import type { Order, OrderPhase } from './order-body';
 
 /** Held: nothing ahead begins. Resumed: it goes on, later by the days that it was held. Moved: day zero is another day. */
 export const orderChanges = ['held', 'resumed', 'moved'] as const;

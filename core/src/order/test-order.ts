@@ -1,5 +1,5 @@
 import { limitsOf } from './limits';
-import type { Order } from './order';
+import type { Order } from './order-body';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 /** Day zero is the 7th of November; the second phase begins on the 21st. */

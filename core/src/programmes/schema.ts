@@ -3,16 +3,20 @@ import { optionalCondition, partSchema, stances } from '../brace';
 import { checkSchema } from '../checking';
 import { sequenceSchema } from '../strapping';
 import { joints, landmarks, planes, regionNames, type Landmark } from '../anatomy';
-import { substituteWays, type MeasuringStep } from '../measuring';
+import { substituteWays, type ProtocolStep } from '../measuring';
 import { findings, type Finding } from '../screening';
 import { heightNames } from '../order';
 import { hardwareKinds, settingSchema, statedSchema } from '../setting';
-import { orderedThings } from './programme';
+import type { BraceModel } from './model';
+import { orderedThings, type FamilyWords, type Programme } from './programme';
 import { stages } from '../record';
 import { followedSchema } from '../reviewing';
 import { barMaterials, keepOuts, operationSchema } from '../shaping';
-import { betweenRules, disagreeRules } from '../sizing';
+import { betweenRules, disagreeRules, type Chart } from '../sizing';
 import { wearLinesSchema } from '../wearing';
+
+/** A schema for every field of a type, and for none that it does not have: a field that is missing here does not compile. */
+type Fields<T> = { [K in keyof Required<T>]: unknown };
 
 const name = () => string().strict().required().min(1).max(80);
 const finite = () =>
@@ -48,7 +52,7 @@ const reading = {
 };
 
 /** What each kind of step states beside its kind and its id. */
-const stepShapes: Record<MeasuringStep['kind'], ObjectShape> = {
+const stepShapes = {
   stance: {
     ...optional,
     stance: string().oneOf(stances),
@@ -83,11 +87,13 @@ const stepShapes: Record<MeasuringStep['kind'], ObjectShape> = {
   age: reading,
   stature: reading,
   shoe: reading,
+} satisfies {
+  [K in ProtocolStep['kind']]: Fields<Omit<Extract<ProtocolStep, { kind: K }>, 'kind' | 'id'>>;
 };
 
 const protocolStep = lazy((step: { kind?: unknown } | undefined) => {
   const kinds = Object.keys(stepShapes);
-  const shape = stepShapes[step?.kind as MeasuringStep['kind']] as ObjectShape | undefined;
+  const shape = stepShapes[step?.kind as ProtocolStep['kind']] as ObjectShape | undefined;
   return shape
     ? object({ kind: one(kinds), id: name(), ...shape }).noUnknown()
     : object({ kind: one(kinds) });
@@ -148,7 +154,7 @@ const words = object({
     value: said(),
     reference: said(),
   }),
-})
+} satisfies Fields<FamilyWords>)
   .noUnknown()
   .default(undefined);
 
@@ -212,7 +218,7 @@ function namedAndMissing({
   ];
 }
 
-/** A brace family as data, whoever wrote it. */
+/** A brace family as data, whoever wrote it: field by field what its type says. */
 export const programmeSchema = object({
   id: name(),
   version: finite().integer().positive(),
@@ -269,7 +275,7 @@ export const programmeSchema = object({
   parts: array().of(partSchema).max(80).required(),
   sequences: array().of(sequenceSchema).max(20).required(),
   checks: array().of(checkSchema).max(60).required(),
-})
+} satisfies Fields<Programme>)
   .strict()
   .noUnknown()
   .required()
@@ -322,7 +328,7 @@ const chartSchema = object({
     .noUnknown()
     .default(undefined),
   sideExtension: object({ upTo: finite().positive() }).noUnknown().default(undefined),
-})
+} satisfies Fields<Chart>)
   .noUnknown()
   .test('universal', 'a chart without axes comes in one size', (chart) => {
     const { axes, sizes } = (chart ?? {}) as { axes?: unknown; sizes?: unknown };
@@ -454,7 +460,7 @@ export const modelSchema = object({
   })
     .noUnknown()
     .default(undefined),
-})
+} satisfies Fields<BraceModel>)
   .strict()
   .noUnknown()
   .required();

@@ -338,12 +338,39 @@ export const keeping = object({
 
 export const provenCase = object({ person: person.required(), proof: object({ holds: yes() }).required() });
 
+/** An entry as it was recorded. */
+export const taken = object({ entry: kept<AnyRecordedEntry>() });
+/** What was posted and taken: of an entry, as it was recorded; of a person or a visit, nothing more than that. */
+export const posted = mixed<{ entry?: AnyRecordedEntry }>(
+  (value): value is { entry?: AnyRecordedEntry } => typeof value === 'object' && value !== null,
+);
+
 export const entriesPage = object({
   entries: listOf<AnyRecordedEntry>(),
   /** the seq up to which the page reaches, whatever was erased of it */
   next: whole(),
   more: yes(),
 });
+
+/** A programme or a model under its hash. */
+export const content = object({ id: text(), version: whole() });
+
+export const repeatability = object({
+  own: object({
+    pairs: whole(),
+    withinPerson: number().strict().required(),
+    coefficient: number().strict().required(),
+  })
+    .nullable()
+    .default(undefined)
+    .defined(),
+});
+
+/** A temperature log as the sensor's file. */
+export const sensorFile = object({ csv: string().strict().defined() });
+
+/** What a file has changed. */
+export const importDone = object({ imported: array().required(), unchanged: whole() });
 
 /** What a file would change. */
 export const importPreview = object({

@@ -2,9 +2,11 @@ import {
   benchPage,
   casesPage,
   catalogue,
+  content,
   fits,
   modelsPage,
   provenCase,
+  repeatability,
   staff,
   versions,
   type SignedIn,
@@ -15,7 +17,7 @@ import type { OwnRepeatability } from '@estribo/core/measuring';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { ask, call } from './http';
+import { ask } from './http';
 import type { Posted } from './machine';
 import { Outbox } from './outbox';
 import { queries } from './queries';
@@ -168,10 +170,10 @@ export const useCases = (find: string, meant = '') =>
     placeholderData: (before) => before,
   });
 
-/** A programme or a model by its hash: it never changes. */
+/** A programme or a model by its hash: it never changes, and was held against its schema when it was registered. */
 export const contentQuery = <T>(sort: 'programme' | 'model', hash: string | undefined) => ({
   queryKey: ['content', sort, hash],
-  queryFn: () => call<T>('GET', `/catalogue/${sort}/${hash}`),
+  queryFn: async () => (await ask(content, `/catalogue/${sort}/${hash}`)) as T,
   enabled: hash !== undefined,
   staleTime: Infinity,
   gcTime: Infinity,
@@ -189,11 +191,7 @@ export const useCatalogue = (enabled = true) =>
 export function useOwnRepeatability(protocol: string | undefined): OwnRepeatability | undefined {
   const { data } = useQuery({
     queryKey: ['repeatability', protocol],
-    queryFn: () =>
-      call<{ own: OwnRepeatability | null }>(
-        'GET',
-        `/repeatability?protocol=${encodeURIComponent(protocol ?? '')}`,
-      ),
+    queryFn: () => ask(repeatability, `/repeatability?protocol=${encodeURIComponent(protocol ?? '')}`),
     enabled: protocol !== undefined,
     staleTime: 300_000,
   });

@@ -1,5 +1,7 @@
 import type { InferType, Schema } from 'yup';
 
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
 /** What the server said about a request it did not take: a problem body. */
 export interface ProblemBody {
   title: string;
@@ -30,16 +32,11 @@ export class BusyError extends UnansweredError {}
 export class FailedError extends UnansweredError {}
 
 /**
- * Calls the server.
+ * Calls the server; what it answers is not known yet, and is of no use but through `ask` and `tell`.
  * @param writer whose session it must be: in anybody else's the server refuses it
  * @throws RefusedError with the problem's body, UnansweredError when nobody answers, or not now
  */
-export async function call<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-  writer?: string,
-): Promise<T> {
+export async function call(method: Method, path: string, body?: unknown, writer?: string): Promise<unknown> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -59,7 +56,7 @@ export async function call<T>(
   if (response.status === 502 || response.status === 504) throw new AwayError();
   if (response.status >= 500) throw new FailedError();
   const answer: unknown = response.status === 204 ? undefined : await response.json().catch(() => undefined);
-  if (response.ok) return answer as T;
+  if (response.ok) return answer;
   const problem = answer as ProblemBody | undefined;
   throw new RefusedError(
     problem?.detail ? problem : { title: 'Refused', status: response.status, detail: response.statusText },
@@ -67,17 +64,27 @@ export async function call<T>(
 }
 
 /**
- * Asks the server for something, and takes it only when it is what the two have agreed on.
+ * Tells the server something, and takes its answer only when it is what the two have agreed on.
  * @throws as call does; FailedError when the answer is none
  */
-export async function ask<S extends Schema>(answer: S, path: string): Promise<InferType<S>> {
-  const said = await call<unknown>('GET', path);
+export async function tell<S extends Schema>(
+  answer: S,
+  method: Method,
+  path: string,
+  body?: unknown,
+  writer?: string,
+): Promise<InferType<S>> {
+  const said = await call(method, path, body, writer);
   try {
     return answer.validateSync(said, { strict: true }) as InferType<S>;
   } catch (error) {
     throw new FailedError(`${path} answered otherwise than agreed`, { cause: error });
   }
 }
+
+/** Asks the server for something: as `tell`, with nothing to tell. */
+export const ask = <S extends Schema>(answer: S, path: string): Promise<InferType<S>> =>
+  tell(answer, 'GET', path);
 
 /**
  * What a refusal says about the fields of a form, by their names; under '' what belongs to none.

@@ -1,6 +1,7 @@
 import type { AnyEntry, AnyRecordedEntry } from '@estribo/core/logbook';
+import { posted } from '@estribo/core/answers';
 import { v7 } from 'uuid';
-import { AwayError, BusyError, call, FailedError, RefusedError } from './http';
+import { AwayError, BusyError, FailedError, RefusedError, tell } from './http';
 import { machine, type Posted } from './machine';
 
 /**
@@ -222,8 +223,8 @@ export class Outbox {
     // what is said of one that the server failed on stays said while others are sent
     if (this.sending !== 'away' && !others) this.say('sending');
     try {
-      const answer = await call<{ entry?: AnyRecordedEntry }>(item.method, item.path, item.body, item.user);
-      if (answer.entry) this.hooks.taken(answer.entry);
+      const answer = await tell(posted, item.method, item.path, item.body, item.user);
+      if (answer?.entry) this.hooks.taken(answer.entry);
       await machine.posted.delete(item.n);
       return 'done';
     } catch (error) {

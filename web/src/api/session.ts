@@ -2,7 +2,7 @@ import { session as sessionAnswer, type Session } from '@estribo/core/answers';
 import type { Language } from '@estribo/core/access';
 import { speak } from '../messages';
 import { queries } from './queries';
-import { ask, call, UnansweredError } from './http';
+import { ask, call, tell, UnansweredError } from './http';
 import { machine } from './machine';
 
 /** Who is signed in, as this machine has it. */
@@ -47,13 +47,17 @@ export async function fetchSession(): Promise<HeldSession> {
  */
 export async function signIn(login: string, password: string, next?: string): Promise<void> {
   await begin(
-    await call<Session>('POST', '/session', { login, password, ...(next === undefined ? {} : { next }) }),
+    await tell(sessionAnswer, 'POST', '/session', {
+      login,
+      password,
+      ...(next === undefined ? {} : { next }),
+    }),
   );
 }
 
 /** Takes over at this machine by PIN, or unlocks it. */
 export async function takeOver(user: string, pin: string): Promise<void> {
-  await begin(await call<Session>('POST', '/session/switch', { user, pin }));
+  await begin(await tell(sessionAnswer, 'POST', '/session/switch', { user, pin }));
 }
 
 /** Locks this machine: what is typed stays where it is. */

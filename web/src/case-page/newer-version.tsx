@@ -1,10 +1,10 @@
 import { may } from '@estribo/core/access';
 import type { Pin } from '@estribo/core/programmes';
-import type { AnyRecordedEntry } from '@estribo/core/logbook';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keepEntry, useCatalogue, useUser, useVersions, useZone } from '../api/clinic';
-import { call, RefusedError } from '../api/http';
+import { taken } from '@estribo/core/answers';
+import { RefusedError, tell } from '../api/http';
 import { newEntry } from '../api/new-entry';
 import { sayProblem } from '../api/say-problem';
 import { t } from '../messages';
@@ -41,7 +41,7 @@ export function NewerVersion() {
         { case: state.case, stage: 'case', zone, by: user.id },
         { programme: { id, version, hash }, model: model!, reason },
       );
-      return call<{ entry: AnyRecordedEntry }>('POST', `/cases/${state.case}/entries`, entry);
+      return tell(taken, 'POST', `/cases/${state.case}/entries`, entry);
     },
     onSuccess: ({ entry }) => {
       keepEntry(entry);

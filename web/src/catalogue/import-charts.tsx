@@ -1,11 +1,11 @@
-import { importPreview, type ChangedModel as Changed } from '@estribo/core/answers';
+import { importDone, importPreview, type ChangedModel as Changed } from '@estribo/core/answers';
 import { useMutation } from '@tanstack/react-query';
 import { chartColumns, lostBy, type ChartFault } from '@estribo/core/exchange';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { queries } from '../api/queries';
-import { call, RefusedError } from '../api/http';
+import { RefusedError, tell } from '../api/http';
 import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -48,20 +48,13 @@ export function ImportCharts({ onClose }: { onClose: () => void }) {
     setMayLose([]);
     return attempt(async () => {
       const csv = await file.text();
-      const found = importPreview.validateSync(
-        await call('POST', '/catalogue/import', { csv, preview: true }),
-        { strict: true },
-      );
+      const found = await tell(importPreview, 'POST', '/catalogue/import', { csv, preview: true });
       return { kind: 'preview', csv, ...found };
     });
   };
   const bring = (csv: string) =>
     attempt(async () => {
-      const { imported, unchanged } = await call<{ imported: unknown[]; unchanged: number }>(
-        'POST',
-        '/catalogue/import',
-        { csv, mayLose },
-      );
+      const { imported, unchanged } = await tell(importDone, 'POST', '/catalogue/import', { csv, mayLose });
       void queries.invalidateQueries({ queryKey: ['models'] });
       return { kind: 'done', imported: imported.length, unchanged };
     });

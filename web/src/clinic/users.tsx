@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useUser, useZone } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { v7 } from 'uuid';
-import { ask, call, formProblems } from '../api/http';
+import { ask, call, formProblems, tell } from '../api/http';
 import { queries } from '../api/queries';
 import { useUnit } from '../browser/preferences';
 import { named, t } from '../messages';
@@ -121,7 +121,7 @@ function OneUser({ user, onClose }: { user: User | undefined; onClose: (saved?: 
   };
   const onError = (error: unknown) => setProblems(formProblems(error, t('common.away')));
   const giveCode = useMutation({
-    mutationFn: async () => givenCode.validateSync(await call('POST', `/users/${id}/code`), { strict: true }),
+    mutationFn: () => tell(givenCode, 'POST', `/users/${id}/code`),
     onSuccess: (given) => {
       setCode(given);
       asked();

@@ -2171,7 +2171,7 @@ export const en = {
     'in-keep-out': 'A stretch that is not bent: shim or slots.',
     'too-tight': 'Tighter than the material bears.',
     'off-the-upright': 'The upright does not reach there.',
-    'over-increment': 'More than one change takes.',
+    'over-increment': 'More than one bend takes.',
     'over-total': 'More than this upright takes in all.',
     'back-and-forth': 'Back again where it was bent before: the metal breaks there.',
   },

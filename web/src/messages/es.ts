@@ -2207,7 +2207,7 @@ export const es: SameShape<typeof en> = {
     'in-keep-out': 'Un tramo que no se dobla: calza o ranuras.',
     'too-tight': 'Más cerrado de lo que aguanta el material.',
     'off-the-upright': 'La barra no llega ahí.',
-    'over-increment': 'Más de lo que admite un cambio.',
+    'over-increment': 'Más de lo que admite un doblez.',
     'over-total': 'Más de lo que admite esta barra en total.',
     'back-and-forth': 'De vuelta donde ya se dobló: ahí se rompe el metal.',
   },

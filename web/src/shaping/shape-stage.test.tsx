@@ -28,7 +28,7 @@ test('a bend is judged before it is made, and the account says what is left', as
   const { user, written } = await showStage(ShapeStage, sizedLogbook());
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '-30');
   await user.type(screen.getByLabelText('Amount'), '6');
-  expect(screen.getByText(/Too near to the hinge. More than one step takes./)).toBeTruthy();
+  expect(screen.getByText(/Too near to the hinge. More than one bend takes./)).toBeTruthy();
   await user.clear(screen.getByLabelText('From the hinge (− is below)'));
   await user.type(screen.getByLabelText('From the hinge (− is below)'), '-110');
   await user.clear(screen.getByLabelText('Amount'));

@@ -2,7 +2,8 @@ import { usualWornRule, wornRuleProblems, type WornRule } from '@estribo/core/we
 import { useEffect, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useMutation } from '@tanstack/react-query';
-import { call } from '../api/http';
+import { sensorFile } from '@estribo/core/answers';
+import { ask } from '../api/http';
 import { useDraft } from '../api/draft';
 import { useMay, useWork } from '../case/case-context';
 import { t } from '../messages';
@@ -67,7 +68,7 @@ function Hours() {
     one.postMessage({ text, zone, rule: ruled });
   };
   const sensor = useMutation({
-    mutationFn: () => call<{ csv: string }>('GET', `/cases/${state.case}/sensor`),
+    mutationFn: () => ask(sensorFile, `/cases/${state.case}/sensor`),
     onSuccess: ({ csv }) => begin(csv, 'sensor'),
     onError: () => setReading({ step: 'problem', said: t('wearing.noSensor') }),
   });

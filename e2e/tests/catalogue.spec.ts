@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, pick, signIn, test } from '../clinic';
+import { giveOrder } from '../fitting';
 import { openNewCase } from '../measuring';
 
 test.beforeEach(async ({ page, clinic }) => {
@@ -88,6 +89,7 @@ test('a clinic’s own programme is made from a family and used in a case', asyn
   await page.getByLabel('Girth above, Distance from the landmark').fill('15 cm');
   await page.getByLabel('Girth above, Two readings may differ by').fill('3');
   await pick(page, { name: 'the larger' });
+  await page.getByLabel('Injuries of this clinic’s own').fill('Plica, sore');
   await page.getByRole('button', { name: 'Save it as our own' }).click();
   await expect(page.getByText(/Ribanova sleeve/)).toBeVisible();
 
@@ -99,6 +101,12 @@ test('a clinic’s own programme is made from a family and used in a case', asyn
     family: 'Ribanova sleeve',
   });
   await expect(page.getByText('Left knee · Ribanova sleeve')).toBeVisible();
+  // what the clinic added is asked for with the family's own, and stands in the order
+  await page.getByRole('link', { name: /^Screen/ }).click();
+  await page.getByRole('button', { name: 'Plica, sore', exact: true }).click();
+  await giveOrder(page);
+  await expect(page.getByRole('main').getByText('Plica, sore', { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: /^Measure/ }).click();
   await page.getByRole('button', { name: /^Girth above, left/ }).click();
   await expect(page.getByRole('heading', { name: 'Girth 150 mm above the mark' })).toBeVisible();
   for (const [ordinal, value] of [

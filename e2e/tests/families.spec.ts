@@ -351,7 +351,7 @@ const nightSplint = {
       origin: 'neutral',
       least: -1,
       most: 1,
-      step: 0.25,
+      increment: 0.25,
       perChange: 0.25,
       inAll: 0.5,
       moves: [

@@ -26,7 +26,7 @@ export function shoulderBody(readings: BodyReadings, side: Side, build: Build): 
   const waist = -y - form.scaled(20);
   const beside = width(-form.scaled(20)) - x + 5 * build.girth;
   const neck = form.neckFoot + headLevels(form)(52) - y;
-  const [otherShoulder, otherArm] = [-2 * x, form.scaled(186)];
+  const [otherShoulder, otherArm] = [-2 * x, form.scaled(146)];
   const drawnWindow: Point[] = [
     [beside, waist],
     [beside, -1e5],

@@ -17,3 +17,4 @@ export { currentModel, currentProgramme, withIncrement } from './upcast';
 export { modelSchema, programmeSchema } from './schema';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';
+export { ownInjuries, withOwnInjuries } from './own-injuries';

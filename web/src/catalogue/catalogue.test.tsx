@@ -413,6 +413,10 @@ test('a family is copied with its own tolerance and rule; a title and numbers ar
   await user.clear(tolerance);
   await user.type(tolerance, '2');
   await user.click(screen.getByRole('radio', { name: 'the smaller' }));
+  await user.type(
+    screen.getByLabelText('Injuries of this clinic’s own'),
+    'Peroneal tendon slips{Enter}{Enter}Old sprain',
+  );
   await user.click(screen.getByRole('button', { name: 'Save it as our own' }));
   const { body } = sent[0] as { body: Programme };
   const shipped = programmes.find(({ id }) => id === 'ankle-stabiliser')!;
@@ -423,6 +427,11 @@ test('a family is copied with its own tolerance and rule; a title and numbers ar
     between: 'smaller',
   });
   expect(body.id).toMatch(/^own-ankle-stabiliser-/);
+  expect(body.injuries).toEqual([...shipped.injuries!, 'own-peroneal-tendon-slips', 'own-old-sprain']);
+  expect(body.words!.injuries).toEqual({
+    'own-peroneal-tendon-slips': 'Peroneal tendon slips',
+    'own-old-sprain': 'Old sprain',
+  });
   const step = body.measuring.find(({ id }) => id === 'heel-width');
   expect(step).toEqual({ ...shipped.measuring.find(({ id }) => id === 'heel-width'), tolerance: 2 });
 });

@@ -1,6 +1,6 @@
 import { may } from '@estribo/core/access';
 import { unitOf, type ProtocolStep } from '@estribo/core/measuring';
-import type { Programme } from '@estribo/core/programmes';
+import { ownInjuries, withOwnInjuries, type Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -66,10 +66,11 @@ function Edit({ programme }: { programme: Programme }) {
   const start = {
     title: own ? programmeTitle(programme) : t('catalogue.ownTitle', { family: programmeTitle(programme) }),
     between: programme.between ?? ('chart' as BetweenRule | 'chart'),
+    injuries: ownInjuries(programme).join('\n'),
     typed: {} as Record<string, string>,
   };
   const [draft, setDraft] = useDraft(`family-${programme.id}-${programme.version}`, start);
-  const { title, between, typed } = draft;
+  const { title, between, injuries, typed } = draft;
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<string>();
   const post = useMutation({
@@ -128,7 +129,7 @@ function Edit({ programme }: { programme: Programme }) {
       measuring,
       ...(between === 'chart' ? {} : { between }),
     };
-    post.mutate(content);
+    post.mutate(withOwnInjuries(content, injuries.split('\n')));
   };
   return (
     <Page>
@@ -200,6 +201,14 @@ function Edit({ programme }: { programme: Programme }) {
             ]}
             value={between}
             onChange={(chosen) => setDraft({ ...draft, between: chosen })}
+          />
+          <Field
+            label={t('catalogue.ownInjuries')}
+            help={t('catalogue.ownInjuriesHow')}
+            lines={3}
+            value={injuries}
+            onChange={(text) => setDraft({ ...draft, injuries: text })}
+            maxLength={1600}
           />
           <Notice tone="caution">{t('catalogue.ownCaution')}</Notice>
           {problem && (

@@ -1129,6 +1129,9 @@ export const en = {
     note: 'Uncertainty after JCGM 100:2008. The prescriber’s order and the maker’s own instructions decide.',
   },
   catalogue: {
+    ownInjuries: 'Injuries of this clinic’s own',
+    ownInjuriesHow:
+      'One a line, beside those that every clinic has. An order may name them by code; one that is called as before keeps its code.',
     sizeTaken: 'A size needs a name of its own.',
     add: 'Add a model',
     addHow:

@@ -1136,6 +1136,9 @@ export const es: SameShape<typeof en> = {
     note: 'Incertidumbre según JCGM 100:2008. Deciden la prescripción y las instrucciones del fabricante.',
   },
   catalogue: {
+    ownInjuries: 'Lesiones propias de esta clínica',
+    ownInjuriesHow:
+      'Una por línea, además de las que tiene toda clínica. Una orden puede nombrarlas por código; la que se llama como antes conserva el suyo.',
     sizeTaken: 'Cada talla necesita un nombre propio.',
     add: 'Añadir un modelo',
     addHow:

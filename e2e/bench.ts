@@ -1,12 +1,21 @@
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import { foldCase, type AnyRecordedEntry } from '@estribo/core/logbook';
-import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { daysFrom } from '@estribo/core/calendar';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { bestPlace, chooseSetting, meanTravel, scheduleOf, travelOver } from '@estribo/core/setting';
 import { bestFit } from '@estribo/core/sizing';
 import { createConnection } from 'mysql2/promise';
+import {
+  benchOfMany,
+  caseOf,
+  foldOfMixed,
+  keystrokeInReading,
+  median,
+  pageOf,
+  signedIn,
+  timed,
+} from './bench-main';
 import { benchShaping } from './bench-shaping';
 import { benchWearing } from './bench-wearing';
 import { followUpTouches, mostOfFollowUp, sleeveTouches } from './touches';
@@ -15,38 +24,16 @@ import { v7 } from 'uuid';
 const address = process.env.ESTRIBO_BENCH_ADDRESS!;
 const db = await createConnection(process.env.ESTRIBO_BENCH_DATABASE!);
 
-const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-
-/** Median time of one run in ms. */
-async function timed(runs: number, work: (i: number) => unknown): Promise<number> {
-  const times: number[] = [];
-  for (let i = 0; i < runs; i += 1) {
-    const began = performance.now();
-    await work(i);
-    times.push(performance.now() - began);
-  }
-  return median(times);
-}
-
 const say = (what: string, measured: number, unit: string, baseline: string, base: number) =>
   console.log(
     `${what}: ${measured.toFixed(2)} ${unit}; ${(measured / base).toFixed(1)} times ${baseline} (${base.toFixed(2)} ${unit})`,
   );
 
-// signing in
-const signedIn = await fetch(`${address}/api/session`, {
-  method: 'POST',
-  headers: { 'Content-Type': 'application/json' },
-  body: JSON.stringify({ login: 'ana', password: 'ribanova-demo' }),
-});
-const cookie = signedIn.headers.getSetCookie()[0]!.split(';')[0]!;
-const { user } = (await signedIn.json()) as { user: { id: string } };
-const get = async <T>(path: string): Promise<T> =>
-  (await (await fetch(`${address}/api${path}`, { headers: { cookie } })).json()) as T;
+const clinic = await signedIn(address);
+const { cookie, user, get } = clinic;
 
 // append through the API against a bare insert of the same row
-const { cases } = await get<{ cases: { case: string; personName: string }[] }>('/cases?find=Uxia');
-const caseId = cases[0]!.case;
+const caseId = (await caseOf(clinic, 'Uxia')).id;
 const entry = (i: number) => ({
   id: v7(),
   case: caseId,
@@ -82,12 +69,8 @@ say(
 );
 
 // fold of a case of 2 000 entries against parsing the same entries
-const known = (await get<{ entries: AnyRecordedEntry[] }>(`/cases/${caseId}/entries?limit=1000`)).entries;
-const head = await get<{ programmeHash: string; modelHash: string }>(`/cases/${caseId}`);
-const [programme, model] = await Promise.all([
-  get<Programme>(`/catalogue/programme/${head.programmeHash}`),
-  get<BraceModel>(`/catalogue/model/${head.modelHash}`),
-]);
+const { known, context } = await caseOf(clinic, 'Uxia');
+const { programme, model } = context;
 const long = Array.from({ length: 2000 }, (_, i): AnyRecordedEntry => {
   const from = known[i % known.length]!;
   return i < known.length
@@ -102,7 +85,6 @@ const long = Array.from({ length: 2000 }, (_, i): AnyRecordedEntry => {
       } as AnyRecordedEntry);
 });
 const text = JSON.stringify(long);
-const context = { programme, model, zone: 'Europe/Madrid' };
 const fold = await timed(20, () => foldCase(long, context));
 const parse = await timed(20, () => JSON.parse(text) as unknown);
 say('fold of a case of 2 000 entries', fold, 'ms', 'parsing the same entries as JSON', parse);
@@ -112,65 +94,8 @@ const cold = await timed(5, () => foldCase(JSON.parse(text) as AnyRecordedEntry[
 say('fold of the same case, every entry new to the process', cold, 'ms', 'parsing them as JSON', parse);
 
 // a mixed case of 8 000 entries against one of 2 000: linear is four times
-const mixed = (count: number): AnyRecordedEntry[] => {
-  const written: readonly [kind: string, stage: string, body: (i: number) => object][] = [
-    [
-      'measure.read',
-      'measure',
-      (i) => ({ step: 'girth-above', side: 'right', value: 430 + (i % 7), instrument: 'tape' }),
-    ],
-    [
-      'measure.read',
-      'review',
-      (i) => ({ step: 'girth-below', side: 'right', value: 340 + (i % 7), instrument: 'tape' }),
-    ],
-    ['review.found', 'review', (i) => ({ skin: 'clear', pain: i % 10 })],
-    ['check.recorded', 'check', (i) => ({ check: 'toes-warm-moving-felt', seen: i % 9 > 0 })],
-    ['strap.begun', 'strap', () => ({})],
-    ['strap.done', 'strap', () => ({ step: 'open-all', pass: 1 })],
-    [
-      'visit.planned',
-      'case',
-      (i) => ({ day: `2026-12-${String((i % 28) + 1).padStart(2, '0')}`, purpose: 'review' }),
-    ],
-    [
-      'motion.tested',
-      'review',
-      (i) => ({
-        side: 'right',
-        mode: 'passive',
-        extension: 0,
-        flexion: 60 + (i % 30),
-        limitReached: { extension: false, flexion: false },
-      }),
-    ],
-  ];
-  return [
-    ...known,
-    ...Array.from({ length: count - known.length }, (_, i) => {
-      const [kind, stage, of] = written[i % written.length]!;
-      // a visit a day
-      const observedAt = new Date(
-        Date.parse('2024-01-01T09:00:00Z') + Math.floor(i / 40) * 86_400_000,
-      ).toISOString();
-      return {
-        ...known[0]!,
-        id: v7(),
-        kind,
-        stage,
-        v: 1,
-        body: of(i),
-        observedAt,
-        receivedAt: observedAt,
-        seq: known.length + i + 1,
-      } as AnyRecordedEntry;
-    }),
-  ];
-};
-const [few, many] = [mixed(2000), mixed(8000)];
-const foldFew = await timed(10, () => foldCase(few, context));
-const foldMany = await timed(10, () => foldCase(many, context));
-say('fold of a mixed case of 8 000 entries', foldMany, 'ms', 'one of 2 000 (linear is 4)', foldFew);
+const mixed = await foldOfMixed(known, context);
+say('fold of a mixed case of 8 000 entries', mixed.many, 'ms', 'one of 2 000 (linear is 4)', mixed.few);
 
 // opening a case computes every hash of it again, against sending its entries
 const proof = await timed(20, () => get(`/cases/${caseId}`));
@@ -331,69 +256,17 @@ say(
   'a page of plain text from the same server',
   bare,
 );
-const signedInPage = async () => {
-  const context = await browser.newContext();
-  await context.addCookies([
-    {
-      name: cookie.split('=')[0]!,
-      value: decodeURIComponent(cookie.split('=').slice(1).join('=')),
-      url: address,
-    },
-  ]);
-  return context.newPage();
-};
-
+const signedInPage = () => pageOf(browser, clinic);
 // a keystroke in a reading, from the key to the next paint, against one in a field on an empty page
-const keystrokes = async (open: (page: Page) => Promise<void>) => {
-  const page = await signedInPage();
-  await open(page);
-  await page.waitForTimeout(1500);
-  await page.evaluate(() => {
-    const seen = window as unknown as { took: number[]; long: number };
-    seen.took = [];
-    seen.long = 0;
-    new PerformanceObserver((list) => {
-      seen.long += list.getEntries().length;
-    }).observe({ type: 'longtask' });
-    addEventListener(
-      'keydown',
-      () => {
-        const began = performance.now();
-        requestAnimationFrame(() => setTimeout(() => seen.took.push(performance.now() - began)));
-      },
-      { capture: true },
-    );
-  });
-  for (let i = 0; i < 40; i += 1) {
-    await page.keyboard.press(i % 4 === 3 ? 'Backspace' : String(i % 10));
-    await page.waitForTimeout(40);
-  }
-  const { took, long } = await page.evaluate(() => {
-    const seen = window as unknown as { took: number[]; long: number };
-    return { took: seen.took, long: seen.long };
-  });
-  await page.context().close();
-  return { median: median(took), long };
-};
-const { cases: measured } = await get<{ cases: { case: string }[] }>('/cases?find=Xoel');
-const inReading = await keystrokes(async (page) => {
-  await page.goto(`${address}/cases/${measured[0]!.case}/measure`);
-  await page.locator('input[data-reading]').first().waitFor();
-  await page.locator('input[data-reading]').first().focus();
-});
-const inPlain = await keystrokes(async (page) => {
-  await page.goto(`${address}/api/health`);
-  await page.setContent('<input autofocus>');
-  await page.locator('input').focus();
-});
+const keys = await keystrokeInReading(browser, clinic);
 say(
   'a keystroke in a reading, to the next paint',
-  inReading.median,
+  keys.median,
   'ms',
   'in a field on an empty page',
-  inPlain.median,
+  keys.plain,
 );
-console.log(`tasks over 50 ms while forty keys were pressed: ${inReading.long} (aim: none)`);
+console.log(`tasks over 50 ms while forty keys were pressed: ${keys.long} (aim: none)`);
 
 // the hinge dragged on the figure: from the first to the last who hears of the pointer, against a square on an empty page
 const drags = async (open: (page: Page) => Promise<void>) => {
@@ -465,29 +338,8 @@ console.log(
 await browser.close();
 
 // the Bench of more than 1 000 cases, against that of the demo's
-const bench = () => get('/bench?skip=0');
-const benchOfFew = await timed(20, bench);
-const columnsOf = async (table: string, key: string) => {
-  const [rows] = await db.query(`SHOW COLUMNS FROM \`${table}\``);
-  return (rows as { Field: string }[]).map(({ Field }) => Field).filter((name) => name !== key);
-};
-const [ofCase, ofSummary] = [await columnsOf('case', 'id'), await columnsOf('summary', 'case')];
-const quoted = (names: string[], from: string) => names.map((name) => `${from}\`${name}\``).join(', ');
-await db.query('CREATE TEMPORARY TABLE first SELECT id FROM `case`');
-for (let i = 0; i < 60; i += 1) {
-  await db.query('CREATE TEMPORARY TABLE copy SELECT id, UUID() AS other FROM first');
-  await db.query(
-    `INSERT INTO \`case\` (id, ${quoted(ofCase, '')}) SELECT copy.other, ${quoted(ofCase, 'c.')} FROM copy JOIN \`case\` c ON c.id = copy.id`,
-  );
-  await db.query(
-    `INSERT INTO summary (\`case\`, ${quoted(ofSummary, '')}) SELECT copy.other, ${quoted(ofSummary, 's.')} FROM copy JOIN summary s ON s.\`case\` = copy.id`,
-  );
-  await db.query('DROP TEMPORARY TABLE copy');
-}
-const [[{ count }]] = (await db.query('SELECT COUNT(*) AS count FROM `case`')) as unknown as [
-  [{ count: number }],
-];
-say(`the Bench of ${count} cases`, await timed(20, bench), 'ms', 'that of the demo’s alone', benchOfFew);
+const bench = await benchOfMany(clinic, db);
+say(`the Bench of ${bench.count} cases`, bench.many, 'ms', 'that of the demo’s alone', bench.few);
 
 // people found in a hundred thousand, by words in a table with an index, against one found by its key
 const peopleThere = 100_000;

@@ -1,4 +1,5 @@
-import { caseRibbon, firstVisit, staysDue, type Buckle } from './due';
+import { staysDue, type Buckle } from './buckle';
+import { caseRibbon, firstVisit } from './due';
 import { foldCase } from './fold-case';
 import { limitsOf } from '../order';
 import { decideSetting } from '../setting';

@@ -12,7 +12,8 @@ export {
 export type { CaseKeeping, FittedLabel } from './case-keeping';
 export { brokenLink, chainHash, chainStart, saltedHash } from './chain';
 export { judgeDecision, type DecisionJudgement } from './decision';
-export { caseRibbon, firstVisit, staysDue, type Buckle, type Ribbon, type WornSpan } from './due';
+export { staysDue, type Buckle, type Ribbon, type WornSpan } from './buckle';
+export { caseRibbon, firstVisit } from './due';
 export {
   ofTodaysKind,
   readEntry,

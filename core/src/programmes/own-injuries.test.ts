@@ -39,6 +39,12 @@ test('two that would have one code have two; said twice, or without a letter, it
   expect(Object.keys(withOwnInjuries(own, ['Toe.']).words!.injuries!)).toEqual(['own-toe-3']);
 });
 
+test('a name in other letters than Latin has a code all the same', () =>
+  expect(withOwnInjuries(family, ['Βλαισός', '扭伤']).words!.injuries).toEqual({
+    'own-injury': 'Βλαισός',
+    'own-injury-2': '扭伤',
+  }));
+
 test('a family without injuries stays without', () => {
   const { injuries: _none, ...bare } = family;
   expect(withOwnInjuries(bare, [])).toEqual(bare);

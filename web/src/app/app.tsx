@@ -17,6 +17,7 @@ import { GlobalStyle } from '../look/global-style';
 import { Net } from '../frame/net';
 import { Shell } from './shell';
 import { SignIn } from '../clinic/sign-in';
+import { fetchVisitForm } from '../visits/visit-dialog';
 
 const Cases = lazy(() => import('../cases/cases'));
 const PeoplePage = lazy(() => import('../people/people-page'));
@@ -98,8 +99,9 @@ function SignedIn() {
         ({ preloadStages }) => preloadStages(),
         () => {},
       );
-      // one touch from every case
+      // one touch from every case, and from every day of the Bench
       loadPersonPage().catch(() => {});
+      fetchVisitForm();
     }, 1000);
     return () => clearTimeout(timer);
   }, []);

@@ -1,6 +1,6 @@
 import { daysBetween } from '@estribo/core/calendar';
 import { staysDue, type Buckle } from '@estribo/core/logbook';
-import { aboutCall } from '../case/calls';
+import { aboutCall } from '../case/about-call';
 import { named, t } from '../messages';
 import { checkName } from '../messages/fitting';
 import { formatMinutes, formatTime, formatWindow } from '../parts/format';

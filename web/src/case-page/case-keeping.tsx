@@ -20,7 +20,8 @@ import { Row, Rule, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { Pick } from '../parts/pick';
 import { useSaving } from '../parts/use-saving';
-import { braceOf, VisitDialog } from '../visits/visit-dialog';
+import { braceOf } from '../visits/brace-of';
+import { VisitDialog } from '../visits/visit-dialog';
 
 const Others = styled.nav`
   display: flex;

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useCasesOf } from '../api/people';
 import { t } from '../messages';
 import { Notice } from '../parts/notice';
-import { braceOf } from '../visits/visit-dialog';
+import { braceOf } from '../visits/brace-of';
 
 /** How long ago something was observed, in words. */
 export function saidAge(observedAt: string, now: number): string {

@@ -5,22 +5,14 @@ import { useClinic } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { en } from '../messages/en';
 import { named, t } from '../messages';
-import { checkName } from '../messages/fitting';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { formatDay } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
+import { aboutCall } from './about-call';
 import { useWork } from './case-context';
-
-/** What a call is about, in words. */
-export function aboutCall({ why, name }: { why: UrgentCall['why']; name: string }): string {
-  if (why === 'finding') return named('findings', name);
-  if (why === 'worn') return t(`calls.worn.${name === 'skin-stays-red' ? 'skin' : 'pain'}`);
-  if (why === 'review') return named('referBecause', name).replace(/\.$/, '');
-  return why === 'lost-in-move' ? t('calls.lost-in-move') : t(`calls.${why}`, { check: checkName(name) });
-}
 
 /** The calls of today that no stop of the fitting tells already: what, whom, what to do meanwhile. */
 export function Calls() {

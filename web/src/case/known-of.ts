@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { contentQuery, entriesKey, useToday, useZone } from '../api/clinic';
 import { useCasesOf } from '../api/people';
 import { queries } from '../api/queries';
-import { braceOf } from '../visits/visit-dialog';
+import { braceOf } from '../visits/brace-of';
 import { fetchEntries } from './use-case';
 
 /** What is known of somebody from another of their cases, as a new one would take it over. */

@@ -14,7 +14,7 @@ import { useKnownOf } from '../case/known-of';
 import { FindPerson } from '../people/find-person';
 import { PersonForm } from '../people/person-form';
 import { fullName, toldApart } from '../people/person-words';
-import { braceOf } from '../visits/visit-dialog';
+import { braceOf } from '../visits/brace-of';
 import { queries } from '../api/queries';
 import { color } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';

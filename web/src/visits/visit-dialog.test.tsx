@@ -29,7 +29,7 @@ beforeEach(() => {
 });
 afterEach(() => jest.restoreAllMocks());
 
-function show(props: Partial<React.ComponentProps<typeof VisitDialog>> = {}, role: Role = 'reception') {
+async function show(props: Partial<React.ComponentProps<typeof VisitDialog>> = {}, role: Role = 'reception') {
   queries.setQueryData(['session'], {
     user: { id: 'u', name: 'Marga Rial', role },
     clinic: { name: 'Test', zone: 'Europe/Madrid' },
@@ -44,6 +44,8 @@ function show(props: Partial<React.ComponentProps<typeof VisitDialog>> = {}, rol
       </I18nProvider>
     </QueryClientProvider>,
   );
+  // its form is fetched when it is asked for
+  await screen.findByRole('dialog');
   return { user: userEvent.setup(), onClose };
 }
 
@@ -58,7 +60,7 @@ const ofCase = {
 };
 
 test('somebody without a case is planned on their own, and only with a day', async () => {
-  const { user, onClose } = show();
+  const { user, onClose } = await show();
   await user.click(screen.getByRole('button', { name: 'Save the visit' }));
   expect(screen.getByText('Give the day.')).toBeTruthy();
   expect(sent).toEqual([]);
@@ -79,7 +81,7 @@ test('somebody without a case is planned on their own, and only with a day', asy
 });
 
 test('a visit of a case that is dragged to another day is replaced in its record, its note untouched', async () => {
-  const { user } = show({ visit: ofCase, to: farther });
+  const { user } = await show({ visit: ofCase, to: farther });
   await user.click(screen.getByRole('button', { name: 'Move the visit' }));
   expect(sent[0]!.path).toBe(`/cases/${caseId}/entries`);
   expect(sent[0]!.body).toMatchObject({
@@ -92,14 +94,14 @@ test('a visit of a case that is dragged to another day is replaced in its record
 });
 
 test('a note is written anew only when it was changed', async () => {
-  const { user } = show({ visit: { ...ofCase, note: 'by telephone' } });
+  const { user } = await show({ visit: { ...ofCase, note: 'by telephone' } });
   await user.type(screen.getByLabelText('Note'), ', twice');
   await user.click(screen.getByRole('button', { name: 'Save the visit' }));
   expect((sent[0]!.body.body as object as { note: string }).note).toBe('by telephone, twice');
 });
 
 test('a visit is called off with the reason that was typed, or that it was', async () => {
-  const { user } = show({ visit: ofCase });
+  const { user } = await show({ visit: ofCase });
   await user.click(screen.getByRole('button', { name: 'Call it off' }));
   await user.type(screen.getByLabelText('Why it is called off'), 'has a cold');
   await user.click(screen.getByRole('button', { name: 'Call it off' }));
@@ -120,7 +122,7 @@ test('with several braces it is asked for which; one is taken as it is', async (
     closed: false,
     lastDay: null,
   }));
-  const { user } = show();
+  const { user } = await show();
   await user.click(await screen.findByRole('button', { name: /Which brace/ }));
   expect(screen.getAllByRole('option').map(({ textContent }) => textContent)).toEqual([
     expect.stringContaining('Caneiro 4P'),

@@ -1,184 +1,27 @@
-import type { CaseOfPerson } from '@estribo/core/answers';
-import { visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
-import { addDays } from '@estribo/core/calendar';
-import { useState } from 'react';
-import { useToday, useUser, useZone } from '../api/clinic';
-import { useDraft } from '../api/draft';
-import { useCasesOf } from '../api/people';
-import { named, t } from '../messages';
-import { Button } from '../parts/button';
-import { DayField } from '../parts/day-field';
-import { Dialog } from '../parts/dialog';
-import { Field } from '../parts/field';
-import { Notice } from '../parts/notice';
-import { Pick } from '../parts/pick';
-import { Row } from '../parts/layout';
-import { TimeField } from '../parts/time-field';
-import { useSaving } from '../parts/use-saving';
-import { callOffVisit, moveVisit, noteCame, planVisit, type StandingVisit } from './write-visit';
+import { lazy, Suspense } from 'react';
+import type { StandingVisit } from './write-visit';
 
-interface VisitDraft {
-  day?: string;
-  time?: string;
-  purpose?: VisitPurpose;
-  note?: string;
-  caseId?: string;
-}
-
-/** A brace as a person with several of them tells them apart. */
-export const braceOf = ({ side, region, modelName }: Pick<CaseOfPerson, 'side' | 'region' | 'modelName'>) =>
-  `${named('bodyPart', `${side}-${region}`)}, ${modelName}`;
-
-const none = '-';
-
-/**
- * A visit is planned, moved or called off.
- * @param visit the one that stands; absent where one is planned
- * @param to the day it was dragged to
- * @param caseId the brace it is planned for; absent: it is asked
- */
-export function VisitDialog({
-  who,
-  person,
-  visit,
-  to,
-  caseId,
-  onClose,
-}: {
+export interface VisitDialogProps {
   who: string;
   person: string;
+  /** the one that stands; absent where one is planned */
   visit?: StandingVisit & { note: string | null };
+  /** the day it was dragged to */
   to?: string;
+  /** the brace it is planned for; absent: it is asked */
   caseId?: string;
   onClose: () => void;
-}) {
-  const user = useUser();
-  const zone = useZone();
-  const today = useToday();
-  const asksBrace = visit === undefined && caseId === undefined;
-  const cases = useCasesOf(asksBrace ? person : undefined).data?.cases.filter(({ closed }) => !closed);
-  const start: VisitDraft = visit
-    ? {
-        day: to ?? visit.day,
-        ...(visit.time ? { time: visit.time } : {}),
-        purpose: visit.purpose,
-        ...(visit.note ? { note: visit.note } : {}),
-      }
-    : { ...(to ? { day: to } : {}) };
-  const [draft, setDraft] = useDraft(`visit-${visit?.id ?? `${person}-${caseId ?? ''}`}-${to ?? ''}`, start);
-  const { day, time, note = '' } = draft;
-  const chosen = draft.caseId ?? (cases?.length === 1 ? cases[0]!.case : undefined);
-  const of = caseId ?? (chosen === none ? undefined : chosen);
-  // who has a brace comes to have it looked at, who has none comes for the first time
-  const purpose = draft.purpose ?? (of === undefined ? 'first' : 'review');
-  const [problem, setProblem] = useState<string>();
-  const [off, setOff] = useState(false);
-  const [why, setWhy] = useState('');
-  const [saving, save] = useSaving();
-  const done = (work: () => Promise<void>) =>
-    void save(async () => {
-      await work();
-      setDraft(start);
-      onClose();
-    });
-  const at = { user, zone };
-  const keep = () => {
-    if (!day) return setProblem(t('visits.dayNeeded'));
-    if (day < today && day !== visit?.day) return setProblem(t('visits.dayPast'));
-    if (day > addDays(today, 1098)) return setProblem(t('visits.dayFar'));
-    const wasNote = visit?.note ?? '';
-    const wanted = {
-      day,
-      time: time ?? null,
-      purpose,
-      note: note.trim() === wasNote ? undefined : note.trim(),
-    };
-    done(() =>
-      visit
-        ? moveVisit(at, visit, wanted, t('visits.moved'))
-        : planVisit(at, { person, caseId: of }, { ...wanted, note: wanted.note || undefined }),
-    );
-  };
-  return (
-    <Dialog title={t(visit ? 'visits.of' : 'visits.planFor', { who })} onClose={onClose}>
-      {asksBrace && cases && cases.length > 0 && (
-        <Pick
-          label={t('visits.brace')}
-          options={[
-            ...cases.map((one) => ({ value: one.case, label: braceOf(one) })),
-            { value: none, label: t('visits.noBrace') },
-          ]}
-          value={chosen ?? none}
-          onChange={(value) => setDraft({ ...draft, caseId: value })}
-        />
-      )}
-      <Row $align="flex-start">
-        <DayField
-          label={t('visits.day')}
-          value={day}
-          problem={problem}
-          onChange={(on) => {
-            const { day: _was, ...rest } = draft;
-            setProblem(undefined);
-            setDraft(on ? { ...rest, day: on } : rest);
-          }}
-        />
-        <TimeField
-          label={t('visits.time')}
-          value={time}
-          onChange={(clock) => {
-            const { time: _was, ...rest } = draft;
-            setDraft(clock ? { ...rest, time: clock } : rest);
-          }}
-        />
-        <Pick
-          label={t('visits.purpose')}
-          options={visitPurposes.map((value) => ({ value, label: named('purpose', value) }))}
-          value={purpose}
-          onChange={(value) => setDraft({ ...draft, purpose: value as VisitPurpose })}
-        />
-      </Row>
-      <Field
-        label={t('visits.note')}
-        value={note}
-        onChange={(text) => setDraft({ ...draft, note: text })}
-        maxLength={400}
-        help={t(visit && visit.note === null ? 'visits.noteHidden' : 'visits.noteHelp')}
-      />
-      {off && <Field label={t('visits.whyOff')} value={why} onChange={setWhy} maxLength={400} autoFocus />}
-      <Row>
-        {off ? (
-          <Button
-            look="main"
-            isDisabled={saving}
-            onPress={() =>
-              done(() =>
-                callOffVisit(at, visit!, why.trim().length >= 3 ? why.trim() : t('visits.calledOff')),
-              )
-            }
-          >
-            {t('visits.callOff')}
-          </Button>
-        ) : (
-          <Button look="main" isDisabled={saving} onPress={keep}>
-            {t(visit && day !== visit.day ? 'visits.move' : 'visits.save')}
-          </Button>
-        )}
-        {visit && !off && (
-          <Button isDisabled={saving} onPress={() => setOff(true)}>
-            {t('visits.callOff')}
-          </Button>
-        )}
-        {visit?.case === null && !off && visit.day <= today && (
-          <Button isDisabled={saving} onPress={() => done(() => noteCame(at, visit))}>
-            {t('visits.came')}
-          </Button>
-        )}
-        <Button look="quiet" onPress={onClose}>
-          {t('common.cancel')}
-        </Button>
-      </Row>
-      {off && visit?.case && <Notice tone="plain">{t('record.oldStays')}</Notice>}
-    </Dialog>
-  );
 }
+
+const loadVisitForm = () => import('./visit-form');
+const VisitForm = lazy(loadVisitForm);
+
+/** Fetches the form while nobody waits for it: it is there when the server is away. */
+export const fetchVisitForm = (): void => void loadVisitForm().catch(() => {});
+
+/** A visit is planned, moved or called off; its form, with its calendar, is fetched apart from what it is opened from. */
+export const VisitDialog = (props: VisitDialogProps) => (
+  <Suspense fallback={null}>
+    <VisitForm {...props} />
+  </Suspense>
+);

@@ -1,6 +1,6 @@
 import type { ListedVisit } from '@estribo/core/answers';
 import { named, t } from '../messages';
-import { braceOf } from './visit-dialog';
+import { braceOf } from './brace-of';
 
 /** How a visit stands on a day: whether somebody came is known from what was done. */
 export const standing = ({ state, day }: Pick<ListedVisit, 'state' | 'day'>, today: string) =>

@@ -38,8 +38,8 @@ export interface CheckingState {
     entry?: string;
   }[];
   result: 'open' | 'pass' | 'fail';
-  /** checks that are looked at once more when it has been worn a while: between which instants */
-  later: { check: string; day: ClinicDay; from: string; until: string }[];
+  /** checks that are looked at once more when it has been worn a while: on which day, until which instant */
+  later: { check: string; day: ClinicDay; until: string }[];
   /** failed checks that may not wait */
   unsafe: UnsafeCheck[];
   signed: Decided<BodyIn<typeof checkSigned> & { by: string; at: string }> | undefined;
@@ -123,13 +123,12 @@ export function foldChecking(
   const lastStep = straps.findLast((one) => record.isAfter(one, begun));
   /** what is looked at once more, and until when by the clock */
   const later = checks.flatMap(({ check, judged }) => {
-    const { notBefore = 0, notAfter } = check.moment ?? {};
+    const { notAfter } = check.moment ?? {};
     return isLater(check) && judged.state === 'open' && lastStep && notAfter !== undefined
       ? [
           {
             check: check.id,
             day: record.dayIn(lastStep),
-            from: new Date(Date.parse(lastStep.observedAt) + notBefore * 60_000).toISOString(),
             until: new Date(Date.parse(lastStep.observedAt) + notAfter * 60_000).toISOString(),
           },
         ]

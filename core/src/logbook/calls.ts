@@ -21,6 +21,16 @@ export interface UrgentCall {
   made?: { entry: string; whom: string; said: string; day: ClinicDay };
 }
 
+/** What the stages leave that somebody may have to be called about. */
+interface Found {
+  blocking: ScreeningState['blocking'];
+  unsafe: readonly UnsafeCheck[];
+  visits: readonly ReviewVisit[];
+  lost: StrappingState['lost'];
+  told: WearingState['told'];
+  order: Order | undefined;
+}
+
 /**
  * The calls of today that what was found asks for: a finding that blocks, a check by which the limb is not safe or
  * the joint goes beyond the order, a review whose skin or pain is told to the prescriber. Each stands until what
@@ -28,12 +38,7 @@ export interface UrgentCall {
  */
 export function foldCalls(
   record: LiveRecord,
-  { blocking }: ScreeningState,
-  unsafe: readonly UnsafeCheck[],
-  { visits }: { visits: readonly ReviewVisit[] },
-  { lost }: Pick<StrappingState, 'lost'>,
-  told: WearingState['told'],
-  order: Order | undefined,
+  { blocking, unsafe, visits, lost, told, order }: Found,
 ): UrgentCall[] {
   // what protects is never worn less for it: somebody is called
   const wornBadly = order?.protective ? told.at(-1) : undefined;

@@ -157,7 +157,14 @@ function foldReadable(
       ...reviewing,
       followed: followedOf(programme, side, measuring, chart, setting.made, limited),
     },
-    calls: foldCalls(record, screening, checking.unsafe, reviewing, strapping, wearing.told, order?.order),
+    calls: foldCalls(record, {
+      blocking: screening.blocking,
+      unsafe: checking.unsafe,
+      visits: reviewing.visits,
+      lost: strapping.lost,
+      told: wearing.told,
+      order: order?.order,
+    }),
     visits: foldVisits(record),
     keeping: foldKeeping(record),
   };

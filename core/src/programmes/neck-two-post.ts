@@ -84,6 +84,7 @@ export const neckTwoPost: Programme = {
       unit: 'mm',
       id: 'trim-strap-ends',
       parts: ['strap-right', 'strap-left'],
+      pairs: [{ of: ['strap-right', 'strap-left'] }],
       // clipped, tightened and closed once on each side
       requires: { kind: 'done', step: 'clip-and-tighten' },
     },

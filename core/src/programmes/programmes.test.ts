@@ -216,6 +216,21 @@ test('what lies between two numbers was a step: of a setting, of a model’s own
     expect(currentModel(former as unknown as BraceModel)).toEqual(model);
 });
 
+test('straps of a pair were known by their ids', () => {
+  const family = programmes.find(({ operations }) =>
+    operations?.some((one) => one.kind === 'cut' && one.pairs),
+  )!;
+  expect(currentProgramme(family)).toBe(family);
+  const old = {
+    ...family,
+    operations: family.operations!.map((one) => {
+      const { pairs: _pairs, ...rest } = one as Extract<typeof one, { kind: 'cut' }>;
+      return rest;
+    }),
+  } as Programme;
+  expect(currentProgramme(old)).toEqual(family);
+});
+
 test('a motion that is followed was its step alone', () => {
   const family = programmes.find(({ followed }) => followed?.motions.length)!;
   expect(currentProgramme(family)).toBe(family);

@@ -12,7 +12,7 @@ const standing = { stance: 'upright-hands-supported' } as const;
  */
 export const spineBackBar: Programme = {
   id: 'spine-back-bar',
-  version: 7,
+  version: 8,
   region: 'trunk',
   ordered: [],
   injuries: ['vertebral-fracture-osteoporotic'],
@@ -128,6 +128,7 @@ export const spineBackBar: Programme = {
       unit: 'mm',
       id: 'cut-waist-straps',
       parts: ['waist-strap-right', 'waist-strap-left'],
+      pairs: [{ of: ['waist-strap-right', 'waist-strap-left'] }],
       // folded to end at the side, and closed once
       requires: { kind: 'done', step: 'fold-waist-straps' },
     },
@@ -136,6 +137,7 @@ export const spineBackBar: Programme = {
       unit: 'mm',
       id: 'cut-shoulder-straps',
       parts: ['shoulder-strap-right', 'shoulder-strap-left'],
+      pairs: [{ of: ['shoulder-strap-right', 'shoulder-strap-left'] }],
       // both waist straps cut: the brace cannot ride up any more
       requires: {
         kind: 'all',

@@ -1,6 +1,7 @@
 import type { ProgrammeCheck } from '../checking';
 import type { Joint } from '../anatomy';
 import type { Setting } from '../setting';
+import type { Operation } from '../shaping';
 import type { Sequence, SequenceStep } from '../strapping';
 import { kneePad, kneeStrap, partOfStrap, rigidFrame } from './knee-ligament-frame';
 import type { BraceModel } from './model';
@@ -141,9 +142,28 @@ const withIncrements = (programme: Programme): Programme =>
     ? { ...programme, settings: programme.settings.map(withIncrement) }
     : programme;
 
+/** Straps of a pair were known by the side at the end of their ids. */
+function withPairs(programme: Programme): Programme {
+  const pairsIn = (parts: readonly string[]) =>
+    parts.flatMap((one) => {
+      const other = one.replace(/-right$/, '-left');
+      return other !== one && parts.includes(other) ? [{ of: [one, other] }] : [];
+    });
+  const isFormer = (one: Operation) =>
+    one.kind === 'cut' && one.pairs === undefined && pairsIn(one.parts ?? []).length > 0;
+  return programme.operations?.some(isFormer)
+    ? {
+        ...programme,
+        operations: programme.operations.map((one) =>
+          isFormer(one) ? { ...one, pairs: pairsIn(one.parts!) } : one,
+        ),
+      }
+    : programme;
+}
+
 /** A programme as it was registered, in today's form. */
 export const currentProgramme = (body: Programme | PlacedProgramme | OldProgramme): Programme =>
-  withIncrements(withMotions(inNouns(body)));
+  withPairs(withIncrements(withMotions(inNouns(body))));
 
 /** A programme with parts, settings, lists and checks. */
 function inNouns(body: Programme | PlacedProgramme | OldProgramme): Programme {

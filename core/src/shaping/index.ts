@@ -87,3 +87,4 @@ export {
 } from './entries';
 export { foldShaping, isAnswered, type ShapingState } from './fold';
 export { foreignContour, foreignHeat, foreignMark, foreignWork, isForeignWork, isHeatUnfelt } from './faults';
+export { lastLengths, otherOfPair, unevenPairs, type Lengthened } from './lengths';

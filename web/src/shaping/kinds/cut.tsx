@@ -1,6 +1,7 @@
 import { partNamed, type PartOf } from '@estribo/core/brace';
 import { boundsOf } from '@estribo/core/logbook';
 import type { Millimetres } from '@estribo/core/quantity';
+import { lastLengths, otherOfPair, unevenPairs, type Lengthened } from '@estribo/core/shaping';
 import { girthAtStrap, overlapHolds, strapLength, usualShear } from '@estribo/core/strapping';
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
@@ -20,9 +21,6 @@ import { Why } from '../../parts/why';
 import { useBracedBody } from '../on-body';
 import type { OperationScreen, WorkOf, WorkStage } from './piece';
 
-/** Lengths of a pair are the same when they are as near as this: an estimate. */
-const sameLength: Millimetres = 3;
-
 /**
  * Straps brought to length: how long each has to be, folded and closed once, then cut, both sides the same. What is cut cannot
  * be put back: the number is asked twice, and not before what it waits for is so.
@@ -34,10 +32,7 @@ function Lengths({ work: { operation, parts, mayBegin, done }, stage }: { work: 
   const [chosen, choose] = useDraft(`${state.case}-cut-${operation.id}`, parts[0]!.id);
   const strap = partNamed(parts, chosen);
   const lengths = lastLengths(done);
-  const uneven = pairsOff(
-    parts.map(({ id }) => id),
-    lengths,
-  );
+  const uneven = unevenPairs(operation, lengths);
   return (
     <Stack $gap={10}>
       <h2>{words.name}</h2>
@@ -82,7 +77,7 @@ function Lengths({ work: { operation, parts, mayBegin, done }, stage }: { work: 
           key={strap.id}
           strap={strap}
           last={lengths[strap.id]}
-          other={lengths[pairOf(strap.id) ?? '']?.amount}
+          other={lengths[otherOfPair(operation, strap.id) ?? '']?.amount}
           mayCut={mayBegin === true}
           mayShape={mayShape}
           onDone={(amount, way) =>
@@ -93,36 +88,6 @@ function Lengths({ work: { operation, parts, mayBegin, done }, stage }: { work: 
     </Stack>
   );
 }
-
-/** The other of a pair, by the side in its id. */
-const pairOf = (id: string): string | undefined =>
-  id.endsWith('-right')
-    ? id.replace(/-right$/, '-left')
-    : id.endsWith('-left')
-      ? id.replace(/-left$/, '-right')
-      : undefined;
-
-type Lengthened = { amount: Millimetres; way: 'folded' | 'cut' };
-
-/** Of each strap, what it was last brought to. */
-const lastLengths = (done: WorkOf['done']): Record<string, Lengthened | undefined> =>
-  Object.fromEntries(
-    done.flatMap(({ part, amount, way }) =>
-      part !== undefined && amount !== undefined && (way === 'folded' || way === 'cut')
-        ? [[part, { amount, way }]]
-        : [],
-    ),
-  );
-
-const pairsOff = (
-  ids: readonly string[],
-  lengths: Record<string, Lengthened | undefined>,
-): [string, string][] =>
-  ids.flatMap((id): [string, string][] => {
-    const other = id.endsWith('-right') ? pairOf(id) : undefined;
-    const [one, two] = [lengths[id], other === undefined ? undefined : lengths[other]];
-    return one && two && Math.abs(one.amount - two.amount) > sameLength ? [[id, other!]] : [];
-  });
 
 function Length({
   strap,

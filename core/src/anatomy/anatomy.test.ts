@@ -4,8 +4,10 @@ import { bodyOf } from './body';
 import type { BodyView } from './body-view';
 import { buildOf, templateStature } from './build';
 import { ellipsePerimeter, semiAxes } from './ellipse';
+import { joints, jointsFrom } from './joint';
 import { landmarkLevel } from './landmark';
 import { legForm } from './leg-form';
+import { regionNames } from './region';
 import { statureForAge } from './stature';
 import { wholeBody } from './whole-body';
 
@@ -153,4 +155,11 @@ test('a child is drawn at about the median stature of its age, an adult at that 
   expect(statureForAge(undefined)).toBe(1700);
   for (let years = 0; years < 20; years += 0.5)
     expect(statureForAge(years + 0.5)).toBeGreaterThanOrEqual(statureForAge(years));
+});
+
+test.each(regionNames)('%s: every joint is there once, the region’s own first', (region) => {
+  expect([...jointsFrom(region)].sort()).toEqual([...joints].sort());
+  // a brace's own joint, by every family that ships
+  const own = { leg: 'knee', ankle: 'ankle', shoulder: 'shoulder', neck: 'neck', trunk: undefined }[region];
+  if (own) expect(jointsFrom(region)[0]).toBe(own);
 });

@@ -2,6 +2,7 @@ export { faces, otherSide, pairedSides, sides, sidesFrom, type Face, type Side }
 export {
   endsOf,
   joints,
+  jointsFrom,
   motionEnds,
   namedAngle,
   planes,

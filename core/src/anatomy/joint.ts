@@ -1,7 +1,20 @@
 import type { Degrees } from '../quantity';
+import type { Region } from './region';
 
 export const joints = ['knee', 'ankle', 'shoulder', 'elbow', 'neck'] as const;
 export type Joint = (typeof joints)[number];
+
+/** The joints in a region and beside it, the nearest first. */
+const near: Readonly<Record<Region, readonly Joint[]>> = {
+  leg: ['knee', 'ankle'],
+  ankle: ['ankle', 'knee'],
+  trunk: ['neck', 'shoulder'],
+  neck: ['neck', 'shoulder'],
+  shoulder: ['shoulder', 'elbow', 'neck'],
+};
+
+/** Every joint, those that a brace of a region lies on or near to first. */
+export const jointsFrom = (region: Region): Joint[] => [...new Set([...near[region], ...joints])];
 
 export const planes = ['sagittal', 'frontal', 'transverse'] as const;
 /** Flexion and extension; abduction and adduction, or bending to either side; rotation. */

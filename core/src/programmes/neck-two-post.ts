@@ -10,7 +10,7 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 8,
+  version: 9,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],

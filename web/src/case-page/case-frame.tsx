@@ -1,7 +1,6 @@
-import { signedAngle, buildOf, otherSide, type BodyReadings } from '@estribo/core/anatomy';
+import { buildOf, otherSide, type BodyReadings } from '@estribo/core/anatomy';
 import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings } from '@estribo/core/measuring';
-import { windowOn } from '@estribo/core/order';
 import { daysBetween } from '@estribo/core/calendar';
 import { limitedMotion } from '@estribo/core/programmes';
 import { stages, type Stage } from '@estribo/core/record';
@@ -29,7 +28,7 @@ import { Notice } from '../parts/notice';
 import { Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { useSteady } from '../parts/use-steady';
-import { isFree, formatAngle, formatDay, formatWindow } from '../parts/format';
+import { formatDay } from '../parts/format';
 import { Blocking } from '../screening/blocking';
 import {
   CaseContext,
@@ -40,7 +39,7 @@ import {
   type CaseWork,
 } from '../case/case-context';
 import { Calls } from '../case/calls';
-import { formatPhase } from '../screening/print-order';
+import { formatInForce } from '../screening/print-order';
 import { CaseKeeping, KeptInMind, Siblings } from './case-keeping';
 import { Rail } from './rail';
 import { RecordStrip } from './record-strip';
@@ -476,13 +475,7 @@ function CaseHead({
 }) {
   const [unit, nextUnit] = useUnit();
   const order = state.order?.order;
-  const limited = limitedMotion(state.programme);
-  const window = order && windowOn(order, today, limited);
-  const ordered = order?.angles?.find(({ joint }) => joint === limited?.joint);
-  const held =
-    ordered && window && isFree(window.window)
-      ? t('order.heldAt', { angle: formatAngle(ordered, signedAngle(ordered, ordered.at)) })
-      : undefined;
+  const inForce = order && formatInForce(order, today, limitedMotion(state.programme));
   const size_ = state.sizing.chosen?.decided.size;
   return (
     <Head>
@@ -499,17 +492,11 @@ function CaseHead({
         </p>
         <Siblings caseId={state.case} person={state.person} />
       </div>
-      {order && window ? (
+      {order ? (
         <p title={order.diagnosis} style={{ color: color('soft') }}>
-          {t(state.programme.joint ? 'case.order' : 'case.orderWindowless', {
+          {t(inForce ? 'case.order' : 'case.orderWindowless', {
             diagnosis: order.diagnosis,
-            // a lock holds the joint whatever the limits say
-            window: [
-              held ?? formatWindow(window.window, limited),
-              formatPhase({ limits: [], locks: order.phases[window.phase]?.locks ?? [] }, undefined),
-            ]
-              .filter(Boolean)
-              .join('; '),
+            window: inForce ?? '',
             count: daysBetween(order.dayZero, today),
           })}
         </p>

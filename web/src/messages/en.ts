@@ -3033,6 +3033,7 @@ export const en = {
     'pain-high': 'The pain is 7 or more.',
   },
   reviewing: {
+    howUnlimited: 'Last seen {{day}}. One adjustment at a time.',
     question: 'What has changed, and what is adjusted?',
     how: 'Last seen {{day}}. Order today: {{window}}. One adjustment at a time.',
     skin: 'Skin under the brace',

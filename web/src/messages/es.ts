@@ -3081,6 +3081,7 @@ export const es: SameShape<typeof en> = {
     'pain-high': 'El dolor es 7 o más.',
   },
   reviewing: {
+    howUnlimited: 'Visto por última vez el {{day}}. Un ajuste cada vez.',
     question: '¿Qué ha cambiado, y qué se ajusta?',
     how: 'Visto el {{day}}. Prescrito hoy: {{window}}. Un ajuste cada vez.',
     skin: 'La piel bajo la ortesis',

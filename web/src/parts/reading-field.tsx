@@ -33,7 +33,11 @@ const Echo = styled.span`
   min-height: 18px;
 `;
 
-const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean; $wideNumber: boolean }>`
+/** px that a narrow field takes: four digits beside its sign, which may be the name of a place. */
+const narrowWidth = (sign: string, wideNumber: boolean): number =>
+  Math.max(116, Math.ceil(92 + 7.5 * sign.length)) + (wideNumber ? 40 : 0);
+
+const Box = styled.div<{ $small: boolean; $narrow: number | undefined; $long: boolean }>`
   display: flex;
   align-items: baseline;
   gap: 6px;
@@ -41,8 +45,7 @@ const Box = styled.div<{ $small: boolean; $narrow: boolean; $long: boolean; $wid
   border-radius: 4px;
   background: ${color('sheet')};
   padding: ${({ $small }) => ($small ? '4px 12px' : '4px 20px')};
-  width: ${({ $small, $narrow, $long, $wideNumber }) =>
-    $narrow ? ($wideNumber ? '156px' : '116px') : $small ? '140px' : $long ? '264px' : '212px'};
+  width: ${({ $small, $narrow, $long }) => $narrow ?? ($small ? 140 : $long ? 264 : 212)}px;
   max-width: 100%;
   height: ${({ $small }) => ($small ? '48px' : '64px')};
   align-items: center;
@@ -190,9 +193,8 @@ export function ReadingField({
       {side !== undefined && <SideName aria-hidden>{side}</SideName>}
       <Box
         $small={small}
-        $narrow={hideLabel}
+        $narrow={hideLabel ? narrowWidth(sign, kind === 'distance' && unit === 'in') : undefined}
         $long={kind === 'text'}
-        $wideNumber={kind === 'distance' && unit === 'in'}
       >
         <Input
           ref={input}

@@ -1,6 +1,7 @@
 import { choiceFor, groundsOn } from '@estribo/core/setting';
 import { otherSide } from '@estribo/core/anatomy';
 import { ageOn } from '@estribo/core/calendar';
+import { formatInForce } from '../screening/print-order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
 import type { CaseState } from '@estribo/core/logbook';
@@ -19,7 +20,7 @@ import { settingWords } from '../messages/fitting';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { NeedsOrder } from '../screening/needs-order';
-import { formatDay, formatReading, formatWindow } from '../parts/format';
+import { formatDay, formatReading } from '../parts/format';
 import { Course } from './course';
 import { ReliefTable } from './relief-table';
 import { NextVisit } from './next-visit';
@@ -56,6 +57,7 @@ export default function ReviewStage() {
   const order = state.order?.order;
   const limited = limitedMotion(state.programme);
   const now = order && windowOn(order, today, limited);
+  const inForce = order ? formatInForce(order, today, limited) : '';
   const visit = state.reviewing.visits.find(({ day }) => day === today);
   const before = state.reviewing.visits.filter(({ day }) => day < today).at(-1) ?? state.reviewing.first;
   const mayReview = mayNow('reviewing.write');
@@ -102,7 +104,10 @@ export default function ReviewStage() {
       <Stack $gap={4}>
         <h1>{t('reviewing.question')}</h1>
         <Soft>
-          {t('reviewing.how', { day: formatDay(before.day), window: formatWindow(now.window, limited) })}
+          {t(inForce ? 'reviewing.how' : 'reviewing.howUnlimited', {
+            day: formatDay(before.day),
+            window: inForce,
+          })}
         </Soft>
       </Stack>
       {mayReview && (!found || open) ? (
@@ -165,7 +170,7 @@ export default function ReviewStage() {
           <h2>
             {t('reviewing.nextPhase', {
               phase: adjustment.phase + 1,
-              window: formatWindow(now.window, limited),
+              window: inForce,
             })}
           </h2>
           {adjustment.settings.map((id) => (

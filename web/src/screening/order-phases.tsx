@@ -1,4 +1,4 @@
-import { joints, planes, type JointPlane } from '@estribo/core/anatomy';
+import { jointsFrom, planes, type JointPlane, type Region } from '@estribo/core/anatomy';
 import { lockMoments, weightBearing } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
@@ -72,6 +72,7 @@ function PhaseFields({
   onRemove: () => void;
 }) {
   const { programme } = useWork().state;
+  const { region } = programme;
   const { fields, append, remove } = useFieldArray({ control, name: `${at}.limits` });
   const does = programme.ordered ?? [];
   const [more, showMore] = useState(false);
@@ -170,7 +171,7 @@ function PhaseFields({
         <Pick
           label={t('order.limitAnother')}
           value=""
-          options={otherMotions(fields).map((motion) => ({
+          options={otherMotions(region, fields).map((motion) => ({
             value: `${motion.joint} ${motion.plane}`,
             label: motionName(motion),
           }))}
@@ -195,8 +196,9 @@ function PhaseFields({
 const motionName = ({ joint, plane }: JointPlane): string =>
   t('order.motionOf', { joint: named('joints', joint), plane: named('planes', plane) });
 
-const otherMotions = (there: readonly JointPlane[]): JointPlane[] =>
-  joints
+/** Motions that are not limited yet, those of the braced region first. */
+const otherMotions = (region: Region, there: readonly JointPlane[]): JointPlane[] =>
+  jointsFrom(region)
     .flatMap((joint) => planes.map((plane) => ({ joint, plane })))
     .filter(({ joint, plane }) => !there.some((one) => one.joint === joint && one.plane === plane));
 

@@ -1,5 +1,5 @@
 import { signedAngle, type JointPlane } from '@estribo/core/anatomy';
-import { windowOf, type OrderPhase } from '@estribo/core/order';
+import { phaseInForce, windowOf, type Order, type OrderPhase } from '@estribo/core/order';
 import { named, t } from '../messages';
 import { formatAngle, formatWindow } from '../parts/format';
 
@@ -36,4 +36,20 @@ export function formatPhase(
     ...(weight ? [t('order.weightOf', { weight: named('weightBearing', weight) })] : []),
   ];
   return said.join('; ');
+}
+
+/**
+ * What an order limits on a day, in words: an angle that the joint is held at, or every limited motion, and the lock.
+ * @param usual the motion that this family's order limits
+ * @returns nothing where the order limits nothing that the family asks for
+ */
+export function formatInForce(order: Order, day: string, usual: JointPlane | undefined): string {
+  const now = phaseInForce(order, day);
+  if (!now) return '';
+  const { limits, locks } = now.phase;
+  const ordered = order.angles?.find(({ joint }) => joint === usual?.joint);
+  const isLimited = limits.some(({ joint, plane }) => joint === usual?.joint && plane === usual.plane);
+  if (!ordered || isLimited) return formatPhase({ limits, locks }, usual);
+  const held = t('order.heldAt', { angle: formatAngle(ordered, signedAngle(ordered, ordered.at)) });
+  return [held, formatPhase({ limits, locks }, undefined)].filter(Boolean).join('; ');
 }

@@ -21,6 +21,21 @@ const Drawing = styled.svg`
   }
 `;
 
+/** What an arc says, in as many lines as it takes: an open end is never cut off. */
+const Said = styled.div<{ $long: boolean }>`
+  line-height: 1.2;
+  & b {
+    display: block;
+    font-size: ${({ $long }) => ($long ? 15 : 18)}px;
+    color: ${color('ink')};
+    overflow-wrap: break-word;
+  }
+  & span {
+    font-size: 13px;
+    color: ${color('soft')};
+  }
+`;
+
 const centre = { x: 252, y: 236 };
 const least = -15;
 const most = 135;
@@ -167,10 +182,12 @@ export function Dial({
               strokeWidth="0.600"
             />
             <text x="20">{name}</text>
-            <text y="24" style={{ fontSize: 18, fontWeight: 700, fill: color('ink') }}>
-              {value}
-            </text>
-            {more && <text y="42">{more}</text>}
+            <foreignObject x="0" y="6" width="146" height="60">
+              <Said $long={value.length > 14}>
+                <b>{value}</b>
+                {more && <span>{more}</span>}
+              </Said>
+            </foreignObject>
           </g>
         ))}
         <text

@@ -5,21 +5,14 @@ import { useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { formatDay, signed } from '../parts/format';
-import { Soft, Stack } from '../parts/layout';
+import { RuledTable, Soft, Stack } from '../parts/layout';
 
-const Table = styled.table`
-  border-collapse: collapse;
+const Table = styled(RuledTable)`
   font-size: ${size.small};
   font-variant-numeric: tabular-nums;
   & th {
-    text-align: left;
     font-weight: 400;
     color: ${color('soft')};
-  }
-  & td,
-  & th {
-    padding: 4px 16px 4px 0;
-    border-bottom: 1px solid ${color('line')};
   }
 `;
 

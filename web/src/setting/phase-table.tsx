@@ -11,29 +11,24 @@ import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { settingWords } from '../messages/fitting';
 import { formatDay } from '../parts/format';
-import { stackedTable } from '../parts/layout';
+import { RuledTable } from '../parts/layout';
 import { formatPhase } from '../screening/print-order';
 import { formatMade } from './format-setting';
 
-const Table = styled.table`
+const Table = styled(RuledTable)`
   width: 100%;
-  border-collapse: collapse;
   font-size: ${size.small};
   & th {
-    text-align: left;
     font-weight: 400;
     color: ${color('soft')};
   }
   & td,
   & th {
-    padding: 5px 10px 5px 0;
     vertical-align: top;
-    border-bottom: 1px solid ${color('line')};
   }
   & tr[aria-current] td {
     font-weight: 700;
   }
-  ${stackedTable}
 `;
 
 const Other = styled.div`

@@ -312,3 +312,20 @@ test('a file of before, with one word for a side extension and an end of the hin
   expect(old).not.toEqual(csv());
   expect(read(old)).toEqual(read(csv()));
 });
+
+test('a file of before, with one word for a step and a spacing, is read as it was meant', () => {
+  const own: BraceModel = {
+    ...testContext.model,
+    id: 'test-own',
+    programme: 'unloader-thumbwheel',
+    settings: { wheel: { increment: 0.5 } },
+  };
+  const all = [...models, own];
+  const text = chartsToCsv(all, programmes);
+  const old = text.replace(/,mark-spacing,/g, ',mark-step,').replaceAll('increment', 'step');
+  expect(old).not.toBe(text);
+  expect(old).toMatch(/,mark-step,[^]*""step"":0.5|""step"":0.5[^]*,mark-step,/);
+  const [before, now] = [old, text].map((file) => chartsFromCsv(file, programmes, all));
+  if (!before!.ok) throw new Error(JSON.stringify(before!.faults));
+  expect(before).toEqual(now);
+});

@@ -22,6 +22,10 @@ export async function openNewCase(
   await pick(page, { name: region });
   if (side) await pick(page, { name: side });
   await pick(family ? page.getByRole('radiogroup', { name: family, exact: true }) : page, { name: model });
+  // what another case of the same day knows would be taken over, by the time of day at which this runs: it is read anew
+  await page.waitForLoadState('networkidle');
+  const takeOver = page.getByRole('checkbox', { name: /^Take over/ });
+  if (await takeOver.isVisible()) await takeOver.uncheck({ force: true });
   await page.getByRole('button', { name: 'Open the case' }).click();
   await page.getByRole('button', { name: 'None of these found' }).click();
   await page.getByRole('heading', { name: 'What does the order say?' }).waitFor();

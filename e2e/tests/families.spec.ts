@@ -506,6 +506,12 @@ test('a family written here as data goes from Screen to Review without a line of
   await wedges.fill('2');
   await wedges.press('Enter');
   await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
+  // Shape: the work that the family states, and no other
+  await page.getByRole('link', { name: /^Shape/ }).click();
+  await expect(main.getByRole('heading', { level: 2 })).toHaveText(['Flare the edge']);
+  await page.getByLabel('How much').fill('2');
+  await main.getByRole('button', { name: 'Flare the edge: Done' }).click();
+  await expect(main.getByRole('listitem').filter({ hasText: '2 mm' })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   // four fingers: the calf strap comes once more; two: it goes on
   const fingersFound = ['4', '2'];

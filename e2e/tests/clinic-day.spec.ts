@@ -216,6 +216,7 @@ test('a second brace, on both legs, begins with what was read and seen today of 
     .getByRole('dialog')
     .getByRole('button', { name: /Another brace for/ })
     .click();
+  await page.waitForURL('**/new**');
   await expect(page.getByText('Ramón Lestegás')).toBeVisible();
   await expect(page.getByRole('link', { name: /Right knee, Caneiro 4P/ })).toBeVisible();
   await pick(page, { name: 'Knee' });

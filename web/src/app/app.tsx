@@ -23,7 +23,8 @@ const Cases = lazy(() => import('../cases/cases'));
 const PeoplePage = lazy(() => import('../people/people-page'));
 const loadPersonPage = () => import('../people/person-page');
 const PersonPage = lazy(loadPersonPage);
-const NewCase = lazy(() => import('../cases/new-case'));
+const loadNewCase = () => import('../cases/new-case');
+const NewCase = lazy(loadNewCase);
 const Catalogue = lazy(() => import('../catalogue/catalogue'));
 const ModelPage = lazy(() => import('../catalogue/model-page'));
 const FamilyPage = lazy(() => import('../catalogue/family-page'));
@@ -101,6 +102,7 @@ function SignedIn() {
       );
       // one touch from every case, and from every day of the Bench
       loadPersonPage().catch(() => {});
+      loadNewCase().catch(() => {});
       fetchVisitForm();
     }, 1000);
     return () => clearTimeout(timer);

@@ -1,4 +1,5 @@
 import type { TestedMotion } from '../measuring';
+import { limitsOf } from '../order';
 import { order } from '../order/test-order';
 import { motionCourse } from './motion-course';
 
@@ -56,3 +57,34 @@ test('one day has no growth, its last test counts; another mode is another cours
   expect([points.map(({ flexion }) => flexion), growth]).toEqual([[60], undefined]);
   expect(motionCourse([], order, knee)).toEqual({ points: [], behind: {}, growth: undefined });
 });
+
+/** The order with these limits of the knee from its first day on. */
+const limited = (window: { extension?: number; flexion?: number }) => ({
+  ...order,
+  phases: [{ fromDay: 0, limits: limitsOf(knee, window) }],
+});
+const behind = (window: Parameters<typeof limited>[0], reached: readonly [number, number, number]) =>
+  motionCourse([test_('2026-11-24', reached)], limited(window), knee).behind;
+
+test('each end is behind by itself, and behind nothing that is not ordered', () => {
+  // ten degrees beyond straight are ordered, five are reached
+  expect(behind({ extension: -10, flexion: 90 }, [5, 0, 90])).toEqual({ extension: 5 });
+  expect(behind({ extension: -10, flexion: 90 }, [10, 0, 90])).toEqual({});
+  expect(behind({ extension: -10 }, [0, 0, 40])).toEqual({ extension: 10 });
+  expect(behind({ flexion: 90 }, [0, 0, 40])).toEqual({ flexion: 50 });
+  expect(behind({}, [0, 0, 40])).toEqual({});
+  expect(motionCourse([test_('2026-11-24', [0, 0, 40])], { ...order, phases: [] }, knee).behind).toEqual({});
+});
+
+test('days stand in their order, whatever was written first; what is reached beyond straight is under zero', () =>
+  expect(
+    motionCourse(
+      [test_('2026-11-24', [5, 0, 90]), test_('2026-11-10', [0, 0, 40]), test_('2026-11-17', [3, 0, 60])],
+      order,
+      knee,
+    ).points.map(({ day, extension, flexion }) => [day, extension, flexion]),
+  ).toEqual([
+    ['2026-11-10', 0, 40],
+    ['2026-11-17', -3, 60],
+    ['2026-11-24', -5, 90],
+  ]));

@@ -41,6 +41,27 @@ test('stops are decided for a day, with what they were made from', () => {
   });
 });
 
+test('degrees within the order are kept with what they led to; where none were chosen none are said', () => {
+  const within = decideSetting(state, 'hinge-stops', '2026-11-21', true, 5)!;
+  expect(within).toMatchObject({ buffer: 5, acknowledged: true });
+  expect(decideSetting(state, 'hinge-stops', '2026-11-21', true)).not.toHaveProperty('buffer');
+});
+
+test('an order whose days were changed is not the one that it was: each change is among what it was made from', () => {
+  const change = {
+    entry: 'held-once',
+    what: 'held',
+    day: '2026-11-09',
+    reason: 'wound',
+    prescriber: 'w',
+  } as const;
+  const told = { ...state, order: { ...given(), changes: [change] } };
+  expect(decideSetting(told, 'hinge-stops', '2026-11-10', false)!.madeFrom).toEqual([
+    'the-order',
+    'held-once',
+  ]);
+});
+
 test('a lock that is not ordered is open, in the phase of the day, made from the order alone', () =>
   expect(decideSetting({ ...state, motion }, 'lock', '2026-11-24', true)).toMatchObject({
     setting: 'lock',

@@ -239,3 +239,15 @@ test('over orders, holds, days that pass and stops that are fitted, schedule and
     { numRuns: 150 },
   );
 });
+
+test('an order ends with its last day: a phase that would begin on the day after never does, one on the day itself does', () => {
+  const ends = (until: string) =>
+    scheduled({ ...four, until }).map(({ from, until, never }) => [from, until, never]);
+  // the third phase begins on the 6th of December
+  expect(ends('2026-12-06').slice(2)).toEqual([
+    ['2026-12-06', '2026-12-07', undefined],
+    ['2026-12-27', undefined, true],
+  ]);
+  expect(ends('2026-12-05')[2]).toEqual(['2026-12-06', '2026-12-27', true]);
+  expect(ends('2026-12-05')[1]).toEqual(['2026-11-15', '2026-12-06', undefined]);
+});

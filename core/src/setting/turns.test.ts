@@ -39,6 +39,16 @@ test.each([
   ['quarter', undefined],
   ['', undefined],
   ['9999', undefined],
+  // with what a hand leaves beside it, and nothing else
+  ['  1/4 ', { n: 1, d: 4 }],
+  ['1000', { n: 1000, d: 1 }],
+  ['0.125', { n: 1, d: 8 }],
+  ['0.0625', { n: 1, d: 16 }],
+  ['1+1/4', undefined],
+  ['a1/4', undefined],
+  ['1/4 turn', undefined],
+  ['1/4x', undefined],
+  ["0.'3'", undefined],
 ])('“%s” is read as %j', (text, turn) => expect(readTurn(text)).toEqual(turn));
 
 test.each([

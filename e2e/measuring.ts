@@ -23,7 +23,7 @@ export async function openNewCase(
   if (side) await pick(page, { name: side });
   await pick(family ? page.getByRole('radiogroup', { name: family, exact: true }) : page, { name: model });
   // what another case of the same day knows would be taken over, by the time of day at which this runs: it is read anew
-  await page.waitForLoadState('networkidle');
+  await expect(page.getByText('Looking for what is known from today')).toBeHidden();
   const takeOver = page.getByRole('checkbox', { name: /^Take over/ });
   if (await takeOver.isVisible()) await takeOver.uncheck({ force: true });
   await page.getByRole('button', { name: 'Open the case' }).click();

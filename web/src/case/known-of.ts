@@ -36,30 +36,34 @@ async function stateOf(caseId: string, zone: string) {
 
 /**
  * What the cases of a person that were worked on today know for a brace and its sides: of the one that knows most.
- * @returns undefined when nothing can be taken over, or it is not known yet
+ * @returns known: undefined when nothing can be taken over, or it is not known yet; looking: it is still looked for
  */
 export function useKnownOf(
   person: string | undefined,
   programmeHash: string | undefined,
   modelHash: string | undefined,
   sides: readonly Side[],
-): Known | undefined {
+): { known: Known | undefined; looking: boolean } {
   const zone = useZone();
   const today = useToday();
-  const all: CaseOfPerson[] = useCasesOf(person).data?.cases ?? [];
+  const casesOf = useCasesOf(person);
+  const all: CaseOfPerson[] = casesOf.data?.cases ?? [];
   const cases = all.filter(({ lastDay }) => lastDay === today).slice(0, mostCases);
-  const states = useQueries({
+  const asked = useQueries({
     queries: cases.map((one) => ({
       queryKey: ['case', one.case, 'known'],
       queryFn: () => stateOf(one.case, zone),
       staleTime: 10_000,
     })),
-  }).map(({ data }) => data);
-  const programme = useQuery(contentQuery<Programme>('programme', programmeHash)).data;
-  const model = useQuery(contentQuery<BraceModel>('model', modelHash)).data;
+  });
+  const states = asked.map(({ data }) => data);
+  const programmeAsked = useQuery(contentQuery<Programme>('programme', programmeHash));
+  const modelAsked = useQuery(contentQuery<BraceModel>('model', modelHash));
+  const programme = programmeAsked.data;
+  const model = modelAsked.data;
   const key = states.map((state) => state?.seq ?? 0).join(' ');
   const wanted = sides.join(' ');
-  return useMemo(() => {
+  const known = useMemo(() => {
     if (!programme || !model) return undefined;
     const found = cases.flatMap((one, i) => {
       const state = states[i];
@@ -74,4 +78,10 @@ export function useKnownOf(
     // the states and sides are told apart by their keys: as lists they are new each time
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, wanted, programme, model, today, zone]);
+  const looking =
+    person !== undefined &&
+    modelHash !== undefined &&
+    sides.length > 0 &&
+    [casesOf, programmeAsked, modelAsked, ...asked].some(({ isLoading }) => isLoading);
+  return { known, looking };
 }

@@ -70,7 +70,7 @@ export default function NewCase() {
         : pairSide
           ? [pairSide]
           : [];
-  const known = useKnownOf(person?.id, familyHash, modelHash, sides);
+  const { known, looking } = useKnownOf(person?.id, familyHash, modelHash, sides);
   // who opens no case is led to those there are
   if (!may(user.role, 'cases.write')) return <Navigate to="/cases" replace />;
   if (!catalogue.data) return <Loading away={catalogue.isError} />;
@@ -203,6 +203,7 @@ export default function NewCase() {
           {region && listed.data && families.length === 0 && <Soft>{t('cases.noModels')}</Soft>}
         </Stack>
       </Sheet>
+      {looking && !known && <Soft role="status">{t('cases.looking')}</Soft>}
       {known && (
         <Sheet>
           <Stack $gap={8}>

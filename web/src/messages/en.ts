@@ -356,6 +356,7 @@ export const en = {
     how: 'Estribo carries the screening, the measuring, the size, the wearing and the reviews of this brace. Do this stage by the maker’s instructions and the order, and note what matters at the review.',
   },
   cases: {
+    looking: 'Looking for what is known from today…',
     both: 'both',
     openBoth: 'Open both cases',
     takeOver: 'Take over what was read and seen today in the case of {{brace}}',

@@ -358,6 +358,7 @@ export const es: SameShape<typeof en> = {
     how: 'Estribo lleva el examen, las medidas, la talla, el uso y los controles de esta ortesis. Haga esta etapa según las instrucciones del fabricante y la prescripción, y anote en el control lo que importe.',
   },
   cases: {
+    looking: 'Buscando lo que ya se sabe de hoy…',
     both: 'ambos',
     openBoth: 'Abrir los dos casos',
     takeOver: 'Tomar lo leído y visto hoy en el caso de {{brace}}',

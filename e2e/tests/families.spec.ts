@@ -237,7 +237,11 @@ test('a post-operative knee brace, whole: one length on both uprights, the upper
     side: 'right',
     model: /Barca Telescopio/,
   });
-  await giveOrder(page, { limits: { Extension: '0', Flexion: '60', 'Lock the knee at': '30' } });
+  // locked for walking alone: always locked, the knee would come to no stop
+  await giveOrder(page, {
+    limits: { Extension: '0', Flexion: '60', 'Lock the knee at': '30' },
+    also: ['walking'],
+  });
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     'Knee angle': ['20'],

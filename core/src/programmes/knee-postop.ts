@@ -1,5 +1,5 @@
 import { refill, toesOfKneeBrace } from './checks';
-import type { Part, Place } from '../brace';
+import type { Condition, Part, Place } from '../brace';
 import { shin, thigh } from './knee-levels';
 import { kneeStops } from './knee-stops';
 import type { Programme } from './programme';
@@ -45,6 +45,9 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
   ends: { wraps: 0.5, overlap: 50, finish: 'front', shortened: 'free-end' },
 }));
 
+/** A knee that is always locked comes to neither stop. */
+const notLockedAlways: Condition = { kind: 'not', of: { kind: 'ordered', what: 'lock', is: 'always' } };
+
 /**
  * Post-operative range-of-motion brace: telescoping uprights, dial hinge on the side midline. Best measured
  * before the operation; over a dressing the girths say so by their uncertainty. Sizing readings are the
@@ -52,7 +55,7 @@ const straps = Object.entries(bands).map(([id, at]): Part => ({
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 8,
+  version: 9,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',
@@ -215,6 +218,7 @@ export const kneePostop: Programme = {
       kind: 'angle-at-stop',
       id: 'knee-at-extension-stop',
       stop: 'extension',
+      when: notLockedAlways,
       at: { from: 'knee-joint-space', face: 'medial' },
       cures: [{ stage: 'set', thing: 'hinge-stops' }],
     },
@@ -222,6 +226,7 @@ export const kneePostop: Programme = {
       kind: 'angle-at-stop',
       id: 'knee-at-flexion-stop',
       stop: 'flexion',
+      when: notLockedAlways,
       at: { from: 'knee-joint-space', offset: -16, face: 'back' },
       cures: [{ stage: 'set', thing: 'hinge-stops' }],
     },

@@ -1,4 +1,4 @@
-import { holds, type Condition, type KnownFacts, type Part } from '../brace';
+import { applies, holds, type Condition, type KnownFacts, type Part } from '../brace';
 import { runSequence, type Sequence, type StepDone } from '../strapping';
 import { programmes } from './all';
 
@@ -146,4 +146,19 @@ test('the forefoot’s strap is closed once: looser where the foot is known to b
   expect(forefoot(undefined)).toEqual(['light']);
   expect(forefoot([{ code: 'ankle-sprain' }])).toEqual(['light']);
   expect(forefoot([{ code: 'fracture-foot' }])).toEqual(['loose']);
+});
+
+// common practice, no source: a joint that is locked moves to neither stop
+test.each([
+  [['always'], []],
+  [['walking'], ['extension', 'flexion']],
+  [['sleeping'], ['extension', 'flexion']],
+  [['walking', 'always'], []],
+  [undefined, ['extension', 'flexion']],
+])('the knee of a post-operative brace locked %j is read at %j', (lock, stops) => {
+  const { checks } = programmes.find(({ id }) => id === 'knee-postop')!;
+  const asked = checks
+    .filter((check) => applies(check, { ...nothingKnown, ordered: { ...(lock ? { lock } : {}) } }))
+    .flatMap((check) => (check.kind === 'angle-at-stop' ? [check.stop] : []));
+  expect(asked).toEqual(stops);
 });

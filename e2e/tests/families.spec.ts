@@ -59,11 +59,11 @@ test('a walker, whole: the liner first, from the toes up, air last, the toes loo
   await saysNothingOf(page, /knee|hinge/i);
   // air is handed over where its wearing is taught, and stands on the sheet that goes home
   await page.getByRole('link', { name: /^Wear/ }).click();
-  await page.getByRole('button', { name: 'Hand over to the patient' }).click();
+  await page.getByRole('button', { name: 'Hand over to patient or carer' }).click();
   await expect(page.getByLabel('Strokes each time')).toHaveValue('5');
   await expect(page.getByLabel('Days between')).toHaveValue('2');
   await page.getByRole('button', { name: 'Taught, hand it over' }).click();
-  const handed = 'the patient fills the cells every 2 days, with at most 5 strokes.';
+  const handed = 'at home the cells are filled every 2 days, with at most 5 strokes.';
   await expect(page.getByText(handed, { exact: false })).toBeVisible();
   await page.getByRole('link', { name: 'Sheet for the patient' }).click();
   await expect(page.getByText(handed, { exact: false })).toBeVisible();

@@ -1,6 +1,6 @@
 import type { Joint, Side } from '../anatomy';
 import type { ClinicDay } from '../calendar';
-import { windowOn, type Order } from '../order';
+import { angleOn, type Order } from '../order';
 import type { BodyIn, LiveRecord } from '../record';
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from './entries';
 import { measuringProgress, type MeasuringProgress } from './progress';
@@ -23,19 +23,15 @@ export function foldMeasuring(
   steps: MeasuringStep[],
   order: Order | undefined,
 ): MeasuringState {
-  const postures = new Set(steps.flatMap(({ kind, id }) => (kind === 'posture' ? [id] : [])));
-  const jointOf = (id: string) => {
-    const step = steps.find((one) => one.id === id);
-    return step?.kind === 'posture' ? { joint: step.joint, plane: 'sagittal' as const } : undefined;
-  };
+  const jointOf = new Map(steps.flatMap((step) => (step.kind === 'posture' ? [[step.id, step.joint]] : [])));
+  const orderedFor = (joint: Joint | undefined, day: ClinicDay) =>
+    joint && order ? { ordered: angleOn(order, day, { joint, plane: 'sagittal' }) } : {};
   const readings = [...record.of(measureRead), ...record.of(measureMarked)]
     .filter(({ stage }) => stage === 'measure')
     .map(({ id, observedAt, body }) => ({
       ...body,
       entry: id,
-      ...(postures.has(body.step) && order
-        ? { ordered: windowOn(order, record.dayIn({ observedAt }), jointOf(body.step))?.window ?? {} }
-        : {}),
+      ...orderedFor(jointOf.get(body.step), record.dayIn({ observedAt })),
     }));
   const skipped = record.of(measureSkipped).map(({ id, body }) => ({ ...body, entry: id }));
   const precisions = record.of(measurePrecision).map(({ id, body }) => ({ ...body, entry: id }));

@@ -17,7 +17,16 @@ export {
   type OrderPhase,
   type Trouble,
 } from './order-body';
-export { hasEnded, orderProblems, phaseInForce, troubleAdvice, windowOn, type OrderProblem } from './order';
+export {
+  angleOn,
+  hasEnded,
+  heldAngle,
+  orderProblems,
+  phaseInForce,
+  troubleAdvice,
+  windowOn,
+  type OrderProblem,
+} from './order';
 export { orderChanged, orderGiven } from './entries';
 export {
   readPhases,

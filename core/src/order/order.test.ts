@@ -1,6 +1,6 @@
 import { limitsOf } from './limits';
 import { mayHaveSide } from './injuries';
-import { hasEnded, orderProblems, troubleAdvice, windowOn } from './order';
+import { angleOn, hasEnded, heldAngle, orderProblems, troubleAdvice, windowOn } from './order';
 import type { Order } from './order-body';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
@@ -82,6 +82,46 @@ test('the window of the day', () => {
 });
 
 // common practice, no source
+const ankle = { joint: 'ankle', plane: 'sagittal' } as const;
+const pointed: Order = {
+  ...order,
+  phases: [
+    { fromDay: 0, limits: [] },
+    { fromDay: 14, limits: limitsOf(ankle, { extension: 10, flexion: 30 }) },
+  ],
+  angles: [{ ...ankle, at: { toward: 'plantarflexion', degrees: 20 } }],
+};
+
+// common practice, no source: a joint that is ordered held is not tested off its angle
+test('a joint that is held has its angle alone for a window, until a phase limits it otherwise', () => {
+  expect(heldAngle(pointed, ankle)).toBe(20);
+  expect(windowOn(pointed, '2026-11-10', ankle)).toEqual({
+    phase: 0,
+    window: { extension: 20, flexion: 20 },
+  });
+  expect(windowOn(pointed, '2026-11-24', ankle)?.window).toEqual({ extension: 10, flexion: 30 });
+  const raised: Order = { ...pointed, angles: [{ ...ankle, at: { toward: 'dorsiflexion', degrees: 5 } }] };
+  expect(windowOn(raised, '2026-11-10', ankle)?.window).toEqual({ extension: -5, flexion: -5 });
+});
+
+test('a joint is put at the angle it is held at, else as the phase limits it', () => {
+  expect(angleOn(pointed, '2026-11-24', ankle)).toEqual({ extension: 20, flexion: 20 });
+  expect(angleOn({ ...pointed, angles: [] }, '2026-11-24', ankle)).toEqual({ extension: 10, flexion: 30 });
+  expect(angleOn({ ...pointed, angles: [] }, '2026-11-10', ankle)).toEqual({});
+});
+
+test.each([
+  ['another joint', knee],
+  ['another plane of it', { joint: 'ankle', plane: 'frontal' } as const],
+])('what is held says nothing of %s', (_, motion) => {
+  expect(heldAngle(pointed, motion)).toBeUndefined();
+  expect(windowOn(pointed, '2026-11-10', motion)?.window).toEqual({});
+  expect(angleOn(pointed, '2026-11-10', motion)).toEqual({});
+});
+
+test('a family that limits no motion has no window, whatever is held', () =>
+  expect(windowOn(pointed, '2026-11-10', undefined)).toEqual({ phase: 0, window: {} }));
+
 test('a protective brace stays on in trouble', () => {
   expect(troubleAdvice(true)).toBe('keep-on');
   expect(troubleAdvice(false)).toBe('take-off');

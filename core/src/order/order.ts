@@ -1,5 +1,6 @@
-import type { JointPlane, Side } from '../anatomy';
+import { signedAngle, type JointPlane, type Side } from '../anatomy';
 import { phaseOn, type ClinicDay } from '../calendar';
+import type { Degrees } from '../quantity';
 import { windowOf, type MotionWindow } from './limits';
 import type { Order, OrderedLock, OrderPhase, Trouble } from './order-body';
 
@@ -79,8 +80,27 @@ export function phaseInForce(order: Order, day: ClinicDay): { index: number; pha
   return phase && { index, phase };
 }
 
+/** The angle that the order holds a joint at, whatever the phase. */
+export function heldAngle({ angles = [] }: Order, { joint, plane }: JointPlane): Degrees | undefined {
+  const held = angles.find((one) => one.joint === joint && one.plane === plane);
+  return held && signedAngle(held, held.at);
+}
+
+const fixedAt = (angle: Degrees | undefined): MotionWindow =>
+  angle === undefined ? {} : { extension: angle, flexion: angle };
+
 /**
- * The window of one motion in force on a day, with its phase.
+ * How a joint is put on a day: at the angle it is held at, else as the phase in force limits it.
+ * @returns both ends the same where it is fixed, none where nothing is ordered
+ */
+export function angleOn(order: Order, day: ClinicDay, motion: JointPlane): MotionWindow {
+  const held = heldAngle(order, motion);
+  return held === undefined ? (windowOn(order, day, motion)?.window ?? {}) : fixedAt(held);
+}
+
+/**
+ * The window of one motion in force on a day, with its phase: its limits; of a motion without any, the angle that the
+ * order holds the joint at. What is held is not moved.
  * @param motion undefined for a brace whose order limits none
  * @returns undefined for an order without phases
  */
@@ -90,7 +110,10 @@ export function windowOn(
   motion: JointPlane | undefined,
 ): { phase: number; window: MotionWindow } | undefined {
   const now = phaseInForce(order, day);
-  return now && { phase: now.index, window: motion ? windowOf(now.phase.limits, motion) : {} };
+  if (!now || !motion) return now && { phase: now.index, window: {} };
+  const window = windowOf(now.phase.limits, motion);
+  const isLimited = window.extension !== undefined || window.flexion !== undefined;
+  return { phase: now.index, window: isLimited ? window : fixedAt(heldAngle(order, motion)) };
 }
 
 /** Whether the order holds no more on a day. */

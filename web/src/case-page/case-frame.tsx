@@ -107,6 +107,14 @@ const Frame = styled.div`
   }
 `;
 
+/** What is ordered is never cut off; the diagnosis is, on one line, and stands in Screen in full. */
+const Diagnosis = styled.span`
+  display: block;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+`;
+
 const Head = styled.header`
   grid-area: head;
   display: flex;
@@ -488,17 +496,19 @@ function CaseHead({
       <div style={{ minWidth: 0, maxWidth: 320 }}>
         <p>
           {named('bodyPart', `${state.side}-${state.programme.region}`)} · {programmeTitle(state.programme)}
-          {size_ ? `, ${t('case.size', { size: size_ })}` : ''}
+          {/* "child-S" is not torn at its hyphen */}
+          {size_ && ', '}
+          {size_ && <span style={{ display: 'inline-block' }}>{t('case.size', { size: size_ })}</span>}
         </p>
         <Siblings caseId={state.case} person={state.person} />
       </div>
       {order ? (
         <p title={order.diagnosis} style={{ color: color('soft') }}>
           {t(inForce ? 'case.order' : 'case.orderWindowless', {
-            diagnosis: order.diagnosis,
             window: inForce ?? '',
             count: daysBetween(order.dayZero, today),
           })}
+          <Diagnosis>{order.diagnosis}</Diagnosis>
         </p>
       ) : (
         <p style={{ color: color('soft') }}>{t('case.noOrder')}</p>

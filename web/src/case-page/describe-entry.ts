@@ -132,7 +132,7 @@ function describe(
     case 'order.given':
       return {
         title: t('entry.order'),
-        value: formatPhase(entry.body.phases[0]!, limitedMotion(state.programme)),
+        value: formatPhase(entry.body, entry.body.phases[0]!, limitedMotion(state.programme)),
         rest: entry.body.diagnosis,
       };
     case 'measure.read': {

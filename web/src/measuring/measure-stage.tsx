@@ -1,7 +1,7 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import { inSight, nextStep, stepAt, type PostureStep, type StepState } from '@estribo/core/measuring';
-import { windowOn, type MotionWindow } from '@estribo/core/order';
+import { angleOn, windowOn, type MotionWindow } from '@estribo/core/order';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
@@ -66,8 +66,14 @@ export default function MeasureStage() {
 
   useHotkeys({ b: turn });
   const finished = next === undefined && !chosen;
+  const order = state.order?.order;
+  // a joint is put as it is held; what is tested of it is what may move
   const ordered =
-    (state.order && windowOn(state.order.order, today, limitedMotion(state.programme))?.window) ?? {};
+    (order &&
+      (now.step.kind === 'posture'
+        ? angleOn(order, today, { joint: now.step.joint, plane: 'sagittal' })
+        : windowOn(order, today, limitedMotion(state.programme))?.window)) ??
+    {};
   useFigureLayer(layerFor(now, measuring.states, finished, unit, ordered));
 
   const mayMeasure = mayNow('measuring.write');

@@ -334,8 +334,8 @@ export const en = {
     goThere: 'Go there',
     missing: 'There is no such case here.',
     size: 'size {{size}}',
-    order: 'Order: {{window}}, day {{count}} · {{diagnosis}}',
-    orderWindowless: 'Order: day {{count}} · {{diagnosis}}',
+    order: 'Order: {{window}}, day {{count}}',
+    orderWindowless: 'Order: day {{count}}',
     noOrder: 'No order yet',
     next: 'Next: {{day}}',
     late: 'Late since {{day}}',
@@ -1501,7 +1501,7 @@ export const en = {
       presses: 'presses',
       eases: 'eases',
     },
-    handOver: 'Hand over to the patient',
+    handOver: 'Hand over to patient or carer',
     handOverAgain: 'Hand over anew',
     handOverNow: 'Taught, hand it over',
     handWithin: 'At most at once',
@@ -1511,20 +1511,20 @@ export const en = {
     airAtOnce: 'Strokes each time',
     airHow: 'A whole number of strokes and a whole number of days.',
     airHandedOver_one:
-      'Handed over: the patient fills the cells every day, with at most {{strokes}} strokes.',
+      'Handed over: at home the cells are filled every day, with at most {{strokes}} strokes.',
     airHandedOver_other:
-      'Handed over: the patient fills the cells every {{count}} days, with at most {{strokes}} strokes.',
-    byPatientAlone: '{{what}}, by the patient alone',
-    airTold: 'What the patient tells: strokes each time, and how many days from one time to the next.',
+      'Handed over: at home the cells are filled every {{count}} days, with at most {{strokes}} strokes.',
+    byPatientAlone: '{{what}}, at home',
+    airTold: 'What is told of it: strokes each time, and how many days from one time to the next.',
     toldEvery_one: 'every day',
     toldEvery_other: 'every {{count}} days',
     airToldNow_one: 'Told on {{day}}: {{strokes}} strokes, every day.',
     airToldNow_other: 'Told on {{day}}: {{strokes}} strokes, every {{count}} days.',
     takeTold: 'Take what was told',
     handedOver_one:
-      'Handed over: the patient may turn it by at most {{within}} at once, not sooner than after a day, no further than {{most}} from where it is counted.',
+      'Handed over: at home it may be turned by at most {{within}} at once, not sooner than after a day, no further than {{most}} from where it is counted.',
     handedOver_other:
-      'Handed over: the patient may turn it by at most {{within}} at once, not sooner than after {{count}} days, no further than {{most}} from where it is counted.',
+      'Handed over: at home it may be turned by at most {{within}} at once, not sooner than after {{count}} days, no further than {{most}} from where it is counted.',
     estimate: 'What it presses: an estimate',
     estimateOf: { force: 'Force at the pad', upper: 'Pad to upper cuff', lower: 'Pad to lower cuff' },
     perTen: 'Per 10 N at the pad',
@@ -1619,6 +1619,8 @@ export const en = {
     motionLabel: '{{joint}}, neutral zero',
     motionHow:
       'What the {{joint}} reaches inside {{window}}, {{mode}}, by goniometer: for example {{example}}. Not beyond it.',
+    motionHowFixed:
+      'The order holds the {{joint}}, {{window}}: it is not moved off that. What it stands at, by goniometer, {{mode}}: for example {{example}}.',
     motionHowFree:
       'What the {{joint}} reaches, {{mode}}, by goniometer: for example {{example}}. The order sets no limit; stop at pain.',
     neutralZeroHow: 'Three numbers, the zero in the middle when it is passed: 5-0-130, or 0-20-90.',

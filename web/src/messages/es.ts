@@ -336,8 +336,8 @@ export const es: SameShape<typeof en> = {
     goThere: 'Ir allí',
     missing: 'Aquí no hay tal caso.',
     size: 'talla {{size}}',
-    order: 'Prescripción: {{window}}, día {{count}} · {{diagnosis}}',
-    orderWindowless: 'Prescripción: día {{count}} · {{diagnosis}}',
+    order: 'Prescripción: {{window}}, día {{count}}',
+    orderWindowless: 'Prescripción: día {{count}}',
     noOrder: 'Aún sin prescripción',
     next: 'Siguiente: {{day}}',
     late: 'Retrasado desde el {{day}}',
@@ -1509,7 +1509,7 @@ export const es: SameShape<typeof en> = {
       presses: 'aprieta',
       eases: 'afloja',
     },
-    handOver: 'Confiar al paciente',
+    handOver: 'Confiar al paciente o a quien le cuida',
     handOverAgain: 'Confiar de nuevo',
     handOverNow: 'Enseñado, se confía',
     handWithin: 'Como mucho de una vez',
@@ -1518,20 +1518,20 @@ export const es: SameShape<typeof en> = {
     handHow: 'Dos partes de vuelta (1/8, 1/2) y un número entero de días.',
     airAtOnce: 'Bombeos cada vez',
     airHow: 'Un número entero de bombeos y un número entero de días.',
-    airHandedOver_one: 'Confiado: el paciente infla las celdas cada día, con {{strokes}} bombeos como mucho.',
+    airHandedOver_one: 'Confiado: en casa se inflan las celdas cada día, con {{strokes}} bombeos como mucho.',
     airHandedOver_other:
-      'Confiado: el paciente infla las celdas cada {{count}} días, con {{strokes}} bombeos como mucho.',
-    byPatientAlone: '{{what}}, por el paciente solo',
-    airTold: 'Lo que cuenta el paciente: bombeos cada vez y cuántos días pasan de una vez a la siguiente.',
+      'Confiado: en casa se inflan las celdas cada {{count}} días, con {{strokes}} bombeos como mucho.',
+    byPatientAlone: '{{what}}, en casa',
+    airTold: 'Lo que se cuenta de ello: bombeos cada vez y cuántos días pasan de una vez a la siguiente.',
     toldEvery_one: 'cada día',
     toldEvery_other: 'cada {{count}} días',
     airToldNow_one: 'Contado el {{day}}: {{strokes}} bombeos, cada día.',
     airToldNow_other: 'Contado el {{day}}: {{strokes}} bombeos, cada {{count}} días.',
     takeTold: 'Anotar lo contado',
     handedOver_one:
-      'Confiado: el paciente puede girarlo como mucho {{within}} de una vez, no antes de un día, no más allá de {{most}} desde donde se cuenta.',
+      'Confiado: en casa se puede girar como mucho {{within}} de una vez, no antes de un día, no más allá de {{most}} desde donde se cuenta.',
     handedOver_other:
-      'Confiado: el paciente puede girarlo como mucho {{within}} de una vez, no antes de {{count}} días, no más allá de {{most}} desde donde se cuenta.',
+      'Confiado: en casa se puede girar como mucho {{within}} de una vez, no antes de {{count}} días, no más allá de {{most}} desde donde se cuenta.',
     estimate: 'Cuánto aprieta: una estimación',
     estimateOf: {
       force: 'Fuerza en la almohadilla',
@@ -1633,6 +1633,8 @@ export const es: SameShape<typeof en> = {
     motionLabel: '{{joint}}, cero neutro',
     motionHow:
       'Lo que alcanza ({{joint}}) dentro de {{window}}, {{mode}}, con goniómetro: por ejemplo {{example}}. No más allá.',
+    motionHowFixed:
+      'La prescripción mantiene {{joint}}, {{window}}: no se mueve de ahí. Lo que marca el goniómetro, {{mode}}: por ejemplo {{example}}.',
     motionHowFree:
       'Lo que alcanza ({{joint}}), {{mode}}, con goniómetro: por ejemplo {{example}}. La prescripción no pone límite; pare con dolor.',
     neutralZeroHow: 'Tres números, el cero en medio si se pasa por él: 5-0-130, o 0-20-90.',

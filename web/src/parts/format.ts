@@ -51,6 +51,10 @@ export const formatReading = (value: number, unit: ReadingUnit, length: LengthUn
 export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
   extension === undefined && flexion === undefined;
 
+/** Whether an order leaves the joint no motion at all. */
+export const isFixed = ({ extension, flexion }: MotionWindow): boolean =>
+  extension !== undefined && extension === flexion;
+
 /** Where nothing is said of the joint, angles are printed as those of a knee. */
 const ofAnyJoint: JointPlane = { joint: 'knee', plane: 'sagittal' };
 
@@ -69,7 +73,7 @@ export function formatWindow(window: MotionWindow, motion?: JointPlane): string 
   const angle = (value: Degrees) => formatAngle(motion, value);
   const [first, last] = endsOf(motion ?? ofAnyJoint).map((end) => named('motionEnd', end));
   // a fixed angle is a legal order: the joint is locked there
-  if (extension === flexion) return t('order.fixed', { angle: angle(extension!) });
+  if (isFixed(window)) return t('order.fixed', { angle: angle(extension!) });
   if (flexion === undefined) return t('order.from', { from: angle(extension!), end: last! });
   if (extension === undefined) return t('order.to', { to: angle(flexion), end: first! });
   return t('order.fromTo', { from: angle(extension), to: angle(flexion) });

@@ -1,4 +1,3 @@
-import { signedAngle } from '@estribo/core/anatomy';
 import { hasEnded, orderProblems, type Order } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { phaseSpans } from '@estribo/core/calendar';
@@ -10,7 +9,7 @@ import { named, t } from '../messages';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { injuryName } from '../messages/fitting';
-import { formatAngle, formatDay } from '../parts/format';
+import { formatDay } from '../parts/format';
 import { formatNotCarriedOut } from './order-values';
 import { formatPhase } from './print-order';
 
@@ -25,20 +24,9 @@ const Facts = styled.dl`
 `;
 
 /** What is ordered beside the phases, what is not said left out. */
-const orderedBeside = ({
-  height,
-  relieve,
-  angles = [],
-  panels = [],
-  posture,
-  roll,
-}: Order): [string, string][] => [
+const orderedBeside = ({ height, relieve, panels = [], posture, roll }: Order): [string, string][] => [
   ...(height ? [[t('order.height'), named('heights', height)] as [string, string]] : []),
   ...(relieve ? [[t('order.relieve'), named('orderedValue', relieve)] as [string, string]] : []),
-  ...angles.map(({ at, ...motion }): [string, string] => [
-    t('order.angleAt', { joint: named('joints', motion.joint).toLowerCase() }),
-    formatAngle(motion, signedAngle(motion, at)),
-  ]),
   ...(panels.length > 0
     ? [[t('order.panels'), panels.map((panel) => named('panelNames', panel)).join(', ')] as [string, string]]
     : []),
@@ -51,7 +39,7 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
   const { state, today } = useWork();
   const spans = phaseSpans(order.dayZero, order.phases);
   const usual = limitedMotion(state.programme);
-  const phases = order.phases.map((phase) => formatPhase(phase, usual));
+  const phases = order.phases.map((phase) => formatPhase(order, phase, usual));
   const more = orderedBeside(order);
   return (
     <Stack $gap={12}>

@@ -25,6 +25,12 @@ test.each([
   ['both', order({ limits: [...usual, ...sideways] }), /90° flexion; Shoulder, sideways: .*60°/],
   ['an angle that it is held at', order({}, held), /^held at 30°/],
   ['a held angle and another plane', order({ limits: sideways }, held), /^held at 30°.*; Shoulder, sideways/],
+  ['a held angle and a limit of the same motion', order({ limits: usual }, held), /^held at 30°.*; .*90°/],
+  [
+    'an angle of another joint',
+    order({}, { angles: [{ joint: 'elbow', plane: 'sagittal', at: { toward: 'flexion', degrees: 90 } }] }),
+    /^Elbow: held at 90°$/,
+  ],
   [
     'a lock beside it',
     order({ locks: [{ joint: 'shoulder', at: { toward: 'forward', degrees: 20 }, when: 'sleeping' }] }),

@@ -4,16 +4,23 @@ import { named, t } from '../messages';
 import { formatAngle, formatWindow } from '../parts/format';
 
 /**
- * A phase of an order in words: each limited motion, the lock with its when, weight bearing.
+ * A phase of an order in words: each angle that a joint is held at, each limited motion, the lock with its when, weight
+ * bearing.
  * @param usual the motion that this family's order limits: its joint is not named again
  */
 export function formatPhase(
+  { angles = [] }: Pick<Order, 'angles'>,
   { limits, locks = [], weight }: Pick<OrderPhase, 'limits' | 'locks' | 'weight'>,
   usual: JointPlane | undefined,
 ): string {
   const isUsual = ({ joint, plane }: JointPlane) => joint === usual?.joint && plane === usual.plane;
+  const isFree = limits.length === 0 && angles.length === 0;
   const said = [
-    ...(limits.some(isUsual) || limits.length > 0 || !usual ? [] : [formatWindow({}, usual)]),
+    ...(isFree && usual ? [formatWindow({}, usual)] : []),
+    ...angles.map((one) => {
+      const held = t('order.heldAt', { angle: formatAngle(one, signedAngle(one, one.at)) });
+      return isUsual(one) ? held : t('order.limitOf', { motion: named('joints', one.joint), window: held });
+    }),
     ...limits.map((limit) => {
       const window = formatWindow(windowOf(limits, limit), limit);
       return isUsual(limit)
@@ -39,7 +46,7 @@ export function formatPhase(
 }
 
 /**
- * What an order limits on a day, in words: an angle that the joint is held at, or every limited motion, and the lock.
+ * What an order limits on a day, in words: every held angle, every limited motion, and the lock.
  * @param usual the motion that this family's order limits
  * @returns nothing where the order limits nothing that the family asks for
  */
@@ -47,9 +54,5 @@ export function formatInForce(order: Order, day: string, usual: JointPlane | und
   const now = phaseInForce(order, day);
   if (!now) return '';
   const { limits, locks } = now.phase;
-  const ordered = order.angles?.find(({ joint }) => joint === usual?.joint);
-  const isLimited = limits.some(({ joint, plane }) => joint === usual?.joint && plane === usual.plane);
-  if (!ordered || isLimited) return formatPhase({ limits, locks }, usual);
-  const held = t('order.heldAt', { angle: formatAngle(ordered, signedAngle(ordered, ordered.at)) });
-  return [held, formatPhase({ limits, locks }, undefined)].filter(Boolean).join('; ');
+  return formatPhase(order, { limits, locks }, usual);
 }

@@ -12,7 +12,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFree, formatWindow } from '../parts/format';
+import { isFixed, isFree, formatWindow } from '../parts/format';
 import { useDraft } from '../api/draft';
 import { ReadingField } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
@@ -117,12 +117,15 @@ export function MotionEntry({
         <p style={{ flex: 1, minWidth: 200 }}>
           {step
             ? saidEnds(step).join(', ')
-            : t(isFree(window) ? 'setting.motionHowFree' : 'setting.motionHow', {
-                window: formatWindow(window, step ?? limitedMotion(state.programme)),
-                example: formatNeutralZero(exampleMotion(window)),
-                joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
-                mode: named('mode', mode),
-              })}
+            : t(
+                `setting.${isFree(window) ? 'motionHowFree' : isFixed(window) ? 'motionHowFixed' : 'motionHow'}`,
+                {
+                  window: formatWindow(window, step ?? limitedMotion(state.programme)),
+                  example: formatNeutralZero(exampleMotion(window)),
+                  joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
+                  mode: named('mode', mode),
+                },
+              )}
         </p>
       </Row>
       {reversed && !beyond && (

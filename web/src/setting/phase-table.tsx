@@ -41,7 +41,7 @@ const saidOf = (
   { from, until, phase }: ScheduledPhase,
   order: Order,
   motion: JointPlane | undefined,
-): string => [from, until, formatPhase(order.phases[phase]!, motion)].join(' ');
+): string => [from, until, formatPhase(order, order.phases[phase]!, motion)].join(' ');
 
 /** What a case's brace is set to along the days of an order: the one in force, or one that would follow it. */
 export function phasesOf(state: CaseState, order: Order): ScheduledPhase[] {
@@ -113,7 +113,7 @@ export function PhaseTable({
                 {scheduled.until ? ` – ${formatDay(addDays(scheduled.until, -1))}` : ` ${t('schedule.on')}`}
               </td>
               <td>
-                {formatPhase(order.phases[scheduled.phase]!, motion)}
+                {formatPhase(order, order.phases[scheduled.phase]!, motion)}
                 {was && !was.has(saidOf(scheduled, order, motion)) && <Other>{t('schedule.other')}</Other>}
                 {scheduled.gap && (
                   <div>

@@ -26,7 +26,7 @@ import { degrees } from '../parts/format';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
 import { screenOf } from './kinds/all';
-import type { SettingStage } from './kinds/piece';
+import { withUnit, type SettingStage } from './kinds/piece';
 import { Moves } from './moves';
 import { formatMade, formatSetting } from './format-setting';
 import { ToldByPatient } from './use-made';
@@ -107,7 +107,7 @@ function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) 
             wanted === undefined
               ? ''
               : t('setting.wanted', {
-                  value: [words.unit, formatWanted(setting, wanted, unit)].filter(Boolean).join(' '),
+                  value: withUnit(setting, words.unit, formatWanted(setting, wanted, unit)),
                 }),
             note?.(setting) ?? '',
             setting.perChange === undefined

@@ -1,9 +1,9 @@
 import { object, string } from 'yup';
 import { joints } from '../../anatomy';
 import { finite, notReversed } from '../../brace';
+import { angleOn } from '../../order';
 import { wedgesFor } from '../heel';
 import { common, counted, countedOnce, judgeNumbers, named, numbersAt, once, settingKind } from '../kind';
-import { orderedAngle } from './angle';
 
 /** So many pieces are in: wedges under a heel, layers of a lift. Wedges follow from the angle that is ordered. */
 export const pieces = settingKind(
@@ -25,7 +25,7 @@ export const pieces = settingKind(
     wanted: ({ wedge, most }, by) => {
       const length = wedge && by.readings[wedge.reading]?.mean;
       if (!wedge || by.order === undefined) return undefined;
-      const { flexion } = orderedAngle(wedge.joint, by);
+      const { flexion } = angleOn(by.order, by.day, { joint: wedge.joint, plane: 'sagittal' });
       // nothing is ordered, or a foot that does not point: no wedge; how many for one that does follows from its length
       if (flexion === undefined || flexion <= 0) return { from: 0, to: 0 };
       const wanted = length === undefined ? undefined : wedgesFor(flexion, length, wedge.each);

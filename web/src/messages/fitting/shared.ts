@@ -19,7 +19,7 @@ export const toes = {
 /** A nail pressed white: seconds until it is pink again. */
 export const refill = {
   name: 'Nail pink again',
-  how: 'A nail pressed white, seconds until it is pink; at most 2',
+  how: 'A nail pressed white: seconds until it is pink',
   fix: 'Open the straps now and look again; call a physician if it stays.',
 };
 

@@ -14,7 +14,7 @@ import { formatNumber, signed } from '../../parts/format';
 import { ReadingField, readQuantity, type Quantity } from '../../parts/reading-field';
 import { useSaving } from '../../parts/use-saving';
 import { useMade } from '../use-made';
-import type { PieceProps, SettingScreen, SettingStage } from './piece';
+import { withUnit, type PieceProps, type SettingScreen, type SettingStage } from './piece';
 
 /** What stands behind the number: the unit of the moment for a length, else the setting's own. */
 const signOf = (setting: Setting, kind: Quantity, unit: LengthUnit, own: string | undefined): string =>
@@ -106,7 +106,7 @@ export function Numbers({
           }
           aria-label={t('setting.asWanted', { what: words.name, value: print(setting, asWanted, unit) })}
         >
-          {[words.unit, print(setting, asWanted, unit)].filter(Boolean).join(' ')}
+          {withUnit(setting, words.unit, print(setting, asWanted, unit))}
         </Button>
       )}
       {places.map((place, i) => (

@@ -30,3 +30,7 @@ export interface SettingScreen<S = Setting> {
   /** in Set it has the whole work to itself, with the joint and the order beside it; elsewhere its piece */
   Whole?: ComponentType<{ setting: S }>;
 }
+
+/** A number with the word that it is counted in: "4 wedges"; a mark is no count, its word leads: "mark 9". */
+export const withUnit = ({ kind }: Setting, word: string | undefined, shown: string): string =>
+  (kind === 'mark' ? [word, shown] : [shown, word]).filter(Boolean).join(' ');

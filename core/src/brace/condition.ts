@@ -1,4 +1,4 @@
-import { array, boolean, lazy, mixed, object, string, type Lazy, type Schema } from 'yup';
+import { array, boolean, lazy, mixed, object, string, type Schema } from 'yup';
 import { oneOfKinds, type OneOfKinds } from './union';
 
 const id = () => string().strict().required().min(1).max(80);
@@ -61,7 +61,7 @@ type Joined = { kind: 'all' | 'any'; of: Condition[] } | { kind: 'not' | 'known'
  */
 export type Condition = OneOfKinds<typeof facts> | Joined;
 
-export const conditionSchema: Lazy<object> = oneOfKinds({ ...facts, ...joined });
+export const conditionSchema: Schema<Condition> = oneOfKinds({ ...facts, ...joined });
 
 /** A condition that may be left out: what has none always holds. */
 export const optionalCondition = lazy((value: unknown) =>

@@ -1,5 +1,5 @@
 import type { InferType } from 'yup';
-import { oneOfKinds } from '../brace';
+import { oneOfKinds, statesOf } from '../brace';
 import type { CheckContext, CheckRule, CheckValue, Judged, Moment } from './kind';
 import { alike } from './kinds/alike';
 import { angleAtStop } from './kinds/angle-at-stop';
@@ -24,17 +24,10 @@ const checkKinds = {
   seen,
 };
 
-type Kinds = typeof checkKinds;
-
+export const checkSchema = oneOfKinds(statesOf(checkKinds));
 /** A check as a programme states it: a tolerance may be left to the model. Its wording hangs on its id. */
-export type ProgrammeCheck = {
-  [K in keyof Kinds]: { kind: K } & InferType<Kinds[K]['states']>;
-}[keyof Kinds];
+export type ProgrammeCheck = InferType<typeof checkSchema>;
 export type CheckKind = ProgrammeCheck['kind'];
-
-export const checkSchema = oneOfKinds(
-  Object.fromEntries(Object.entries(checkKinds).map(([kind, { states }]) => [kind, states])),
-);
 
 /** One thing looked at with the brace on. */
 export type FitCheck = (

@@ -1,123 +1,152 @@
-import type { Joint, Landmark, Plane } from '../anatomy';
-import type { Stance } from '../brace';
-import type { Degrees, Millimetres } from '../quantity';
+import { array, boolean, lazy, mixed, object, string, number, tuple, type InferType, type Schema } from 'yup';
+import { joints, landmarks, planes, type Landmark } from '../anatomy';
+import { finite, oneOfKinds, stances } from '../brace';
+import type { Millimetres } from '../quantity';
 
-interface Step {
+const landmark = () => mixed<Landmark>().oneOf(landmarks).required();
+const mode = () =>
+  string()
+    .oneOf(['active', 'passive'] as const)
+    .required();
+const modes = () => array().of(mode());
+/** A number, or a word in its place; what is no word is held against the number's schema. */
+const orWord = <W extends string, N>(word: W, others: Schema<N>) =>
+  lazy((value: unknown) =>
+    typeof value === 'string' ? string().oneOf([word]).required() : others,
+  ) as unknown as Schema<N | W>;
+
+const step = {
   /** named by the chart's axes, the record and the wording */
-  id: string;
+  id: string().strict().required().min(1).max(80),
   /** asked for, but the measuring is done without it */
-  optional?: boolean;
+  optional: boolean().strict(),
   /** taken only when the model's chart has it as an axis */
-  onlyAsAxis?: boolean;
+  onlyAsAxis: boolean().strict(),
   /** the family's practice does not name it: it is this model's own, and says so */
-  modelsOwn?: boolean;
-}
+  modelsOwn: boolean().strict(),
+};
 
-/** How the patient stands, sits or lies: the named way is confirmed; where none is named it is noted. */
-export interface StanceStep extends Step {
-  kind: 'stance';
-  stance?: Stance;
-  /** as right as the named one, where that cannot be */
-  others?: readonly Stance[];
-}
-
-/**
- * The joint's angle, read with the goniometer: put at a target, at what the order says of it, or, where none is
- * named, relaxed near the middle of its motion and noted.
- */
-export interface PostureStep extends Step {
-  kind: 'posture';
-  joint: Joint;
-  target?: Degrees | 'as-ordered';
-  tolerance: Degrees;
-}
-
-/** A landmark is felt and marked on the skin; later steps work from the mark. */
-export interface MarkStep extends Step {
-  kind: 'mark';
-  landmark: Landmark;
-}
-
-/** A joint's motion in one plane, neutral zero, inside the ordered window only. */
-export interface MotionStep extends Step {
-  kind: 'motion';
-  joint: Joint;
-  plane: Plane;
-  modes: readonly ('active' | 'passive')[];
-  /** modes in which it may be tested as well */
-  mayAlso?: readonly ('active' | 'passive')[];
-}
-
-/** Another way to the same reading where the usual one is impossible, with its larger shared part. */
-export interface Substitute {
-  how: SubstituteWay;
-  /** u_B when taken this way, in the step's unit */
-  shared: number;
-}
 export const substituteWays = ['lying', 'seated', 'over-dressing', 'other-side', 'as-told'] as const;
 export type SubstituteWay = (typeof substituteWays)[number];
 
+const substitute = object({
+  how: string().oneOf(substituteWays).required(),
+  /** u_B when taken this way, in the step's unit */
+  shared: finite().required().min(0),
+})
+  .noUnknown()
+  .default(undefined)
+  .optional();
+/** Another way to the same reading where the usual one is impossible, with its larger shared part. */
+export type Substitute = NonNullable<InferType<typeof substitute>>;
+
 /** What every reading of a number states. Unit: mm, degrees, kg or years by the step's kind. */
-interface Reading extends Step {
+const reading = {
+  ...step,
   /** two readings further apart ask for a third */
-  tolerance: number;
+  tolerance: finite().required().positive(),
   /** s_w: deviation of one reading within a person, until the clinic has its own */
-  withinPerson: number;
+  withinPerson: finite().required().positive(),
   /** u_B: what repeats share, from instrument, landmark and posture */
-  shared: number;
+  shared: finite().required().min(0),
   /** what such a reading usually is; beyond it is questioned */
-  plausible: readonly [number, number];
+  plausible: tuple([finite().required(), finite().required()]).required(),
   /** one reading is enough (common for what is told or weighed); two otherwise */
-  repeats?: 1;
+  repeats: mixed<1>().oneOf([1] as const),
   /** of stature, what it usually is: an estimate, to question a reading by */
-  ofStature?: number;
-  substitute?: Substitute;
-}
+  ofStature: number().strict().positive(),
+  substitute,
+};
+const fromTo = object({ ...reading, from: landmark(), to: landmark() });
+const ofPerson = object(reading);
 
-/** The tape goes round at a distance along the limb from a mark. */
-export interface GirthStep extends Reading {
-  kind: 'girth';
-  from: Landmark;
-  /** proximal positive */
-  distance: Millimetres;
-  /** the face of the limb along which the distance is laid off, where it matters */
-  along?: 'medial';
-}
+/** What each kind of step states beside its kind. */
+const stepKinds = {
+  /** how the patient stands, sits or lies: the named way is confirmed; where none is named it is noted */
+  stance: object({
+    ...step,
+    stance: string().oneOf(stances),
+    /** as right as the named one, where that cannot be */
+    others: array().of(string().oneOf(stances).required()),
+  }),
+  /**
+   * the joint's angle, read with the goniometer: put at a target, at what the order says of it, or, where none is named,
+   * relaxed near the middle of its motion and noted
+   */
+  posture: object({
+    ...step,
+    joint: string().oneOf(joints).required(),
+    target: orWord('as-ordered', finite()),
+    tolerance: finite().required().positive(),
+  }),
+  /** a landmark is felt and marked on the skin; later steps work from the mark */
+  mark: object({ ...step, landmark: landmark() }),
+  /** a joint's motion in one plane, neutral zero, inside the ordered window only */
+  motion: object({
+    ...step,
+    joint: string().oneOf(joints).required(),
+    plane: string().oneOf(planes).required(),
+    modes: modes().min(1).required(),
+    /** modes in which it may be tested as well */
+    mayAlso: modes(),
+  }),
+  /** the tape goes round at a distance along the limb from a mark */
+  girth: object({
+    ...reading,
+    from: landmark(),
+    /** mm, proximal positive; or left to the model */
+    distance: orWord('model', finite().required()),
+    /** the face of the limb along which the distance is laid off, where it matters */
+    along: string().oneOf(['medial'] as const),
+  }),
+  /** straight along the limb */
+  distance: fromTo,
+  /** along the body's curve */
+  curve: fromTo,
+  /** plumb */
+  height: fromTo,
+  /** calliper across a place */
+  width: object({
+    ...reading,
+    at: landmark(),
+    across: string()
+      .oneOf(['mediolateral', 'anteroposterior'] as const)
+      .required(),
+  }),
+  /** the inclinometer laid on the back at a share of the way along the spine; leaning forward positive */
+  inclination: object({
+    ...reading,
+    from: landmark(),
+    to: landmark(),
+    /** 0 at `from`, 1 at `to` */
+    at: finite().required().min(0).max(1),
+  }),
+  /** of the whole person: weight in kg, age in years, stature in mm, the foot's length in mm (ISO 9407) */
+  mass: ofPerson,
+  age: ofPerson,
+  stature: ofPerson,
+  shoe: ofPerson,
+};
 
-/** Straight along the limb (distance), along the body's curve (curve), or plumb (height). */
-export interface LengthStep extends Reading {
-  kind: 'distance' | 'curve' | 'height';
-  from: Landmark;
-  to: Landmark;
-}
+/** A step of measuring as a programme states it, whoever wrote it. */
+export const stepSchema = oneOfKinds(stepKinds);
+/** A step as a programme states it: a distance may be left to the model. */
+export type ProtocolStep = InferType<typeof stepSchema>;
 
-/** Calliper across a place. */
-export interface WidthStep extends Reading {
-  kind: 'width';
-  at: Landmark;
-  across: 'mediolateral' | 'anteroposterior';
-}
-
-/** The inclinometer laid on the back at a share of the way along the spine; leaning forward positive. */
-export interface InclinationStep extends Reading {
-  kind: 'inclination';
-  from: Landmark;
-  to: Landmark;
-  /** 0 at `from`, 1 at `to` */
-  at: number;
-}
-
-/** Of the whole person: weight in kg, age in years, stature in mm, the foot's length in mm (ISO 9407). */
-export interface PersonStep extends Reading {
-  kind: 'mass' | 'age' | 'stature' | 'shoe';
-}
+type StepOf<K extends ProtocolStep['kind']> = Extract<ProtocolStep, { kind: K }>;
+export type StanceStep = StepOf<'stance'>;
+export type PostureStep = StepOf<'posture'>;
+export type MarkStep = StepOf<'mark'>;
+export type MotionStep = StepOf<'motion'>;
+export type GirthStep = Omit<StepOf<'girth'>, 'distance'> & { distance: Millimetres };
+export type LengthStep = StepOf<'distance' | 'curve' | 'height'>;
+export type WidthStep = StepOf<'width'>;
+export type InclinationStep = StepOf<'inclination'>;
+export type PersonStep = StepOf<'mass' | 'age' | 'stature' | 'shoe'>;
 
 export type ReadingStep = GirthStep | LengthStep | WidthStep | InclinationStep | PersonStep;
+/** A step as it is taken: every distance is known. */
 export type MeasuringStep = StanceStep | PostureStep | MarkStep | MotionStep | ReadingStep;
-
-/** A step as a programme states it: a distance may be left to the model. */
-export type ProtocolStep =
-  Exclude<MeasuringStep, GirthStep> | (Omit<GirthStep, 'distance'> & { distance: Millimetres | 'model' });
 
 export const readingKinds = [
   'girth',

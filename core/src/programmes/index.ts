@@ -1,10 +1,12 @@
 export { limitedMotion, notCarriedOut } from './carries-out';
-export { orderedThings, type FamilyWords, type OrderedThing, type Programme } from './programme';
+export type { FamilyWords } from './family-words';
+export { orderedThings, programmeSchema, type OrderedThing, type Programme } from './programme';
 export {
   chartBandFaults,
   chartOf,
   checksOf,
   modelProblems,
+  modelSchema,
   operationsOf,
   partsOf,
   programmeOf,
@@ -14,7 +16,6 @@ export {
 } from './model';
 export { kneePad, kneeStrap } from './knee-ligament-frame';
 export { currentModel, currentProgramme, withIncrement } from './upcast';
-export { modelSchema, programmeSchema } from './schema';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';
 export { ownInjuries, withOwnInjuries } from './own-injuries';

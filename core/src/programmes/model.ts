@@ -1,52 +1,71 @@
-import type { Part } from '../brace';
+import { array, boolean, object, string, type InferType } from 'yup';
+import { allById, byId, finite, partSchema, type Part } from '../brace';
 import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
-import type { Minutes, Millimetres } from '../quantity';
-import type { FrameLimits, Operation, PlasticData } from '../shaping';
+import { frameSchema, plasticSchema, type Operation } from '../shaping';
 import {
+  hardwareSchema,
   isOnHinge,
+  statedSchema,
   stopsSettingOf,
   withStated,
   type Setting,
-  type StatedSettings,
-  type StopHardware,
 } from '../setting';
-import { partsOfStep, type Sequence } from '../strapping';
-import { bandFaults, type BandFault, type Chart } from '../sizing';
-import type { FamilyWords, Programme } from './programme';
+import { partsOfStep, sequenceSchema, type Sequence } from '../strapping';
+import { bandFaults, chartSchema, type BandFault, type Chart } from '../sizing';
+import { listWords, stepWords } from './family-words';
+import type { Programme } from './programme';
+
+const name = () => string().strict().required().min(1).max(80);
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
-export interface BraceModel {
-  id: string;
-  version: number;
-  name: string;
-  maker: string;
+export const modelSchema = object({
+  id: name(),
+  version: finite().required().integer().positive(),
+  name: name(),
+  maker: name(),
   /** the family it belongs to */
-  programme: string;
+  programme: name(),
   /** its numbers are invented, or nobody has confirmed yet that they are the maker's: it says so */
-  invented: boolean;
+  invented: boolean().required(),
   /** whether left and right are two braces; either side where it is not said */
-  sided?: boolean;
+  sided: boolean().strict(),
   /** which of a family's variants it is: bow-leg or knock-knee, low or tall */
-  variant?: string;
-  distances: Record<string, Millimetres>;
-  chart: Chart;
-  hinge?: StopHardware;
-  frame?: FrameLimits;
+  variant: string().strict().min(1).max(80),
+  /** mm, by measuring step */
+  distances: allById(finite().required()),
+  chart: chartSchema,
+  hinge: hardwareSchema,
+  frame: frameSchema,
   /** of the plastic that an operation heats, by the operation's id */
-  plastics?: Record<string, PlasticData>;
+  plastics: byId(plasticSchema),
   /** of the family's settings, by id, what this model states in its place: range, steps, what a turn does, force lines */
-  settings?: StatedSettings;
+  settings: statedSchema,
   /** its own parts, in place of the family's of the same id or beside them */
-  parts: Part[];
-  tolerances: Record<string, { from: Millimetres; to: Millimetres }>;
+  parts: array().of(partSchema).max(80).required(),
+  /** mm, by check */
+  tolerances: allById(
+    object({ from: finite().required(), to: finite().required() }).strict().noUnknown().required(),
+  ),
   /** lists of the maker's own, entered by the clinic from the leaflet; beside the family's, or in place of one of the same id */
-  sequences?: Sequence[];
+  sequences: array().of(sequenceSchema).max(20),
   /** what its own lists and steps say */
-  words?: Pick<FamilyWords, 'lists' | 'steps'>;
-  /** how wearing grows by this maker; absent: it is asked for where it is planned */
-  wear?: { firstDay: Minutes; grow: Minutes; everyDays: number; ceiling: Minutes };
-}
+  words: object({ lists: listWords, steps: stepWords }).noUnknown().default(undefined).optional(),
+  /** how wearing grows by this maker, minutes; absent: it is asked for where it is planned */
+  wear: object({
+    firstDay: finite().required().positive(),
+    grow: finite().required().min(0),
+    everyDays: finite().required().integer().positive(),
+    ceiling: finite().required().positive(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+})
+  .strict()
+  .noUnknown()
+  .required();
+export type BraceModel = InferType<typeof modelSchema>;
 
 export type ModelProblem =
   | { problem: 'no-distance'; step: string }

@@ -1,6 +1,6 @@
 import { ownInjuries, withOwnInjuries } from './own-injuries';
 import { programmes } from './all';
-import { programmeSchema } from './schema';
+import { programmeSchema } from './programme';
 
 const family = programmes.find(({ id }) => id === 'ankle-walker')!;
 

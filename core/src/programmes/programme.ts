@@ -1,16 +1,17 @@
-import type { Joint, Region } from '../anatomy';
-import type { Condition, Part } from '../brace';
-import type { ProgrammeCheck } from '../checking';
-import type { ProtocolStep } from '../measuring';
-import type { Degrees } from '../quantity';
-import type { Stage } from '../record';
-import type { FollowedByFamily } from '../reviewing';
-import type { Finding } from '../screening';
-import type { PathPoint, Setting } from '../setting';
-import type { Operation } from '../shaping';
-import type { BetweenRule, DisagreeRule } from '../sizing';
-import type { Sequence } from '../strapping';
-import type { WearLine } from '../wearing';
+import { array, mixed, number, object, string, type InferType } from 'yup';
+import { joints, regionNames } from '../anatomy';
+import { finite, optionalCondition, partSchema } from '../brace';
+import { checkSchema } from '../checking';
+import { stepSchema } from '../measuring';
+import { stages } from '../record';
+import { followedSchema } from '../reviewing';
+import { findings, type Finding } from '../screening';
+import { pathSchema, settingSchema } from '../setting';
+import { operationSchema } from '../shaping';
+import { betweenRules, disagreeRules } from '../sizing';
+import { sequenceSchema } from '../strapping';
+import { wearLinesSchema } from '../wearing';
+import { familyWords } from './family-words';
 
 /** What an order may say that a brace carries out. */
 export const orderedThings = [
@@ -25,128 +26,142 @@ export const orderedThings = [
 ] as const;
 export type OrderedThing = (typeof orderedThings)[number];
 
-/** What a family says of its lists, steps and checks, each by its id. In a clinic's own programme it travels with it. */
-export interface FamilyWords {
-  /** why there is nothing to do in a stage, by the stage */
-  notNeeded?: Record<string, string>;
-  lists?: Record<string, string>;
-  /** how it is cared for, where that is its own */
-  care?: Record<string, string>;
-  /** how it is worn */
-  wear?: Record<string, string>;
-  /** what its parts are called */
-  parts?: Record<string, string>;
-  /** injuries that are this clinic's own codes */
-  injuries?: Record<string, string>;
-  settings?: Record<
-    string,
-    {
-      name: string;
-      how: string;
-      caution?: string;
-      places?: Record<string, string>;
-      unit?: string;
-      /** what in and out are called, where that is its own */
-      in?: string;
-      out?: string;
-      /** what is observed, by its id, in `until …` */
-      observed?: Record<string, string>;
-    }
-  >;
-  steps?: Record<
-    string,
-    {
-      name: string;
-      hold: string;
-      caution?: string;
-      /** what is looked at after it, or after each of its parts */
-      look?: string;
-      /** what goes wrong, and what then */
-      wrong?: string;
-    }
-  >;
-  operations?: Record<
-    string,
-    {
-      name: string;
-      how: string;
-      caution?: string;
-      /** what has to be so before it is begun */ first?: string;
-      ways?: Record<string, string>;
-    }
-  >;
-  checks?: Record<
-    string,
-    {
-      name: string;
-      how?: string;
-      /** what mends it */
-      fix: string;
-      /** the trade's words for yes and no */
-      yes?: string;
-      no?: string;
-      /** a number under zero, with {{amount}} in it */
-      minus?: string;
-      /** what its number is of, and what the other one is of */
-      value?: string;
-      reference?: string;
-    }
-  >;
+const name = () => string().strict().required().min(1).max(80);
+
+/** Ids of a list that may be none, and whose members may be no objects: each is a fault of its own. */
+const idsIn = (list: unknown): string[] =>
+  Array.isArray(list)
+    ? list.flatMap((one: { id?: unknown } | null) => (typeof one?.id === 'string' ? one.id : []))
+    : [];
+
+/** What a list names, by itself or as a step. */
+const namesIn = (list: unknown): string[] =>
+  Array.isArray(list)
+    ? list.flatMap((one: string | { step?: unknown } | null) => {
+        const named = typeof one === 'string' ? one : one?.step;
+        return typeof named === 'string' ? [named] : [];
+      })
+    : [];
+
+/** What the lists, settings and reviews of a programme name and it does not have: settings, checks, work, lists, measuring steps. */
+function namedAndMissing({
+  settings,
+  checks,
+  sequences,
+  operations,
+  measuring,
+  followed,
+}: {
+  measuring?: unknown;
+  followed?: Partial<Record<'motions' | 'readings' | 'settings' | 'growth', unknown>> | null;
+  settings?: unknown;
+  checks?: unknown;
+  sequences?: unknown;
+  operations?: unknown;
+}): string[] {
+  const has = {
+    setting: idsIn(settings),
+    check: idsIn(checks),
+    until: idsIn(checks),
+    list: idsIn(sequences),
+    // where it says nothing of its work, uprights are bent and pads placed
+    operation: operations === undefined ? ['bend-uprights', 'place-pads'] : idsIn(operations),
+  };
+  const steps = (Array.isArray(sequences) ? sequences : []).flatMap((list: { steps?: unknown } | null) =>
+    Array.isArray(list?.steps) ? (list.steps as unknown[]) : [],
+  );
+  const reopened = (Array.isArray(settings) ? settings : []).flatMap((one: { reopens?: unknown } | null) =>
+    Array.isArray(one?.reopens) ? (one.reopens as unknown[]) : [],
+  );
+  return [
+    ...steps.flatMap((step) =>
+      Object.entries(has).flatMap(([field, ids]) => {
+        const named = (step as Record<string, unknown> | null)?.[field];
+        return typeof named === 'string' && !ids.includes(named) ? [named] : [];
+      }),
+    ),
+    ...reopened.filter((id): id is string => typeof id === 'string' && !has.check.includes(id)),
+    ...namesIn(followed?.motions).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.readings).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.growth).filter((id) => !idsIn(measuring).includes(id)),
+    ...namesIn(followed?.settings).filter((id) => !has.setting.includes(id)),
+  ];
 }
 
 /**
- * A brace family as data: what is looked at, read, set, shaped, strapped, checked and worn, in the
- * order of the work. The engines read it; none of them knows a family by name. What a family leaves out
- * (stops, a sequence, checks) Estribo does not cover for it, and says so.
+ * A brace family as data, whoever wrote it: what is looked at, read, set, shaped, strapped, checked and worn, in the order of
+ * the work. The engines read it; none of them knows a family by name. What a family leaves out (stops, a sequence, checks)
+ * Estribo does not cover for it, and says so.
  */
-export interface Programme {
-  id: string;
-  version: number;
+export const programmeSchema = object({
+  id: name(),
+  version: finite().required().integer().positive(),
   /** of a clinic's own programme; those that ship have their title in the message file */
-  title?: string;
+  title: string().strict().min(3).max(80),
   /** of a clinic's own programme: the family it was copied from, whose models it takes */
-  base?: string;
+  base: string().strict().max(80),
   /** of a clinic's own programme: what its lists, steps and checks say */
-  words?: FamilyWords;
+  words: familyWords,
   /** which part of the body; the region says whether there are two sides of it */
-  region: Region;
+  region: string().oneOf(regionNames).required(),
   /** the joint whose motion the order limits, if any */
-  joint?: Joint;
+  joint: string().oneOf(joints),
   /** what of an order it carries out, and is asked for first; its joint's motion where that is limited */
-  ordered?: OrderedThing[];
+  ordered: array().of(string().oneOf(orderedThings).required()),
   /** the injuries it is ordered for most, asked for first; codes of its own have their words with it */
-  injuries?: string[];
+  injuries: array().of(name()).max(40),
   /** where the school of this family puts the hinge against the side midline */
-  hinge?: 'behind-midline' | 'on-midline';
-  /** the knee's angle while donning */
-  donning?: Degrees;
+  hinge: string().oneOf(['behind-midline', 'on-midline'] as const),
+  /** the knee's angle while donning, degrees */
+  donning: number().strict().min(0).max(120),
   /** where the joint's centre is by its angle, as the clinic states it; else it stands still where it is estimated */
-  jointCentre?: PathPoint[];
+  jointCentre: pathSchema,
   /** what qualifies a fitting here; the danger signs are asked whatever stands here */
-  findings: Finding[];
+  findings: array()
+    .of(
+      mixed<Finding>()
+        .oneOf(Object.keys(findings) as Finding[])
+        .required(),
+    )
+    .min(1)
+    .required(),
   /** movement and sensation in arms and legs are noted before it goes on and after it is on */
-  limbs?: 'before-and-after';
-  measuring: ProtocolStep[];
+  limbs: string().oneOf(['before-and-after'] as const),
+  measuring: array().of(stepSchema).required(),
   /** readings that a chart of this family may use, the primary one first; none where it comes in one size */
-  axes: string[];
+  axes: array().of(name()).required(),
   /** the family's or the clinic's own rules, in place of the chart's */
-  between?: BetweenRule;
-  disagree?: DisagreeRule;
-  /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
-  parts: Part[];
+  between: string().oneOf(betweenRules),
+  disagree: string().oneOf(disagreeRules),
   /** what is set on it: stops, locks, lengths, corrections, parts that may be left out */
-  settings: Setting[];
+  settings: array().of(settingSchema).max(40).required(),
   /** work on the brace itself that practice knows of it; where it says nothing, uprights are bent and pads placed */
-  operations?: Operation[];
+  operations: array().of(operationSchema).max(40),
   /** stages in which this family has nothing to do, or has it only in some cases; its words say why */
-  notNeeded?: { stage: Stage; when?: Condition | undefined }[];
+  notNeeded: array().of(
+    object({ stage: string().oneOf(stages).required(), when: optionalCondition })
+      .noUnknown()
+      .required(),
+  ),
   /** how it is cared for, line by line; where it says nothing, as pads, liners and hinges are */
-  care?: string[];
+  care: array().of(name()).max(20),
   /** what reviews follow; where it says nothing, what was measured */
-  followed?: FollowedByFamily;
+  followed: followedSchema,
   /** how it is worn, line by line; the order and the model's numbers stand beside it */
-  wear?: WearLine[];
+  wear: wearLinesSchema,
+  /** the parts every brace of this family has, where they usually lie; a model states its own in their place */
+  parts: array().of(partSchema).max(80).required(),
   /** how it goes on and comes off */
-  sequences: Sequence[];
-  checks: ProgrammeCheck[];
-}
+  sequences: array().of(sequenceSchema).max(20).required(),
+  checks: array().of(checkSchema).max(60).required(),
+})
+  .strict()
+  .noUnknown()
+  .required()
+  .test('names', 'names what it does not have', (programme, { createError }) => {
+    const missing = namedAndMissing(programme ?? {});
+    return (
+      missing.length === 0 || createError({ message: `names what it does not have: ${missing.join(', ')}` })
+    );
+  });
+export type Programme = InferType<typeof programmeSchema>;

@@ -6,7 +6,7 @@ import pins from './pins.json';
 import { stages } from '../record';
 import type { BraceModel } from './model';
 import type { Programme } from './programme';
-import { programmeSchema } from './schema';
+import { programmeSchema } from './programme';
 import { currentModel, currentProgramme } from './upcast';
 
 test.each(programmes.map((programme) => [programme.id, programme] as const))(

@@ -23,7 +23,7 @@ export const girth = (
   id: string,
   from: Landmark,
   distance: number | 'model',
-  plausible: readonly [number, number],
+  plausible: [number, number],
   more: Extra<GirthStep> = {},
 ): ProtocolStep => ({
   kind: 'girth',
@@ -43,7 +43,7 @@ export const length = (
   id: string,
   from: Landmark,
   to: Landmark,
-  plausible: readonly [number, number],
+  plausible: [number, number],
   more: Extra<LengthStep> = {},
 ): ProtocolStep => ({
   kind,
@@ -62,7 +62,7 @@ export const width = (
   id: string,
   at: Landmark,
   across: WidthStep['across'],
-  plausible: readonly [number, number],
+  plausible: [number, number],
   more: Extra<WidthStep> = {},
 ): ProtocolStep => ({
   kind: 'width',
@@ -107,7 +107,7 @@ export const anklePosture = posture('ankle-posture', 'ankle', 'as-ordered');
 export const elbowPosture = (target: number) => posture('elbow-posture', 'elbow', target, 10);
 
 /** How the patient stands, sits or lies: named by the family, with what is as right; else noted. */
-export const stance = (named?: Stance, others?: readonly Stance[]): ProtocolStep => ({
+export const stance = (named?: Stance, others?: Stance[]): ProtocolStep => ({
   kind: 'stance',
   id: named ?? 'stance',
   ...(named ? { stance: named } : {}),

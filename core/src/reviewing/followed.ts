@@ -44,7 +44,8 @@ export const followedSchema = object({
   growth: ids(),
 })
   .noUnknown()
-  .default(undefined);
+  .default(undefined)
+  .optional();
 export type FollowedByFamily = NonNullable<InferType<typeof followedSchema>>;
 
 /** A motion that is tested again: by its step (none for the one that the order limits), in one mode or whichever, on a side. */

@@ -148,13 +148,13 @@ test('when swelling has fallen the girths of the visit point to another size; on
     disagree: 'larger' as const,
   };
   const girth = {
-    kind: 'girth',
-    from: 'mid-kneecap',
+    kind: 'girth' as const,
+    from: 'mid-kneecap' as const,
     tolerance: 5,
     withinPerson: 2.5,
     shared: 3,
-    plausible: [250, 950],
-  } as const;
+    plausible: [250, 950] as [number, number],
+  };
   const steps = [
     { ...girth, id: 'girth-above', distance: 150 },
     { ...girth, id: 'girth-below', distance: -150 },

@@ -1,3 +1,5 @@
+import { array, object, type InferType } from 'yup';
+import { finite } from '../brace';
 import type { Degrees, Millimetres } from '../quantity';
 
 /*
@@ -13,10 +15,27 @@ export interface Spot {
   proximal: Millimetres;
 }
 
-/** Where the joint's centre is at an angle. */
-export interface PathPoint extends Spot {
-  angle: Degrees;
-}
+/** Where the joint's centre is at an angle, mm from where it is estimated. */
+const pathPoint = object({
+  angle: finite().required().min(-180).max(180),
+  forward: finite().required().min(-100).max(100),
+  proximal: finite().required().min(-100).max(100),
+})
+  .noUnknown()
+  .required();
+export type PathPoint = InferType<typeof pathPoint>;
+
+/** The way that a joint's centre goes, its angles rising. */
+export const pathSchema = array()
+  .of(pathPoint)
+  .min(1)
+  .max(40)
+  .test('rising', 'must have angles that rise', (path = []) =>
+    path.every(
+      (point: { angle?: number } | null, i) =>
+        i === 0 || !(Number(point?.angle) <= Number((path[i - 1] as typeof point)?.angle)),
+    ),
+  );
 
 /** How the brace's shank part lies against the shank: shifted towards the hip along it, pressed forward across it. */
 export interface Travel {

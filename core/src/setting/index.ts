@@ -9,6 +9,7 @@ export {
   type StopHardware,
   type StopProblem,
   type StopRule,
+  hardwareSchema,
 } from './stops';
 export {
   onePlace,
@@ -74,6 +75,7 @@ export {
   type BestPlace,
   type Hinge,
   type HingeType,
+  pathSchema,
   type PathPoint,
   type Spot,
   type Travel,

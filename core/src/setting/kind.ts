@@ -1,12 +1,5 @@
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
-import {
-  finite,
-  oneOfKinds,
-  optionalCondition,
-  optionalPosture,
-  placeSchema,
-  type OneOfKinds,
-} from '../brace';
+import { finite, oneOfKinds, optionalCondition, optionalPosture, placeSchema } from '../brace';
 import type { ClinicDay } from '../calendar';
 import type { Order } from '../order';
 import type { Degrees } from '../quantity';
@@ -39,7 +32,7 @@ const goals = {
 const whatFollows = ['walk', 'ask'] as const;
 
 const moveSchema = object({
-  goal: oneOfKinds(goals) as unknown as Schema<OneOfKinds<typeof goals>>,
+  goal: oneOfKinds(goals),
   posture: optionalPosture,
   /** the places one after the other: the upper screw, then the lower */
   order: array().of(id()).max(6),

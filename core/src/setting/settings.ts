@@ -1,5 +1,5 @@
-import { lazy, mixed, object, type InferType } from 'yup';
-import { oneOfKinds } from '../brace';
+import { mixed, object, type InferType } from 'yup';
+import { byId, oneOfKinds, statesOf } from '../brace';
 import { daysBetween, phaseOn, type ClinicDay } from '../calendar';
 import type {
   JudgedSetting,
@@ -40,17 +40,10 @@ const settingKinds = {
   fitted,
 };
 
-type Kinds = typeof settingKinds;
-
+export const settingSchema = oneOfKinds(statesOf(settingKinds));
 /** Something that is set on a brace, and is a fact once it is. */
-export type Setting = {
-  [K in keyof Kinds]: { kind: K } & InferType<Kinds[K]['states']>;
-}[keyof Kinds];
+export type Setting = InferType<typeof settingSchema>;
 export type SettingKind = Setting['kind'];
-
-export const settingSchema = oneOfKinds(
-  Object.fromEntries(Object.entries(settingKinds).map(([kind, { states }]) => [kind, states])),
-);
 
 /** What a model states of its family's settings, by their ids, in place of what the family states. */
 export type StatedSettings = Readonly<Record<string, object>>;
@@ -73,17 +66,10 @@ const restated = [
   'sole',
 ];
 
-export const statedSchema = lazy((value: unknown) =>
-  object(
-    Object.fromEntries(
-      Object.keys(typeof value === 'object' && value !== null ? value : {}).map((id) => [
-        id,
-        object(Object.fromEntries(restated.map((field) => [field, mixed()])))
-          .noUnknown()
-          .required(),
-      ]),
-    ),
-  ).default(undefined),
+export const statedSchema = byId<object>(
+  object(Object.fromEntries(restated.map((field) => [field, mixed()])))
+    .noUnknown()
+    .required(),
 );
 
 /**

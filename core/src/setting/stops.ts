@@ -1,22 +1,28 @@
+import { array, object, string, type InferType } from 'yup';
+import { finite } from '../brace';
 import type { MotionWindow } from '../order';
 import type { Degrees } from '../quantity';
 
 /** Wedges pushed in, a dial's detents, pieces screwed in. */
 export const hardwareKinds = ['wedges', 'dial', 'screwed'] as const;
 
-/** What a hinge can be set to: its pieces, or the detents of its dial. */
-export interface StopHardware {
+/** What a hinge can be set to: its pieces, or the detents of its dial. Degrees. */
+export const hardwareSchema = object({
   /** wedges where it says nothing */
-  kind?: (typeof hardwareKinds)[number];
-  extension: Degrees[];
-  flexion: Degrees[];
+  kind: string().oneOf(hardwareKinds),
+  extension: array().of(finite().required()).min(1).required(),
+  flexion: array().of(finite().required()).required(),
   /** the angles at which it can be locked, apart from its stops */
-  lock?: Degrees[];
+  lock: array().of(finite().required()),
   /** the pieces that are in when it comes; asked about where they are not as ordered */
-  installed?: { extension?: Degrees; flexion?: Degrees };
+  installed: object({ extension: finite(), flexion: finite() }).noUnknown().default(undefined).optional(),
   /** degrees that the soft tissue lets the limb go beyond a stop, as the model states it: offered as a buffer */
-  gives?: Degrees;
-}
+  gives: finite().positive().max(20),
+})
+  .noUnknown()
+  .default(undefined)
+  .optional();
+export type StopHardware = NonNullable<InferType<typeof hardwareSchema>>;
 
 /** What the family asks of its stops whatever the order says. */
 export interface StopRule {

@@ -1,6 +1,8 @@
+import { array, boolean, object, string, type InferType } from 'yup';
+import { byId, finite } from '../brace';
 import type { WorkDone } from './kind';
 import type { Degrees, Millimetres } from '../quantity';
-import { furthestAngle, materialRules, type BarSection } from './material';
+import { barSection, furthestAngle, materialRules } from './material';
 
 export interface Bend {
   /** the bar's id */
@@ -11,35 +13,58 @@ export interface Bend {
   amount: Degrees;
 }
 
-/** What of a bar is bent and with what; stated by its maker. A bar that nothing is stated of is bent and not planned. */
-export interface BarData extends BarSection {
-  /** how wide the irons are: bends stand no nearer to each other */
-  jaw: Millimetres;
-  /** stretches that are not bent, and why */
-  keepOut?: { from: Millimetres; to: Millimetres; why: KeepOut }[] | undefined;
-  /** bars of the frame that are not bent at all: the side with coronal hinges */
-  unbent?: string[] | undefined;
-  /** how a bar comes, by its id, off the straight-edge; straight where nothing is said */
-  supplied?: Record<string, { at: Millimetres; out: Millimetres }[]> | undefined;
-}
-
 export const keepOuts = ['shim', 'slots', 'coronal-hinge'] as const;
 export type KeepOut = (typeof keepOuts)[number];
 
+const barData = barSection
+  .shape({
+    /** mm that the irons are wide: bends stand no nearer to each other */
+    jaw: finite().positive().max(100).required(),
+    /** stretches that are not bent, and why */
+    keepOut: array().of(
+      object({
+        from: finite().required(),
+        to: finite().required(),
+        why: string().oneOf(keepOuts).required(),
+      })
+        .noUnknown()
+        .required(),
+    ),
+    /** bars of the frame that are not bent at all: the side with coronal hinges */
+    unbent: array().of(string().strict().required().min(1).max(80)).max(20),
+    /** how a bar comes, by its id, off the straight-edge, mm; straight where nothing is said */
+    supplied: byId(
+      array()
+        .of(object({ at: finite().required(), out: finite().required() }).noUnknown().required())
+        .min(2)
+        .max(80)
+        .required(),
+    ),
+  })
+  .noUnknown()
+  .default(undefined)
+  .optional();
+/** What of a bar is bent and with what; stated by its maker. A bar that nothing is stated of is bent and not planned. */
+export type BarData = NonNullable<InferType<typeof barData>>;
+
 /** What a frame takes, by its maker. */
-export interface FrameLimits {
+export const frameSchema = object({
   /** may it be bent cold at all */
-  bendable: boolean;
-  /** no bend nearer to the hinge than this */
-  hingeZone: Millimetres;
-  /** reach of the uprights from the hinge */
-  reach: { proximal: Millimetres; distal: Millimetres };
+  bendable: boolean().required(),
+  /** no bend nearer to the hinge than so many mm */
+  hingeZone: finite().required().min(0),
+  /** mm that the uprights reach from the hinge; a bar that stands on its mark reaches one way alone */
+  reach: object({ proximal: finite().required().positive(), distal: finite().required().min(0) }).noUnknown(),
   /** largest angle that one pass may leave */
-  increment: Degrees;
-  /** all bends of one bar together */
-  total: Degrees;
-  bar?: BarData | undefined;
-}
+  increment: finite().required().positive(),
+  /** all bends of one bar together, degrees */
+  total: finite().required().positive(),
+  bar: barData,
+})
+  .noUnknown()
+  .default(undefined)
+  .optional();
+export type FrameLimits = NonNullable<InferType<typeof frameSchema>>;
 
 export const bendProblems = [
   'not-bendable',

@@ -1,4 +1,5 @@
-import type { Minutes } from '../quantity';
+import { object, type InferType } from 'yup';
+import { finite } from '../brace';
 
 export const heatEvents = ['begun', 'stage', 'read', 'paused', 'resumed', 'wrong', 'ended'] as const;
 
@@ -97,9 +98,12 @@ export const heatRuns: readonly HeatRun[] = [
 export const heatRun = (id: string): HeatRun | undefined => heatRuns.find((run) => run.id === id);
 
 /** What a model states of the plastic that an operation heats. */
-export interface PlasticData {
-  /** it waits so long from the end of the heat before it touches skin */
-  waits: Minutes;
+export const plasticSchema = object({
+  /** it waits so many minutes from the end of the heat before it touches skin */
+  waits: finite().positive().max(120).required(),
   /** °C over which it still forms */
-  formsAbove: number;
-}
+  formsAbove: finite().positive().max(300).required(),
+})
+  .noUnknown()
+  .required();
+export type PlasticData = InferType<typeof plasticSchema>;

@@ -2,6 +2,7 @@ export {
   bendOf,
   bendProblems,
   coronalSet,
+  frameSchema,
   jawOf,
   judgeBend,
   keepOuts,
@@ -49,6 +50,7 @@ export { heatClock, type HeatNow } from './heat';
 export {
   heatRun,
   heatRuns,
+  plasticSchema,
   type HeatCaution,
   type HeatRun,
   type HeatStage,

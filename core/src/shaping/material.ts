@@ -1,4 +1,6 @@
-import type { Degrees, Millimetres } from '../quantity';
+import { object, string, type InferType } from 'yup';
+import { finite } from '../brace';
+import type { Degrees } from '../quantity';
 
 /**
  * What bars are made of. Strength and stiffness are typical values of common alloys, from memory; what a maker states of a bar
@@ -29,17 +31,18 @@ export const materialRules: Readonly<Record<BarMaterial, MaterialRule>> = {
 };
 
 /** A bar between the irons. */
-export interface BarSection {
-  material: BarMaterial;
-  /** across the bend */
-  thickness: Millimetres;
-  width: Millimetres;
-  /** how far apart the irons take hold */
-  spread: Millimetres;
+export const barSection = object({
+  material: string().oneOf(barMaterials).required(),
+  /** mm, across the bend */
+  thickness: finite().positive().max(20).required(),
+  width: finite().positive().max(80).required(),
+  /** mm that the irons take hold apart */
+  spread: finite().positive().max(300).required(),
   /** MPa, where the maker states them of this bar */
-  yields?: number | undefined;
-  modulus?: number | undefined;
-}
+  yields: finite().positive().max(3000),
+  modulus: finite().positive().max(500_000),
+});
+export type BarSection = InferType<typeof barSection>;
 
 const degrees = 180 / Math.PI;
 

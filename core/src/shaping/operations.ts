@@ -1,5 +1,5 @@
 import type { InferType } from 'yup';
-import { oneOfKinds, type Part } from '../brace';
+import { oneOfKinds, statesOf, type Part } from '../brace';
 import type { FrameLimits } from './bends';
 import type { OperationRule } from './kind';
 import { bend } from './kinds/bend';
@@ -13,17 +13,10 @@ import { trim } from './kinds/trim';
 /** Every kind of operation, each from its own file. */
 const operationKinds = { bend, mould, flare, trim, cut, pad, exchange };
 
-type Kinds = typeof operationKinds;
-
+export const operationSchema = oneOfKinds(statesOf(operationKinds));
 /** Work on the brace itself: what is done, on which part, how much, what it requires first. */
-export type Operation = {
-  [K in keyof Kinds]: { kind: K } & InferType<Kinds[K]['states']>;
-}[keyof Kinds];
+export type Operation = InferType<typeof operationSchema>;
 export type OperationKind = Operation['kind'];
-
-export const operationSchema = oneOfKinds(
-  Object.fromEntries(Object.entries(operationKinds).map(([kind, { states }]) => [kind, states])),
-);
 
 const ruleOf = ({ kind }: Operation): OperationRule<Operation> =>
   operationKinds[kind].rule as OperationRule<Operation>;

@@ -1,6 +1,7 @@
 export { bandFaults, type BandFault } from './band-faults';
 export {
   betweenRules,
+  chartSchema,
   disagreeRules,
   type Belt,
   type BetweenRule,

@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType, type Schema } from 'yup';
+import { array, number, object, string, type InferType } from 'yup';
 import { applies, optionalCondition, optionalPosture, type Condition, type KnownFacts } from '../brace';
 import { id, people } from './kind';
 import { checkOfStep, isDoneAgain, stepSchema, type SequenceStep } from './steps';
@@ -35,11 +35,7 @@ const sequenceShape = {
   handling: string().oneOf(handlings),
   /** what the order has to say before it begins; where it does not, the list waits */
   needs: array().of(string().oneOf(needed).required()).min(1).max(4),
-  steps: array()
-    .of(stepSchema as unknown as Schema<SequenceStep>)
-    .min(1)
-    .max(80)
-    .required(),
+  steps: array().of(stepSchema).min(1).max(80).required(),
   /** some of it once more, in the same order, right after a step */
   passes: array().of(passSchema).max(8),
 };

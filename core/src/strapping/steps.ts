@@ -1,5 +1,5 @@
 import type { InferType } from 'yup';
-import { oneOfKinds } from '../brace';
+import { oneOfKinds, statesOf } from '../brace';
 import type { StepRule } from './kind';
 import { act } from './kinds/act';
 import { check } from './kinds/check';
@@ -14,17 +14,10 @@ import { work } from './kinds/work';
 /** Every kind of step, each from its own file. */
 const stepKinds = { act, strap, set, look, settle, check, work, list, repeat };
 
-type Kinds = typeof stepKinds;
-
+export const stepSchema = oneOfKinds(statesOf(stepKinds));
 /** One thing to do while the brace goes on or comes off. */
-export type SequenceStep = {
-  [K in keyof Kinds]: { kind: K } & InferType<Kinds[K]['states']>;
-}[keyof Kinds];
+export type SequenceStep = InferType<typeof stepSchema>;
 export type StepKind = SequenceStep['kind'];
-
-export const stepSchema = oneOfKinds(
-  Object.fromEntries(Object.entries(stepKinds).map(([kind, { states }]) => [kind, states])),
-);
 
 const ruleOf = (kind: StepKind): StepRule => stepKinds[kind].rule;
 

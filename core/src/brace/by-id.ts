@@ -1,4 +1,7 @@
-import { lazy, object, type Schema } from 'yup';
+import { lazy, object, string, type Schema } from 'yup';
+
+/** What data call a thing, and point to it by. */
+export const name = () => string().strict().required().min(1).max(80);
 
 const shaped = (of: Schema, value: object | undefined) =>
   object(Object.fromEntries(Object.keys(value ?? {}).map((id) => [id, of])));

@@ -1,7 +1,6 @@
+import { name } from './by-id';
 import { array, boolean, lazy, mixed, object, string, type Schema } from 'yup';
 import { oneOfKinds, type OneOfKinds } from './union';
-
-const id = () => string().strict().required().min(1).max(80);
 
 /** What of an order can be asked for by a condition. */
 export const orderedFacts = [
@@ -20,21 +19,21 @@ type OrderedFact = (typeof orderedFacts)[number];
 /** What the kinds state that ask for one fact. */
 const facts = {
   /** the order names an injury, on a side where it matters */
-  injury: object({ is: id(), side: string().oneOf(['left', 'right']) }),
-  ordered: object({ what: string().oneOf(orderedFacts).required(), is: id() }),
+  injury: object({ is: name(), side: string().oneOf(['left', 'right']) }),
+  ordered: object({ what: string().oneOf(orderedFacts).required(), is: name() }),
   /** a finding of Screen */
-  finding: object({ is: id(), present: boolean().strict().required() }),
+  finding: object({ is: name(), present: boolean().strict().required() }),
   /** the model comes in this variant */
-  variant: object({ is: id() }),
+  variant: object({ is: name() }),
   /** a setting is as it should be */
-  set: object({ setting: id() }),
+  set: object({ setting: name() }),
   /** a part is in, or was left out */
-  part: object({ part: id(), fitted: boolean().strict().required() }),
+  part: object({ part: name(), fitted: boolean().strict().required() }),
   /** it went on by this list */
-  list: object({ is: id() }),
-  passed: object({ check: id() }),
+  list: object({ is: name() }),
+  passed: object({ check: name() }),
   /** a step of putting it on was done since it last went on anew */
-  done: object({ step: id() }),
+  done: object({ step: name() }),
 };
 
 const some = () =>

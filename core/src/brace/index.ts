@@ -8,7 +8,7 @@ export {
   type Condition,
   type KnownFacts,
 } from './condition';
-export { allById, byId } from './by-id';
+export { allById, byId, name } from './by-id';
 export { oneOfKinds, statesOf, type Kinds, type OneOfKinds } from './union';
 export { finite, levelIn, levelOn, levelSchema, placeSchema, type Level, type Place } from './place';
 export { partNamed, partSchema, partsOfKind, type Part, type PartKind, type PartOf } from './part';

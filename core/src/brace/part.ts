@@ -1,14 +1,14 @@
+import { name } from './by-id';
 import { array, boolean, object, string } from 'yup';
 import { faces } from '../anatomy';
 import { oneOfKinds, type OneOfKinds } from './union';
 import { optionalCondition } from './condition';
 import { finite, levelSchema, longest, placeSchema } from './place';
 
-const id = () => string().strict().required().min(1).max(80);
 /** what stands printed on it, on the brace and in the work */
 const mark = () => string().strict().max(12);
 /** What every part states; one with a condition is on the brace only where that holds. */
-const common = () => ({ id: id(), mark: mark(), when: optionalCondition });
+const common = () => ({ id: name(), mark: mark(), when: optionalCondition });
 const face = () => string().oneOf(faces).required();
 const course = () => array().of(placeSchema).min(2).max(12).required();
 

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
-import { finite, optionalCondition, placeSchema } from '../brace';
+import { finite, optionalCondition, placeSchema, name } from '../brace';
 import type { MotionWindow } from '../order';
 import { referrals } from '../screening';
 import type { HingeStops } from '../setting';
@@ -31,7 +31,7 @@ const cureSchema = lazy((value: unknown) =>
 
 /** What every check states. */
 export const common = {
-  id: string().strict().required().min(1).max(80),
+  id: name(),
   /** where it is looked at, for the figure */
   at: placeSchema.optional().default(undefined),
   /** the parts it is about */

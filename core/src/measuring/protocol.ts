@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, object, string, number, tuple, type InferType, type Schema } from 'yup';
 import { joints, landmarks, planes, type Landmark } from '../anatomy';
-import { finite, oneOfKinds, stances } from '../brace';
+import { finite, oneOfKinds, stances, name } from '../brace';
 import type { Millimetres } from '../quantity';
 
 const landmark = () => mixed<Landmark>().oneOf(landmarks).required();
@@ -17,7 +17,7 @@ const orWord = <W extends string, N>(word: W, others: Schema<N>) =>
 
 const step = {
   /** named by the chart's axes, the record and the wording */
-  id: string().strict().required().min(1).max(80),
+  id: name(),
   /** asked for, but the measuring is done without it */
   optional: boolean().strict(),
   /** taken only when the model's chart has it as an axis */

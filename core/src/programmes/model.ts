@@ -1,5 +1,5 @@
 import { array, boolean, object, string, type InferType } from 'yup';
-import { allById, byId, finite, partSchema, type Part } from '../brace';
+import { allById, byId, finite, partSchema, type Part, name } from '../brace';
 import type { FitCheck } from '../checking';
 import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import { frameSchema, plasticSchema, type Operation } from '../shaping';
@@ -15,8 +15,6 @@ import { partsOfStep, sequenceSchema, type Sequence } from '../strapping';
 import { bandFaults, chartSchema, type BandFault, type Chart } from '../sizing';
 import { listWords, stepWords } from './family-words';
 import type { Programme } from './programme';
-
-const name = () => string().strict().required().min(1).max(80);
 
 /** What one maker's model adds to its family: distances, chart, pieces, limits, places. */
 export const modelSchema = object({

@@ -1,6 +1,6 @@
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { joints, regionNames } from '../anatomy';
-import { finite, optionalCondition, partSchema } from '../brace';
+import { finite, optionalCondition, partSchema, name } from '../brace';
 import { checkSchema } from '../checking';
 import { stepSchema } from '../measuring';
 import { stages } from '../record';
@@ -25,8 +25,6 @@ export const orderedThings = [
   'weight',
 ] as const;
 export type OrderedThing = (typeof orderedThings)[number];
-
-const name = () => string().strict().required().min(1).max(80);
 
 /** Ids of a list that may be none, and whose members may be no objects: each is a fault of its own. */
 const idsIn = (list: unknown): string[] =>

@@ -1,3 +1,4 @@
+import { name } from '../brace';
 import { array, object, string, type InferType } from 'yup';
 import { otherSide, type Joint, type Side } from '../anatomy';
 import { ageOn, type ClinicDay } from '../calendar';
@@ -13,15 +14,14 @@ import {
 import type { MadeSetting } from '../setting';
 import type { Chart } from '../sizing';
 
-const id = () => string().strict().required().min(1).max(80);
-const ids = () => array().of(id()).max(20);
+const ids = () => array().of(name()).max(20);
 
 /** What a family says that its reviews follow: motions and readings by their measuring steps, settings by their ids. */
 export const followedSchema = object({
   motions: array()
     .of(
       object({
-        step: id(),
+        step: name(),
         /** each of these; where it says nothing, whichever is tested */
         modes: array()
           .of(

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
-import { finite, oneOfKinds, optionalCondition, optionalPosture, placeSchema } from '../brace';
+import { finite, oneOfKinds, optionalCondition, optionalPosture, placeSchema, name } from '../brace';
 import type { ClinicDay } from '../calendar';
 import type { Order } from '../order';
 import type { Degrees } from '../quantity';
@@ -15,8 +15,6 @@ export const settingMoments = [
   'at-review',
 ] as const;
 
-const id = () => string().strict().required().min(1).max(80);
-
 /** What a move is to come to; its words hang on the setting. */
 const goals = {
   /** what the order or the size wants of it */
@@ -26,7 +24,7 @@ const goals = {
   neutral: object({}),
   'as-supplied': object({}),
   /** until something is observed, by the setting's own words */
-  until: object({ observed: id() }),
+  until: object({ observed: name() }),
 };
 
 const whatFollows = ['walk', 'ask'] as const;
@@ -35,7 +33,7 @@ const moveSchema = object({
   goal: oneOfKinds(goals),
   posture: optionalPosture,
   /** the places one after the other: the upper screw, then the lower */
-  order: array().of(id()).max(6),
+  order: array().of(name()).max(6),
   /** how much at a time, in the setting's unit; where practice and the maker name none it says so */
   amount: lazy((value) =>
     typeof value === 'string' ? string().oneOf(['not-stated']) : finite().positive(),
@@ -47,7 +45,7 @@ const moveSchema = object({
 
 /** What every setting states. */
 export const common = {
-  id: id(),
+  id: name(),
   /** the parts it is made on */
   parts: array().of(string().strict().required()),
   /** where it is seen on the figure */
@@ -88,13 +86,13 @@ export const common = {
     .default(undefined)
     .optional(),
   /** checks that are answered again once it was made */
-  reopens: array().of(id()).max(20),
+  reopens: array().of(name()).max(20),
 };
 
 /** How the places along an axis go: the same, opposite to each other, or each for itself. */
 export const waysToGo = ['alike', 'opposite', 'differ'] as const;
 const axisSchema = object({
-  of: array().of(id()).min(1).max(6).required(),
+  of: array().of(name()).min(1).max(6).required(),
   go: string().oneOf(waysToGo).required(),
   /** how far those that go alike or opposite may be off */
   within: finite().min(0),
@@ -125,7 +123,6 @@ export const counted = {
   least: finite().integer().min(0).max(1000).required(),
   most: finite().integer().min(0).max(1000).required(),
 };
-export const named = id;
 
 /** How a setting was made: a number for each of its places (none where no piece is in), or in and out; a lock that is out is open. */
 export interface SettingMade {

@@ -1,5 +1,5 @@
 import { array, boolean, object, string, type InferType } from 'yup';
-import { byId, finite } from '../brace';
+import { byId, finite, name } from '../brace';
 import type { WorkDone } from './kind';
 import type { Degrees, Millimetres } from '../quantity';
 import { barSection, furthestAngle, materialRules } from './material';
@@ -31,7 +31,7 @@ const barData = barSection
         .required(),
     ),
     /** bars of the frame that are not bent at all: the side with coronal hinges */
-    unbent: array().of(string().strict().required().min(1).max(80)).max(20),
+    unbent: array().of(name()).max(20),
     /** how a bar comes, by its id, off the straight-edge, mm; straight where nothing is said */
     supplied: byId(
       array()

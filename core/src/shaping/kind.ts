@@ -1,13 +1,11 @@
 import { array, boolean, number, string, type InferType, type ObjectSchema } from 'yup';
-import { finite, optionalCondition, placeSchema } from '../brace';
-
-export const id = () => string().strict().required().min(1).max(80);
+import { finite, optionalCondition, placeSchema, name } from '../brace';
 
 /** What every operation states; its wording hangs on its id. */
 export const common = {
-  id: id(),
+  id: name(),
   /** the parts it may be done on; where it says nothing, those that its kind works on */
-  parts: array().of(id()).max(20),
+  parts: array().of(name()).max(20),
   /** where it is seen on the figure */
   at: placeSchema.optional().default(undefined),
   /** only where this holds */

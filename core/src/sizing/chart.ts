@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { finite } from '../brace';
+import { finite, name } from '../brace';
 import { heightNames } from '../order';
 
 /** What to do when a reading lies within its uncertainty of the neighbour's band. */
@@ -9,8 +9,6 @@ export type BetweenRule = (typeof betweenRules)[number];
 /** What to do when two axes point to neighbouring sizes. */
 export const disagreeRules = ['primary', 'larger', 'made-to-measure'] as const;
 export type DisagreeRule = (typeof disagreeRules)[number];
-
-const name = () => string().strict().required().min(1).max(80);
 
 const sizeBand = object({
   /** the size; of a two-way table the row's or column's own name */

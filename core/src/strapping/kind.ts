@@ -1,7 +1,5 @@
 import { array, object, string, type ObjectSchema } from 'yup';
-import { optionalCondition, optionalPosture } from '../brace';
-
-export const id = () => string().strict().required().min(1).max(80);
+import { optionalCondition, optionalPosture, name } from '../brace';
 
 export const people = ['patient', 'orthotist', 'helper', 'carer'] as const;
 export const pulls = ['provisional', 'loose', 'light', 'snug', 'final'] as const;
@@ -9,13 +7,13 @@ export const breaths = ['in', 'out', 'held'] as const;
 
 /** What every step states; its wording hangs on its id. */
 export const common = {
-  id: id(),
+  id: name(),
   posture: optionalPosture,
   who: string().oneOf(people),
   /** only where this holds; where it is not known it stands, and asks by its words */
   when: optionalCondition,
   /** what is held or pressed meanwhile, and by whom */
-  holds: object({ parts: array().of(id()).min(1).max(6).required(), by: string().oneOf(people).required() })
+  holds: object({ parts: array().of(name()).min(1).max(6).required(), by: string().oneOf(people).required() })
     .noUnknown()
     .default(undefined)
     .optional(),
@@ -23,7 +21,7 @@ export const common = {
   breath: string().oneOf(breaths),
   /** over several parts, one after the other or at once; what is looked at after each stands in its words */
   over: object({
-    parts: array().of(id()).min(2).max(8).required(),
+    parts: array().of(name()).min(2).max(8).required(),
     how: string().oneOf(['in-turn', 'together']).required(),
   })
     .noUnknown()

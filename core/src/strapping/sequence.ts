@@ -1,6 +1,6 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { applies, optionalCondition, optionalPosture, type Condition, type KnownFacts } from '../brace';
-import { id, people } from './kind';
+import { applies, optionalCondition, optionalPosture, type Condition, type KnownFacts, name } from '../brace';
+import { people } from './kind';
 import { checkOfStep, isDoneAgain, stepSchema, type SequenceStep } from './steps';
 
 export const purposes = ['first-donning', 'again', 'off', 'reset', 'reassemble'] as const;
@@ -12,17 +12,17 @@ export const needed = ['posture', 'roll'] as const;
 export type Needed = (typeof needed)[number];
 
 const passSchema = object({
-  after: id(),
+  after: name(),
   when: optionalCondition,
   posture: optionalPosture,
   /** which steps; where it says nothing, every strap that was closed before */
-  steps: array().of(id()).min(1).max(40),
+  steps: array().of(name()).min(1).max(40),
 })
   .noUnknown()
   .required();
 
 const sequenceShape = {
-  id: id(),
+  id: name(),
   purpose: string().oneOf(purposes).required(),
   /** which case it is for; where several or none hold it is asked */
   when: optionalCondition,

@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { holds, optionalCondition, type KnownFacts } from '../brace';
+import { holds, optionalCondition, type KnownFacts, name } from '../brace';
 import type { Minutes } from '../quantity';
 
 const minutes = () =>
@@ -17,7 +17,7 @@ export type WearRule = (typeof wearRules)[number];
 export const wearLinesSchema = array()
   .of(
     object({
-      id: string().strict().required().min(1).max(80),
+      id: name(),
       when: optionalCondition,
       /** by what it is worn, where the line says so */
       rule: string().oneOf(wearRules),

@@ -1,8 +1,9 @@
 import { boolean, object } from 'yup';
-import { common, judgeInOrOut, named, settingKind } from '../kind';
+import { name } from '../../brace';
+import { common, judgeInOrOut, settingKind } from '../kind';
 
 /** A part that may be in or left out; one that must be in says so. */
-export const fitted = settingKind(object({ ...common, part: named(), must: boolean().strict() }), {
+export const fitted = settingKind(object({ ...common, part: name(), must: boolean().strict() }), {
   places: () => [],
   whole: false,
   inOrOut: [true, false],

@@ -1,6 +1,6 @@
 import { object } from 'yup';
-import { finite, notReversed } from '../../brace';
-import { axes, common, judgeNumbers, limits, named, numbersAt, placesAlong, settingKind } from '../kind';
+import { finite, notReversed, name } from '../../brace';
+import { axes, common, judgeNumbers, limits, numbersAt, placesAlong, settingKind } from '../kind';
 
 /** A length read off each place, mm: of a pair alike within so much. */
 export const length = settingKind(
@@ -9,7 +9,7 @@ export const length = settingKind(
     axes: axes(),
     ...limits,
     /** what it follows from a reading, as the model states it: so many times the reading, and so much more */
-    from: object({ reading: named(), times: finite().positive(), plus: finite() })
+    from: object({ reading: name(), times: finite().positive(), plus: finite() })
       .noUnknown()
       .default(undefined)
       .optional(),

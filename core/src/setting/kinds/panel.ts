@@ -1,10 +1,11 @@
 import { object, string } from 'yup';
+import { name } from '../../brace';
 import { panelNames } from '../../order';
-import { common, judgeInOrOut, named, settingKind } from '../kind';
+import { common, judgeInOrOut, settingKind } from '../kind';
 
 /** A panel that is in when it is ordered, and out when the order names others. */
 export const panel = settingKind(
-  object({ ...common, part: named(), panel: string().oneOf(panelNames).required() }),
+  object({ ...common, part: name(), panel: string().oneOf(panelNames).required() }),
   {
     places: () => [],
     whole: false,

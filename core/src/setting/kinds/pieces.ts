@@ -1,9 +1,9 @@
 import { object, string } from 'yup';
 import { joints } from '../../anatomy';
-import { finite, notReversed } from '../../brace';
+import { finite, notReversed, name } from '../../brace';
 import { angleOn } from '../../order';
 import { wedgesFor } from '../heel';
-import { common, counted, countedOnce, judgeNumbers, named, numbersAt, once, settingKind } from '../kind';
+import { common, counted, countedOnce, judgeNumbers, numbersAt, once, settingKind } from '../kind';
 
 /** So many pieces are in: wedges under a heel, layers of a lift. Wedges follow from the angle that is ordered. */
 export const pieces = settingKind(
@@ -13,7 +13,7 @@ export const pieces = settingKind(
     /** mm each; the joint that they point, and the reading from heel to ball */
     wedge: object({
       joint: string().oneOf(joints).required(),
-      reading: named(),
+      reading: name(),
       each: finite().positive().required(),
     })
       .noUnknown()

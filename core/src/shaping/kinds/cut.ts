@@ -1,6 +1,6 @@
 import { array, object } from 'yup';
-import { finite } from '../../brace';
-import { amount, asStated, common, id, operationKind } from '../kind';
+import { finite, name } from '../../brace';
+import { amount, asStated, common, operationKind } from '../kind';
 
 /** A strap shortened: folded and fixed, or cut for good. */
 export const cut = operationKind(
@@ -10,7 +10,7 @@ export const cut = operationKind(
     /** straps that are brought to one length, two by two, and how far the two may be off */
     pairs: array()
       .of(
-        object({ of: array().of(id()).length(2).required(), within: finite().min(0).max(200) })
+        object({ of: array().of(name()).length(2).required(), within: finite().min(0).max(200) })
           .noUnknown()
           .required(),
       )

@@ -1,5 +1,6 @@
 import { object } from 'yup';
-import { common, id, stepKind } from '../kind';
+import { name } from '../../brace';
+import { common, stepKind } from '../kind';
 
 /** Another list, step for step. */
-export const list = stepKind(object({ ...common, list: id() }), { again: false });
+export const list = stepKind(object({ ...common, list: name() }), { again: false });

@@ -1,5 +1,6 @@
 import { object } from 'yup';
-import { common, id, stepKind } from '../kind';
+import { name } from '../../brace';
+import { common, stepKind } from '../kind';
 
 /** Something set now: the numbers are taken here. */
-export const set = stepKind(object({ ...common, setting: id() }), { again: false });
+export const set = stepKind(object({ ...common, setting: name() }), { again: false });

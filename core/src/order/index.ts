@@ -23,6 +23,7 @@ export {
   heldAngle,
   orderProblems,
   phaseInForce,
+  testWindow,
   troubleAdvice,
   windowOn,
   type OrderProblem,

@@ -1,6 +1,6 @@
 import { limitsOf } from './limits';
 import { mayHaveSide } from './injuries';
-import { angleOn, hasEnded, heldAngle, orderProblems, troubleAdvice, windowOn } from './order';
+import { angleOn, hasEnded, heldAngle, orderProblems, testWindow, troubleAdvice, windowOn } from './order';
 import type { Order } from './order-body';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
@@ -93,15 +93,18 @@ const pointed: Order = {
 };
 
 // common practice, no source: a joint that is ordered held is not tested off its angle
-test('a joint that is held has its angle alone for a window, until a phase limits it otherwise', () => {
+test('a joint that is held is not tested off its angle, until a phase limits it otherwise', () => {
   expect(heldAngle(pointed, ankle)).toBe(20);
-  expect(windowOn(pointed, '2026-11-10', ankle)).toEqual({
-    phase: 0,
-    window: { extension: 20, flexion: 20 },
-  });
-  expect(windowOn(pointed, '2026-11-24', ankle)?.window).toEqual({ extension: 10, flexion: 30 });
+  expect(testWindow(pointed, '2026-11-10', ankle)).toEqual({ extension: 20, flexion: 20 });
+  expect(testWindow(pointed, '2026-11-24', ankle)).toEqual({ extension: 10, flexion: 30 });
   const raised: Order = { ...pointed, angles: [{ ...ankle, at: { toward: 'dorsiflexion', degrees: 5 } }] };
-  expect(windowOn(raised, '2026-11-10', ankle)?.window).toEqual({ extension: -5, flexion: -5 });
+  expect(testWindow(raised, '2026-11-10', ankle)).toEqual({ extension: -5, flexion: -5 });
+  // one limit is a limit; nothing ordered, nothing limits it
+  const oneEnd: Order = { ...pointed, phases: [{ fromDay: 0, limits: limitsOf(ankle, { flexion: 30 }) }] };
+  expect(testWindow(oneEnd, '2026-11-10', ankle)).toEqual({ flexion: 30 });
+  expect(testWindow({ ...pointed, angles: [] }, '2026-11-10', ankle)).toEqual({});
+  // what a hinge is set to are the limits alone
+  expect(windowOn(pointed, '2026-11-10', ankle)).toEqual({ phase: 0, window: {} });
 });
 
 test('a joint is put at the angle it is held at, else as the phase limits it', () => {
@@ -115,12 +118,12 @@ test.each([
   ['another plane of it', { joint: 'ankle', plane: 'frontal' } as const],
 ])('what is held says nothing of %s', (_, motion) => {
   expect(heldAngle(pointed, motion)).toBeUndefined();
-  expect(windowOn(pointed, '2026-11-10', motion)?.window).toEqual({});
+  expect(testWindow(pointed, '2026-11-10', motion)).toEqual({});
   expect(angleOn(pointed, '2026-11-10', motion)).toEqual({});
 });
 
 test('a family that limits no motion has no window, whatever is held', () =>
-  expect(windowOn(pointed, '2026-11-10', undefined)).toEqual({ phase: 0, window: {} }));
+  expect(testWindow(pointed, '2026-11-10', undefined)).toEqual({}));
 
 test('a protective brace stays on in trouble', () => {
   expect(troubleAdvice(true)).toBe('keep-on');

@@ -99,8 +99,18 @@ export function angleOn(order: Order, day: ClinicDay, motion: JointPlane): Motio
 }
 
 /**
- * The window of one motion in force on a day, with its phase: its limits; of a motion without any, the angle that the
- * order holds the joint at. What is held is not moved.
+ * How far a motion may be tested on a day: as the phase in force limits it; one without limits not at all off the angle that
+ * the order holds its joint at.
+ * @param motion undefined for a brace whose order limits none
+ */
+export function testWindow(order: Order, day: ClinicDay, motion: JointPlane | undefined): MotionWindow {
+  const window = windowOn(order, day, motion)?.window ?? {};
+  const isLimited = window.extension !== undefined || window.flexion !== undefined;
+  return isLimited || !motion ? window : fixedAt(heldAngle(order, motion));
+}
+
+/**
+ * The window of one motion in force on a day, with its phase.
  * @param motion undefined for a brace whose order limits none
  * @returns undefined for an order without phases
  */
@@ -110,10 +120,7 @@ export function windowOn(
   motion: JointPlane | undefined,
 ): { phase: number; window: MotionWindow } | undefined {
   const now = phaseInForce(order, day);
-  if (!now || !motion) return now && { phase: now.index, window: {} };
-  const window = windowOf(now.phase.limits, motion);
-  const isLimited = window.extension !== undefined || window.flexion !== undefined;
-  return { phase: now.index, window: isLimited ? window : fixedAt(heldAngle(order, motion)) };
+  return now && { phase: now.index, window: motion ? windowOf(now.phase.limits, motion) : {} };
 }
 
 /** Whether the order holds no more on a day. */

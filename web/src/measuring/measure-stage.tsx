@@ -1,7 +1,7 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import { otherSide, type Side } from '@estribo/core/anatomy';
 import { inSight, nextStep, stepAt, type PostureStep, type StepState } from '@estribo/core/measuring';
-import { angleOn, windowOn, type MotionWindow } from '@estribo/core/order';
+import { angleOn, testWindow, type MotionWindow } from '@estribo/core/order';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import { RoleReads } from '../case/role-reads';
@@ -72,7 +72,7 @@ export default function MeasureStage() {
     (order &&
       (now.step.kind === 'posture'
         ? angleOn(order, today, { joint: now.step.joint, plane: 'sagittal' })
-        : windowOn(order, today, limitedMotion(state.programme))?.window)) ??
+        : testWindow(order, today, limitedMotion(state.programme)))) ??
     {};
   useFigureLayer(layerFor(now, measuring.states, finished, unit, ordered));
 

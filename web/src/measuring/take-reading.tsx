@@ -21,7 +21,7 @@ import {
   type StepState,
 } from '@estribo/core/measuring';
 import type { BodyOf } from '@estribo/core/logbook';
-import { windowOn } from '@estribo/core/order';
+import { testWindow } from '@estribo/core/order';
 import { motionInWindow } from '@estribo/core/reviewing';
 import { otherSide } from '@estribo/core/anatomy';
 import { looksReversed, parseNeutralZero } from '@estribo/core/measuring';
@@ -396,7 +396,7 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   const also = untested({ modes: step.mayAlso ?? [] }, now.motions);
   const mode = untested(step, now.motions)[0] ?? also[0] ?? step.modes[0]!;
   const isBraced = at.side === state.side || at.side === 'midline';
-  const window = (isBraced && state.order && windowOn(state.order.order, today, step)?.window) || {};
+  const window = (isBraced && state.order && testWindow(state.order.order, today, step)) || {};
   const take = (knowingly: boolean) => {
     if (saving) return;
     const reached = parseNeutralZero(typed);

@@ -72,6 +72,23 @@ test.each([
   expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
 });
 
+test('a joint that the order holds is not moved off its angle for a test', async () => {
+  const log = firstPhase();
+  log.order({
+    phases: [{ fromDay: 0, limits: [] }],
+    angles: [{ joint: 'knee', plane: 'sagittal', at: { toward: 'flexion', degrees: 20 } }],
+  });
+  const { user, written } = await showStage(ReviewStage, log);
+  expect(screen.getByText(/The order holds the knee, fixed at 20°: it is not moved off that/)).toBeTruthy();
+  expect(screen.getByText(/for example 0-20-20/)).toBeTruthy();
+  await user.type(screen.getByLabelText('Knee, neutral zero'), '0-10-30{Enter}');
+  expect(written).toEqual([]);
+  expect(screen.getByText(/outside the order \(fixed at 20°\)/)).toBeTruthy();
+  await user.clear(screen.getByLabelText('Knee, neutral zero'));
+  await user.type(screen.getByLabelText('Knee, neutral zero'), '0-20-20{Enter}');
+  expect(written.map(({ kind }) => kind)).toEqual(['motion.tested']);
+});
+
 test('when swelling has fallen the girths of today point to another size', async () => {
   const { user } = await showStage(ReviewStage, firstPhase());
   await user.type(screen.getByLabelText('Girth above'), '415{Enter}');

@@ -1,5 +1,5 @@
 import { boundsOf } from '@estribo/core/logbook';
-import { windowOn } from '@estribo/core/order';
+import { testWindow } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { isGrowing, type FollowedMotion, type SkinFinding } from '@estribo/core/reviewing';
 import { useState } from 'react';
@@ -44,7 +44,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
   const { state, today, unit, born, write } = useWork();
   const { order } = state.order!;
   const { followed } = state.reviewing;
-  const window = windowOn(order, today, limitedMotion(state.programme))!.window;
+  const window = testWindow(order, today, limitedMotion(state.programme));
   const visit = state.reviewing.visits.find(({ day }) => day === today);
   const isTested = ({ step, mode, side }: FollowedMotion) =>
     visit?.motions.some(
@@ -82,7 +82,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
       {stillToTest.map(({ step, mode, side }, i) => (
         <MotionEntry
           key={`${step?.id} ${mode} ${side}`}
-          window={step ? windowOn(order, today, step)!.window : window}
+          window={step ? testWindow(order, today, step) : window}
           stage="review"
           step={step}
           only={mode}

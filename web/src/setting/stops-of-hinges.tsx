@@ -1,5 +1,5 @@
 import { limitedMotion } from '@estribo/core/programmes';
-import { hasEnded, windowOn } from '@estribo/core/order';
+import { hasEnded, testWindow, windowOn } from '@estribo/core/order';
 import { placesAlong, stopsAt, type StopsSetting, choiceFor } from '@estribo/core/setting';
 import { useState } from 'react';
 import { useFigureLayer, useMay, useWork } from '../case/case-context';
@@ -80,7 +80,12 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
       />
       {!reached || again
         ? mayTest && (
-            <MotionEntry window={now.window} stage="set" primary={!fitted} onTaken={() => setAgain(false)} />
+            <MotionEntry
+              window={testWindow(order, today, limited)}
+              stage="set"
+              primary={!fitted}
+              onTaken={() => setAgain(false)}
+            />
           )
         : mayTest && (
             <Row>

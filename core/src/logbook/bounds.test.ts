@@ -16,6 +16,7 @@ test.each([
 ] as const)('%s %s: %j', (kind, path, bounds) => expect(boundsOf(kind, path)).toMatchObject(bounds));
 
 test('an end that is open is not there', () => {
-  expect(boundsOf('size.chosen', 'margin')).toEqual({ whole: false });
+  expect(boundsOf('size.chosen', 'margin')).toStrictEqual({ whole: false });
+  expect(boundsOf('review.found', 'nothing')).toStrictEqual({ whole: false });
   expect(boundsOf('review.found', 'pain')).toEqual({ least: 0, most: 10, whole: true });
 });

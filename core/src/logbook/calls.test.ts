@@ -288,3 +288,50 @@ test('the joint’s own reach is what it can be moved to, not what its muscles r
   log.write('motion.tested', { ...motion, mode: 'active', extension: -15, flexion: 80 });
   expect(folded(log).motion?.motion).toMatchObject({ mode: 'passive', flexion: 120 });
 });
+
+// common practice, no source: a brace that protects is not worn less for skin or pain, somebody is called
+test.each([
+  ['red-stays', 'none', ['skin-stays-red']],
+  ['clear', 'some', ['pain-in-brace']],
+  ['red-stays', 'some', ['skin-stays-red']],
+  ['clear', 'none', []],
+] as const)('told of a protective brace: skin %s, pain %s calls for %j', (skin, pain, about) => {
+  const told = (protective: boolean) => {
+    const log = worn(protective);
+    // what was told before it is over
+    log.write('wear.told', { day: '2026-11-22', minutes: 60, skin: 'red-stays', pain: 'some' });
+    const of = log.write('wear.told', { day: '2026-11-23', minutes: 60, skin, pain });
+    return { of, calls: folded(log).calls };
+  };
+  const { of, calls } = told(true);
+  expect(calls).toEqual(
+    about.map((what) => ({ about: what, why: 'worn', of, whom: 'prescriber', stage: 'wear', day: today })),
+  );
+  expect(told(false).calls).toEqual([]);
+});
+
+test('a joint beyond the order is told to the prescriber, a limb that is not safe to a physician now', () => {
+  const log = worn();
+  log.stops({ extension: 0, flexion: 90 });
+  log.write('check.recorded', { check: 'knee-at-flexion-stop', value: 96 });
+  seen(log, 'toes-warm-moving-felt', false);
+  expect(
+    folded(log)
+      .calls.map(({ about, whom }) => [about, whom])
+      .sort(),
+  ).toEqual([
+    ['knee-at-flexion-stop', 'prescriber'],
+    ['toes-warm-moving-felt', 'physician-now'],
+  ]);
+});
+
+test('a visit that only read something does not take away what a review found', () => {
+  const log = worn();
+  log.write('review.found', { skin: 'broken', pain: 1 });
+  log.write(
+    'measure.read',
+    { step: 'girth-above', side: 'right', value: 440, instrument: 'tape' },
+    { stage: 'review', observedAt: '2026-11-25T09:30:00.000Z' },
+  );
+  expect(folded(log).calls.map(({ about, stage }) => [about, stage])).toEqual([['skin-broken', 'review']]);
+});

@@ -44,7 +44,10 @@ test('notes come the last first, labels as they were read', () => {
     written(labelRead, { lot: 'L 2291' }),
   );
   expect(all.notes.map(({ text }) => text)).toEqual(['hard of hearing', 'comes by bus']);
-  expect(all.labels).toMatchObject([{ serial: 'A-17' }, { lot: 'L 2291' }]);
+  expect(all.labels.map(({ entry: _entry, day: _day, ...read }) => read)).toStrictEqual([
+    { serial: 'A-17' },
+    { lot: 'L 2291' },
+  ]);
 });
 
 test('the last day is that of what was observed last, in the clinic, whichever was written last', () => {

@@ -1,8 +1,8 @@
-import { programmes } from '../programmes';
+import { programmes, type Programme } from '../programmes';
 import { readEntry, type AnyRecordedEntry } from './entry';
 import { foldCase } from './fold-case';
 import { frameOf, takenOver } from './take-over';
-import { contextOf, testContext, testLogbook, testModel } from './test-case';
+import { contextOf, dialContext, testContext, testLogbook, testModel } from './test-case';
 
 const today = '2026-11-24';
 const zone = 'Europe/Madrid';
@@ -138,4 +138,105 @@ test('only readings and findings name the entry they come from', () => {
   expect(faults(sent(log.entries[3]!))).toEqual([]);
   expect(faults({ ...sent(log.entries[2]!), expects: null })).toEqual(['from']);
   expect(faults({ ...sent(log.entries[3]!), from: { case: 'x' } })).not.toEqual([]);
+});
+
+/** The frame as it would be with something else of it. */
+const otherwise = (more: Partial<Programme>) =>
+  frameOf({ ...testContext.programme, ...more }, testModel, 'right');
+const kindsTaken = (...of: Parameters<typeof takenOver>) => takenOver(...of).map(({ kind }) => kind);
+
+test('of what was looked for only what the new brace asks is taken over, and nothing where it asks none of it', () => {
+  const answersFor = (findings: Programme['findings'], source = frameCase()) =>
+    takenOver(stateOf(source), otherwise({ findings }), today, zone).flatMap(({ kind, body }) =>
+      kind === 'screen.looked' ? [(body as { answers: { finding: string }[] }).answers] : [],
+    );
+  const finding = (name: string) => expect.objectContaining({ finding: name }) as unknown;
+  expect(answersFor(['diabetes'])).toEqual([[finding('calf-swollen'), finding('diabetes')]]);
+  // a danger sign is asked whatever the family says
+  expect(answersFor(['fragile-skin'])).toEqual([[finding('calf-swollen')]]);
+  const one = testLogbook(testContext, 'right');
+  one.write('screen.looked', { answers: [{ finding: 'diabetes', present: true }] });
+  expect(answersFor(['fragile-skin'], one)).toEqual([]);
+  expect(answersFor(['diabetes'], one)).toHaveLength(1);
+});
+
+test('findings are of the limb: another region of the same side takes over none, its readings it does', () => {
+  const taken = kindsTaken(stateOf(frameCase()), otherwise({ region: 'ankle' }), today, zone);
+  expect(new Set(taken)).toEqual(new Set(['measure.read']));
+});
+
+test('a reading is the same by its landmark too, not by its distance alone', () => {
+  const moved = testContext.programme.measuring.map((step) =>
+    step.kind === 'girth' && step.id === 'girth-above'
+      ? { ...step, from: 'knee-joint-space' as const }
+      : step,
+  );
+  const steps = takenOver(stateOf(frameCase()), otherwise({ measuring: moved }), today, zone)
+    .filter(({ kind }) => kind === 'measure.read')
+    .map(({ body }) => (body as { step: string }).step);
+  expect(new Set(steps)).toEqual(new Set(['girth-below']));
+});
+
+test('a landmark that was marked is taken over under its name here, another landmark is not', () => {
+  const log = frameCase();
+  log.write('measure.marked', { step: 'mid-kneecap', side: 'right' });
+  const marks = (landmark: 'mid-kneecap' | 'malleoli') => {
+    const measuring = testContext.programme.measuring.map((step) =>
+      step.kind === 'mark' ? { ...step, id: 'own-mark', landmark } : step,
+    );
+    return takenOver(stateOf(log), otherwise({ measuring }), today, zone).flatMap(({ kind, body }) =>
+      kind === 'measure.marked' ? [body] : [],
+    );
+  };
+  expect(marks('mid-kneecap')).toEqual([{ step: 'own-mark', side: 'right' }]);
+  expect(marks('malleoli')).toEqual([]);
+});
+
+test('a motion is taken over where joint and plane are the same; the one that an order limits is not', () => {
+  const log = testLogbook(dialContext);
+  const motion = {
+    side: 'right',
+    mode: 'passive',
+    extension: 0,
+    flexion: 60,
+    limitReached: { extension: false, flexion: false },
+  } as const;
+  log.write('motion.tested', { step: 'knee-motion', ...motion }, { stage: 'measure' });
+  log.write('motion.tested', motion, { stage: 'set' });
+  const source = foldCase(log.entries, dialContext)!;
+  const motions = (change: { id?: string; joint?: 'ankle'; plane?: 'frontal' } = {}) => {
+    const measuring = dialContext.programme.measuring.map((step) =>
+      step.kind === 'motion' ? { ...step, ...change } : step,
+    );
+    const to = frameOf({ ...dialContext.programme, measuring }, dialContext.model, 'right');
+    return takenOver(source, to, today, zone).map(({ kind, body }) => [
+      kind,
+      (body as { step: string }).step,
+    ]);
+  };
+  expect(motions()).toEqual([['motion.tested', 'knee-motion']]);
+  expect(motions({ id: 'own-motion' })).toEqual([['motion.tested', 'own-motion']]);
+  expect(motions({ joint: 'ankle' })).toEqual([]);
+  expect(motions({ plane: 'frontal' })).toEqual([]);
+});
+
+test('movement and feeling are taken over from trunk to trunk', () => {
+  const context = contextOf('spine-bivalve', {
+    sizes: ['made'],
+    axes: [],
+    between: 'larger',
+    disagree: 'larger',
+  });
+  const log = testLogbook(context, 'midline');
+  const felt = { movement: 'full', sensation: 'full' } as const;
+  log.write('limbs.noted', {
+    moment: 'before',
+    limbs: { 'left-arm': felt, 'right-arm': felt, 'left-leg': felt, 'right-leg': felt },
+  });
+  const to = frameOf(context.programme, context.model, 'midline');
+  const source = foldCase(log.entries, context)!;
+  expect(kindsTaken(source, to, today, zone)).toEqual(['limbs.noted']);
+  // a brace for which nobody notes them
+  const without = frameOf({ ...context.programme, limbs: undefined }, context.model, 'midline');
+  expect(kindsTaken(source, without, today, zone)).toEqual([]);
 });

@@ -16,7 +16,7 @@ const kept = (...entries: Parameters<typeof testRecord>) =>
   foldVisits(testRecord(...entries)).map((one) => one.kept);
 
 test('a visit with who planned it, for what, and its note', () =>
-  expect(foldVisits(testRecord(planned('2026-11-30', 'review', 'with her son')))).toEqual([
+  expect(foldVisits(testRecord(planned('2026-11-30', 'review', 'with her son')))).toStrictEqual([
     {
       entry: 'e1',
       by: 'u',
@@ -86,4 +86,10 @@ test('each purpose is kept by what is written for it, and by nothing else', () =
   expect(kept(on('setting'), on('collection'), label)).toEqual([false, true]);
   // that another visit is planned is no visit
   expect(kept(on('other'), planned('2026-12-01', 'review'))).toEqual([false, false]);
+});
+
+test('a visit for something else is kept by whatever was written, but not by its plan', () => {
+  const other = written(visitPlanned, { day: '2026-11-20', purpose: 'other' }, at('2026-11-21'));
+  expect(kept(other)).toEqual([false]);
+  expect(kept(other, found('2026-11-20'))).toEqual([true]);
 });

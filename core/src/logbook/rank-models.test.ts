@@ -4,7 +4,7 @@ import { decideSize } from '../sizing';
 import type { BraceModel } from '../programmes';
 import { foldCase } from './fold-case';
 import { rankModels } from './rank-models';
-import { testContext, testLogbook } from './test-case';
+import { beltContext, testContext, testLogbook } from './test-case';
 
 const { model, programme } = testContext;
 const log = testLogbook();
@@ -142,4 +142,38 @@ test('a place is the same only with every one of its words: a girth by another n
   };
   const fit = meanOf(state, { ...model_, chart, distances: { thigh: 150, 'girth-below': -150 } }, renamed);
   expect(fit).toMatchObject({ estimated: false, match: { size: 'M' } });
+});
+
+test('on a trunk a girth is estimated between those that were read above and below it', () => {
+  const belt = testLogbook(beltContext, 'midline');
+  belt.read('girth-waist', 'midline', 900, 902);
+  belt.read('girth-waist-above', 'midline', 940, 942);
+  belt.read('girth-waist-below', 'midline', 1000, 1002);
+  const read = foldCase(belt.entries, beltContext)!;
+  const sizeAt = (above: number) => {
+    const { chart } = beltContext.model;
+    const [axis] = chart.axes;
+    const bands = [
+      { size: 'under', from: 700, to: 901 },
+      { size: 'lower half', from: 901, to: 921 },
+      { size: 'upper half', from: 921, to: 941 },
+      { size: 'over', from: 941, to: 1200 },
+    ];
+    const other: BraceModel = {
+      ...beltContext.model,
+      distances: { 'girth-waist-above': above, 'girth-waist-below': -80 },
+      chart: {
+        ...chart,
+        sizes: bands.map(({ size }) => size),
+        between: 'nearer',
+        axes: [{ ...axis!, reading: 'girth-waist-above', bands }],
+      },
+    };
+    const [fit] = rankModels(read, [{ programme: beltContext.programme, model: other }], 1700);
+    return [fit!.estimated, 'size' in fit!.match ? fit!.match.size : undefined];
+  };
+  expect(sizeAt(80)[0]).toBe(false);
+  // a quarter and three quarters of the way from the waist: whatever the curve, it rises between the two
+  expect(sizeAt(20)).toEqual([true, 'lower half']);
+  expect(sizeAt(65)).toEqual([true, 'upper half']);
 });

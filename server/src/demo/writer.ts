@@ -30,6 +30,9 @@ export interface CaseWriter {
   state: () => Promise<CaseState>;
 }
 
+/** ms; a case of a day is written in less, a minute an entry. */
+const writingTakes = 45 * 60_000;
+
 export function caseWriter(context: Context, user: SignedIn): CaseWriter {
   const { zone } = context.clinic;
   const today = dayOf(context.now().toISOString(), zone);
@@ -47,7 +50,9 @@ export function caseWriter(context: Context, user: SignedIn): CaseWriter {
     day,
     state,
     at: (days, time) => {
-      clock = new Date(instantOn(day(days), time, zone));
+      // started early in the morning, what was done today was done a while ago, not later today
+      const ago = context.now().getTime() - writingTakes;
+      clock = new Date(Math.min(Date.parse(instantOn(day(days), time, zone)), ago));
       return day(days);
     },
     write: async (kind, stage, body, corrects) => {

@@ -1,7 +1,7 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { Fragment, lazy, Suspense, useEffect, useState } from 'react';
 import { I18nProvider, RouterProvider as AriaRouter } from 'react-aria-components';
-import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useNavigate } from 'react-router';
+import { BrowserRouter, Link, Outlet, Route, Routes, useNavigate } from 'react-router';
 import { may } from '@estribo/core/access';
 import { outbox, useSession, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
@@ -9,6 +9,7 @@ import { lock } from '../api/session';
 import { useIdle } from '../browser/use-idle';
 import { LockScreen } from '../clinic/lock-screen';
 import { language, locale, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Page } from '../parts/layout';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
@@ -78,7 +79,7 @@ function Screens() {
               <Route path="/cases/:caseId/:stage?" element={<CaseFrame />} />
             </Route>
           </Route>
-          <Route path="*" element={<Navigate to="/bench" replace />} />
+          <Route path="*" element={<LeadTo to="/bench" />} />
         </Routes>
       </Suspense>
     </AriaRouter>
@@ -128,7 +129,7 @@ function SignedIn() {
     );
   if (isPending) return <Loading away={false} />;
   if (error) return <Loading away />;
-  return <Navigate to="/sign-in" replace />;
+  return <LeadTo to="/sign-in" />;
 }
 
 /** What is under a lock stays as it was, out of sight and out of reach; a page that begins locked shows nothing. */

@@ -1,11 +1,12 @@
 import { may } from '@estribo/core/access';
 import { regionNames } from '@estribo/core/anatomy';
 import { useState } from 'react';
-import { Navigate, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useBench, useStaff, useUser } from '../api/clinic';
 import { narrow } from '../look/tokens';
 import { named, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { formatWeekday } from '../parts/format';
 import { Loading } from '../parts/loading';
@@ -57,7 +58,7 @@ export function Bench() {
   const [day, setDay] = useState<string>();
   const first = bench.data?.pages[0];
   // who has no bench looks after the clinic
-  if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
+  if (!may(user.role, 'bench.read')) return <LeadTo to="/clinic" />;
   if (!bench.data || !first) return <Loading away={bench.isError} />;
   const { today, from } = first;
   const cases = bench.data.pages.flatMap((page) => page.cases);

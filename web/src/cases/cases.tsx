@@ -2,11 +2,12 @@ import { may } from '@estribo/core/access';
 import type { CaseSummary } from '@estribo/core/answers';
 import { CalendarPlus, Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
-import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useCases, useCatalogue, useToday, useUser } from '../api/clinic';
 import { saidOfLabel } from '../case/label';
 import { color, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button, IconButton } from '../parts/button';
 import { Field } from '../parts/field';
 import { Loading } from '../parts/loading';
@@ -33,7 +34,7 @@ export default function Cases() {
   const [planning, plan] =
     useState<Pick<React.ComponentProps<typeof VisitDialog>, 'who' | 'person' | 'caseId' | 'visit'>>();
   const mayVisit = may(user.role, 'visits.write');
-  if (!may(user.role, 'bench.read')) return <Navigate to="/clinic" replace />;
+  if (!may(user.role, 'bench.read')) return <LeadTo to="/clinic" />;
   const rows = found.data?.pages.flatMap(({ cases }) => cases);
   const mayOpen = may(user.role, 'record.read');
   return (

@@ -2,7 +2,7 @@ import { may } from '@estribo/core/access';
 import { pairedSides, regionNames, regions, type Region, type Side } from '@estribo/core/anatomy';
 import { useState } from 'react';
 import type { AnyEntry } from '@estribo/core/logbook';
-import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import type { Person } from '@estribo/core/answers';
@@ -18,6 +18,7 @@ import { braceOf } from '../visits/brace-of';
 import { queries } from '../api/queries';
 import { color } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Loading } from '../parts/loading';
@@ -72,7 +73,7 @@ export default function NewCase() {
           : [];
   const { known, looking } = useKnownOf(person?.id, familyHash, modelHash, sides);
   // who opens no case is led to those there are
-  if (!may(user.role, 'cases.write')) return <Navigate to="/cases" replace />;
+  if (!may(user.role, 'cases.write')) return <LeadTo to="/cases" />;
   if (!catalogue.data) return <Loading away={catalogue.isError} />;
   const models = listed.data?.pages.flatMap((page) => page.models) ?? [];
   // a clinic's own programme takes the models of the family it was copied from

@@ -2,9 +2,9 @@ import { may } from '@estribo/core/access';
 import { regionNames, type Region } from '@estribo/core/anatomy';
 import { Download, Plus, Upload } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
-import { Navigate } from 'react-router';
 import { modelsAddress, useCatalogue, useModels, useUser } from '../api/clinic';
 import { named, programmeTitle, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
@@ -31,7 +31,7 @@ export default function Catalogue() {
   };
   const mayRead = may(user.role, 'catalogue.read');
   const found = useModels(wanted, mayRead);
-  if (!mayRead) return <Navigate to="/bench" replace />;
+  if (!mayRead) return <LeadTo to="/bench" />;
   if (!families.data) return <Loading away={families.isError} />;
   const mayWrite = may(user.role, 'catalogue.write');
   const titleOf = (id: string) => {

@@ -5,7 +5,7 @@ import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { contentQuery, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
@@ -13,6 +13,7 @@ import { call, RefusedError } from '../api/http';
 import { useUnit } from '../browser/preferences';
 import { color, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
@@ -43,7 +44,7 @@ export default function FamilyPage() {
   const { hash } = useParams();
   const user = useUser();
   const programme = useQuery(contentQuery<Programme>('programme', hash));
-  if (!may(user.role, 'catalogue.write')) return <Navigate to="/catalogue" replace />;
+  if (!may(user.role, 'catalogue.write')) return <LeadTo to="/catalogue" />;
   if (programme.error instanceof RefusedError)
     return (
       <Page>

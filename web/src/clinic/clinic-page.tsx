@@ -1,9 +1,10 @@
 import { may, type Permission } from '@estribo/core/access';
-import { Navigate, NavLink, useParams } from 'react-router';
+import { NavLink, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useUser } from '../api/clinic';
 import { color } from '../look/tokens';
 import { t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Page } from '../parts/layout';
 import { Audit } from './audit';
 import { ClinicName } from './clinic-name';
@@ -62,7 +63,7 @@ export default function ClinicPage() {
   const own = names.filter((name) => may(role, sections[name].permission));
   const shown = own.find((name) => name === section);
   // an address that is none of this role's leads to what is
-  if (!shown) return <Navigate to={own[0] ? `/clinic/${own[0]}` : '/bench'} replace />;
+  if (!shown) return <LeadTo to={own[0] ? `/clinic/${own[0]}` : '/bench'} />;
   const { Screen } = sections[shown];
   return (
     <Page>

@@ -1,12 +1,13 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Navigate, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useSession } from '../api/clinic';
 import { call, formProblems } from '../api/http';
 import { queries } from '../api/queries';
 import { Fill, Place, StrapPicture } from './sign-in';
 import { NotSecure } from '../frame/not-secure';
 import { t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Soft } from '../parts/layout';
@@ -35,7 +36,7 @@ export default function SetUp() {
     },
     onError: (error) => setProblems(formProblems(error, t('common.away'))),
   });
-  if (data && !data.setUp) return <Navigate to="/sign-in" replace />;
+  if (data && !data.setUp) return <LeadTo to="/sign-in" />;
   const submit = () => {
     if (Object.values(filled).some((text) => text.trim() === '')) return setProblems({ '': t('setUp.all') });
     setUp.mutate();

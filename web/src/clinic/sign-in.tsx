@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { Navigate, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useSession } from '../api/clinic';
 import { RefusedError } from '../api/http';
 import { signIn } from '../api/session';
 import { t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Notice } from '../parts/notice';
@@ -96,7 +97,7 @@ export function SignIn() {
       setBusy(false);
     }
   };
-  if (data?.setUp) return <Navigate to="/set-up" replace />;
+  if (data?.setUp) return <LeadTo to="/set-up" />;
   return (
     <Place>
       <StrapPicture />

@@ -1,10 +1,11 @@
 import { may } from '@estribo/core/access';
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
-import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useUser } from '../api/clinic';
 import { usePeople } from '../api/people';
 import { t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { formatDate } from '../parts/format';
@@ -29,7 +30,7 @@ export default function PeoplePage() {
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
   const people = usePeople(wanted);
-  if (!may(user.role, 'people.read')) return <Navigate to="/clinic" replace />;
+  if (!may(user.role, 'people.read')) return <LeadTo to="/clinic" />;
   const rows = people.data?.pages.flatMap((page) => page.people);
   const mayVisit = may(user.role, 'visits.write');
   return (

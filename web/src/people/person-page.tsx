@@ -2,13 +2,14 @@ import { may } from '@estribo/core/access';
 import type { Person } from '@estribo/core/answers';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { usePosted, useToday, useUser, useZone } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { call, formProblems, RefusedError } from '../api/http';
 import { useCasesOf, usePerson, usePersonHistory, useVisitsOf } from '../api/people';
 import { queries } from '../api/queries';
 import { named, t } from '../messages';
+import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
 import { Dialog } from '../parts/dialog';
@@ -34,7 +35,7 @@ export default function PersonPage() {
   const person: Person | undefined =
     found.data ??
     (waiting ? ({ id: personId, numbers: [], ...(waiting.body as object) } as unknown as Person) : undefined);
-  if (!may(user.role, 'people.read')) return <Navigate to="/clinic" replace />;
+  if (!may(user.role, 'people.read')) return <LeadTo to="/clinic" />;
   if (!person)
     return found.error instanceof RefusedError ? (
       <Page>
@@ -45,7 +46,7 @@ export default function PersonPage() {
       <Loading away={found.isError} />
     );
   // who was merged is shown as whom they are now
-  if (person.id !== personId) return <Navigate to={`/people/${person.id}`} replace />;
+  if (person.id !== personId) return <LeadTo to={`/people/${person.id}`} />;
   return <OnePerson key={person.id} person={person} />;
 }
 

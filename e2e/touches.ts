@@ -137,6 +137,8 @@ export async function followUpTouches(page: Page): Promise<number> {
     await page.keyboard.type(typed);
     await page.keyboard.press('Enter');
   }
+  // taken: nothing moves any more under the finger
+  await expect(page.getByRole('textbox', { name: 'Girth below' })).toHaveCount(0);
   for (const name of ['Skin clear', '1'])
     await main
       .locator('label')

@@ -107,13 +107,10 @@ const Frame = styled.div`
   }
 `;
 
-/** What is ordered is never cut off; the diagnosis is, on one line, and stands in Screen in full. */
-const Diagnosis = styled.span`
-  display: block;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-`;
+/** What is ordered is never cut short in the head; a long diagnosis is, and stands in Screen in full. */
+const briefly = (diagnosis: string) =>
+  diagnosis.length <= longestBrief ? diagnosis : `${diagnosis.slice(0, longestBrief - 1).trimEnd()}…`;
+const longestBrief = 60;
 
 const Head = styled.header`
   grid-area: head;
@@ -508,7 +505,8 @@ function CaseHead({
             window: inForce ?? '',
             count: daysBetween(order.dayZero, today),
           })}
-          <Diagnosis>{order.diagnosis}</Diagnosis>
+          <br />
+          {briefly(order.diagnosis)}
         </p>
       ) : (
         <p style={{ color: color('soft') }}>{t('case.noOrder')}</p>

@@ -20,7 +20,7 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { ask } from './http';
 import type { Posted } from './machine';
 import { Outbox } from './outbox';
-import { queries } from './queries';
+import { askAnew, queries } from './queries';
 import { fetchSession } from './session';
 
 export const entriesKey = (caseId: string) => ['case', caseId, 'entries'] as const;
@@ -46,9 +46,7 @@ export function keepEntry(entry: AnyRecordedEntry): void {
 export const outbox = new Outbox({
   taken: keepEntry,
   emptied: () => {
-    void queries.invalidateQueries({ queryKey: ['bench'] });
-    void queries.invalidateQueries({ queryKey: ['cases'] });
-    for (const key of ['people', 'person', 'visits']) void queries.invalidateQueries({ queryKey: [key] });
+    for (const key of ['bench', 'cases', 'people', 'person', 'visits']) void askAnew([key]);
   },
   signedOut: () => void queries.invalidateQueries({ queryKey: ['session'] }),
 });

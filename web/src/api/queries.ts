@@ -10,3 +10,12 @@ export const queries = new QueryClient({
     },
   },
 });
+
+/**
+ * Asks again for everything under a key. What is being asked for the first time is given up and asked anew: its answer may be
+ * of before what was written meanwhile, and an invalidation alone would wait for that answer and take it.
+ */
+export async function askAnew(queryKey: readonly unknown[], client = queries): Promise<void> {
+  await client.cancelQueries({ queryKey });
+  await client.invalidateQueries({ queryKey });
+}

@@ -7,7 +7,7 @@ import { usePosted, useToday, useUser, useZone } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { call, formProblems, RefusedError } from '../api/http';
 import { useCasesOf, usePerson, usePersonHistory, useVisitsOf } from '../api/people';
-import { queries } from '../api/queries';
+import { askAnew } from '../api/queries';
 import { named, t } from '../messages';
 import { LeadTo } from '../parts/lead-to';
 import { Button } from '../parts/button';
@@ -196,8 +196,7 @@ function OnePerson({ person }: { person: Person }) {
 
 /** After a person was changed, merged or parted: whatever shows them is asked again. */
 function settled(): void {
-  for (const key of ['people', 'person', 'visits', 'cases', 'bench', 'case'])
-    void queries.invalidateQueries({ queryKey: [key] });
+  for (const key of ['people', 'person', 'visits', 'cases', 'bench', 'case']) void askAnew([key]);
 }
 
 const fields = ['givenName', 'familyName', 'born'] as const;

@@ -16,6 +16,6 @@ export const queries = new QueryClient({
  * of before what was written meanwhile, and an invalidation alone would wait for that answer and take it.
  */
 export async function askAnew(queryKey: readonly unknown[], client = queries): Promise<void> {
-  await client.cancelQueries({ queryKey });
+  await client.cancelQueries({ queryKey, predicate: ({ state }) => state.data === undefined });
   await client.invalidateQueries({ queryKey });
 }

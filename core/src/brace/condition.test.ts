@@ -1,17 +1,7 @@
 import fc from 'fast-check';
 import { chosenOf, conditionSchema, holds, type Condition, type KnownFacts } from '.';
+import { nothingKnown as nothing } from './test-facts';
 
-const nothing: KnownFacts = {
-  injuries: undefined,
-  ordered: {},
-  findings: {},
-  variant: undefined,
-  settings: {},
-  parts: {},
-  list: undefined,
-  checks: {},
-  done: [],
-};
 const known: KnownFacts = {
   injuries: [{ code: 'rear-cruciate', side: 'left' }],
   ordered: { posture: ['lying'], panel: ['low', 'side'] },

@@ -1,11 +1,11 @@
 import { decideSize } from '../sizing';
 import { foldCase } from './fold-case';
-import type { KnownFacts } from '../brace';
 import type { Programme } from '../programmes';
 import type { Stage } from '../record';
 import { stageAt, stageCover, stageStates, stillNeeded } from './stage-states';
 import type { CaseState } from './state';
 import { contextOf, testContext, testLogbook } from './test-case';
+import { nothingKnown } from '../brace/test-facts';
 
 const state = (log: ReturnType<typeof testLogbook>, context = testContext) => foldCase(log.entries, context)!;
 const measured = (log: ReturnType<typeof testLogbook>) => {
@@ -101,17 +101,6 @@ test('a finding that blocks is named at every stage behind Screen', () => {
   ]);
 });
 
-const nothingKnown: KnownFacts = {
-  injuries: undefined,
-  ordered: {},
-  findings: {},
-  variant: undefined,
-  settings: {},
-  parts: {},
-  list: undefined,
-  checks: {},
-  done: [],
-};
 const { programme } = testContext;
 const afterwards = programme.sequences.filter(({ purpose }) => purpose !== 'first-donning');
 const whenPainful = { kind: 'finding', is: 'diabetes', present: true } as const;

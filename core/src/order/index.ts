@@ -1,5 +1,5 @@
 export { knownInjuries, mayHaveSide, type KnownInjury } from './injuries';
-export { limitsOf, windowOf, type MotionWindow } from './limits';
+export { isFixed, isFree, limitsOf, windowOf, type MotionWindow } from './limits';
 export {
   compartments,
   heightNames,

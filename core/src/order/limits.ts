@@ -11,7 +11,16 @@ export interface MotionWindow {
   flexion?: Degrees;
 }
 
-const isOf =
+/** Whether the motion is limited at neither end. */
+export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
+  extension === undefined && flexion === undefined;
+
+/** Whether the joint is left no motion at all. */
+export const isFixed = ({ extension, flexion }: MotionWindow): boolean =>
+  extension !== undefined && extension === flexion;
+
+/** What is ordered of one joint in one plane, among all that is ordered. */
+export const isOf =
   ({ joint, plane }: JointPlane) =>
   (one: JointPlane) =>
     one.joint === joint && one.plane === plane;
@@ -26,8 +35,9 @@ export function windowOf(limits: readonly MotionLimit[], motion: JointPlane): Mo
 }
 
 /** The inverse of windowOf: the limit as it is written, none for a free motion. */
-export function limitsOf(motion: JointPlane, { extension, flexion }: MotionWindow): MotionLimit[] {
-  return extension === undefined && flexion === undefined
+export function limitsOf(motion: JointPlane, window: MotionWindow): MotionLimit[] {
+  const { extension, flexion } = window;
+  return isFree(window)
     ? []
     : [
         {

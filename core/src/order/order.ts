@@ -1,7 +1,7 @@
 import { signedAngle, type JointPlane, type Side } from '../anatomy';
 import { phaseOn, type ClinicDay } from '../calendar';
 import type { Degrees } from '../quantity';
-import { windowOf, type MotionWindow } from './limits';
+import { isFree, isOf, windowOf, type MotionWindow } from './limits';
 import type { Order, OrderedLock, OrderPhase, Trouble } from './order-body';
 
 export type OrderProblem =
@@ -81,8 +81,8 @@ export function phaseInForce(order: Order, day: ClinicDay): { index: number; pha
 }
 
 /** The angle that the order holds a joint at, whatever the phase. */
-export function heldAngle({ angles = [] }: Order, { joint, plane }: JointPlane): Degrees | undefined {
-  const held = angles.find((one) => one.joint === joint && one.plane === plane);
+export function heldAngle({ angles = [] }: Order, motion: JointPlane): Degrees | undefined {
+  const held = angles.find(isOf(motion));
   return held && signedAngle(held, held.at);
 }
 
@@ -105,8 +105,7 @@ export function angleOn(order: Order, day: ClinicDay, motion: JointPlane): Motio
  */
 export function testWindow(order: Order, day: ClinicDay, motion: JointPlane | undefined): MotionWindow {
   const window = windowOn(order, day, motion)?.window ?? {};
-  const isLimited = window.extension !== undefined || window.flexion !== undefined;
-  return isLimited || !motion ? window : fixedAt(heldAngle(order, motion));
+  return motion && isFree(window) ? fixedAt(heldAngle(order, motion)) : window;
 }
 
 /**

@@ -1,18 +1,8 @@
 import { applies, holds, type Condition, type KnownFacts, type Part } from '../brace';
 import { runSequence, type Sequence, type StepDone } from '../strapping';
 import { programmes } from './all';
+import { nothingKnown } from '../brace/test-facts';
 
-const nothingKnown: KnownFacts = {
-  injuries: undefined,
-  ordered: {},
-  findings: {},
-  variant: undefined,
-  settings: {},
-  parts: {},
-  list: undefined,
-  checks: {},
-  done: [],
-};
 const each = programmes.map((programme) => [programme.id, programme] as const);
 
 /** Does the step in hand until there is none, answers what is asked on the way. */

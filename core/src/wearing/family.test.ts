@@ -1,16 +1,10 @@
 import type { KnownFacts } from '../brace';
 import { wearByFamily, wearLinesSchema, type WearLine } from './family';
+import { nothingKnown } from '../brace/test-facts';
 
 const facts = (protective?: 'yes' | 'no'): KnownFacts => ({
-  injuries: undefined,
+  ...nothingKnown,
   ordered: protective ? { protective: [protective] } : {},
-  findings: {},
-  variant: undefined,
-  settings: {},
-  parts: {},
-  list: undefined,
-  checks: {},
-  done: [],
 });
 const protective = (is: 'yes' | 'no') => ({ kind: 'ordered' as const, what: 'protective' as const, is });
 const lines: WearLine[] = [

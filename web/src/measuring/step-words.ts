@@ -1,11 +1,11 @@
 import { endsOf, type JointPlane } from '@estribo/core/anatomy';
 import { motionExamples } from './motion-examples';
 import { unitOf, type MeasuringStep, type PostureStep, type ReadingStep } from '@estribo/core/measuring';
-import type { MotionWindow } from '@estribo/core/order';
+import { isFree, type MotionWindow } from '@estribo/core/order';
 import { formatLength, type LengthUnit } from '@estribo/core/quantity';
 import { en } from '../messages/en';
 import { familyWords, language, named, t } from '../messages';
-import { isFree, formatReading, formatWindow } from '../parts/format';
+import { formatReading, formatWindow } from '../parts/format';
 
 /** What a step is called while it is asked for. */
 export function titleOf(step: MeasuringStep, unit: LengthUnit): string {

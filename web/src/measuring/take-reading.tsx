@@ -21,7 +21,7 @@ import {
   type StepState,
 } from '@estribo/core/measuring';
 import type { BodyOf } from '@estribo/core/logbook';
-import { testWindow } from '@estribo/core/order';
+import { isFree, testWindow } from '@estribo/core/order';
 import { motionInWindow } from '@estribo/core/reviewing';
 import { otherSide } from '@estribo/core/anatomy';
 import { looksReversed, parseNeutralZero } from '@estribo/core/measuring';
@@ -33,7 +33,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFree, formatNumber, formatReading, saidUnderZero, formatWindow, unitSign } from '../parts/format';
+import { formatNumber, formatReading, saidUnderZero, formatWindow, unitSign } from '../parts/format';
 import { useDraft } from '../api/draft';
 import { quantityOf, ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';

@@ -1,5 +1,5 @@
 import { endsOf, namedAngle, type JointPlane } from '@estribo/core/anatomy';
-import type { MotionWindow } from '@estribo/core/order';
+import { isFixed, isFree, type MotionWindow } from '@estribo/core/order';
 import type { Arc, HingeStops } from '@estribo/core/setting';
 import type { ReadingUnit } from '@estribo/core/measuring';
 import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from '@estribo/core/quantity';
@@ -46,14 +46,6 @@ export const formatFine = (value: number, unit: ReadingUnit, length: LengthUnit)
 /** A reading with its unit. */
 export const formatReading = (value: number, unit: ReadingUnit, length: LengthUnit): string =>
   `${formatNumber(value, unit, length)}${unit === 'degrees' ? '' : ' '}${unitSign(unit, length)}`;
-
-/** Whether an order limits the motion at neither end. */
-export const isFree = ({ extension, flexion }: MotionWindow): boolean =>
-  extension === undefined && flexion === undefined;
-
-/** Whether an order leaves the joint no motion at all. */
-export const isFixed = ({ extension, flexion }: MotionWindow): boolean =>
-  extension !== undefined && extension === flexion;
 
 /** Where nothing is said of the joint, angles are printed as those of a knee. */
 const ofAnyJoint: JointPlane = { joint: 'knee', plane: 'sagittal' };

@@ -1,6 +1,6 @@
 import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
-import type { MotionWindow } from '@estribo/core/order';
+import { isFixed, isFree, type MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
 import { looksReversed, parseNeutralZero, formatNeutralZero } from '@estribo/core/measuring';
 import type { MotionStep } from '@estribo/core/measuring';
@@ -12,7 +12,7 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { isFixed, isFree, formatWindow } from '../parts/format';
+import { formatWindow } from '../parts/format';
 import { useDraft } from '../api/draft';
 import { ReadingField } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';

@@ -2,11 +2,12 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { auditRoutes } from './audit/audit-routes';
+import { auditReads } from './audit/reads';
 import { caseRoutes } from './cases/case-routes';
 import { fitRoutes } from './cases/fit-routes';
 import { catalogueRoutes } from './catalogue/catalogue-routes';
@@ -160,8 +161,24 @@ export function createApp(context: Context, options: AppOptions): Express {
     throw notFound('route');
   });
   if (options.webRoot) app.use(webPages(options.webRoot));
+  app.use(auditRefusals(context));
   app.use(problemHandler(context.log));
   return app;
+}
+
+/** Writes down what was refused to whoever is signed in because of their role. */
+function auditRefusals(context: Context): ErrorRequestHandler {
+  const read = auditReads(context);
+  return (error: unknown, req, res, next) => {
+    const user = (req.session as typeof req.session | undefined)?.user;
+    if (!(error instanceof Problem) || error.status !== 403 || !user) return next(error);
+    const { route = req.path } = res.locals as { route?: string };
+    // refused all the same where it cannot be written down
+    read(user, 'role.refused', route, { method: req.method, why: error.detail }).then(
+      () => next(error),
+      () => next(error),
+    );
+  };
 }
 
 /** The built interface: files by name, and its page for every other address. */

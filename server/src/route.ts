@@ -29,12 +29,12 @@ export type SignedIn = Pick<User, 'id' | 'name' | 'role' | 'language' | 'threeFi
 declare module 'express-session' {
   interface SessionData {
     user: SignedIn;
+    /** the machine it is of */
+    machine: string;
     /** when it was signed in, in milliseconds since 1970: a session ends a day's work later */
     began: number;
     /** nobody is at the machine: nothing is answered until somebody says who they are */
-    locked?: boolean;
-    /** who has signed in here with a password, when, and how many wrong PINs were tried since */
-    here?: { user: string; at: number; wrong: number }[];
+    locked: boolean;
   }
 }
 

@@ -79,7 +79,7 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 
 /** A clinic with one user of each role, one person and the demo models, on a database of its own. */
 export async function testClinic(
-  options: { signInTries?: number; now?: () => Date } = {},
+  options: { signInTries?: number; now?: () => Date; trustProxy?: number } = {},
 ): Promise<TestClinic> {
   const { url, drop } = await emptyDatabase();
   const db = await openDatabase(url);
@@ -132,6 +132,7 @@ export async function testClinic(
     store: new DatabaseSessionStore(db, now),
     sessionSecret: 'only for tests',
     signInTries: options.signInTries ?? 1000,
+    ...(options.trustProxy === undefined ? {} : { trustProxy: options.trustProxy }),
   });
   const userOf = (role: Role) => users.find((user) => user.role === role)!.id;
   const agents = new Map<Role, Agent>();

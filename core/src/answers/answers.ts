@@ -190,7 +190,10 @@ const visit = object({
   day: text(),
   time: textOrNone(),
   purpose: string().strict().oneOf(visitPurposes).required(),
+  /** for those who read the record */
   note: textOrNone(),
+  /** for everybody who sees visits; absent from an older server */
+  deskNote: string().strict().nullable(),
   by: text(),
   state: string()
     .strict()

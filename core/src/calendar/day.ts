@@ -51,6 +51,17 @@ export function instantOn(day: ClinicDay, time: string, zone: string): string {
     .toString({ fractionalSecondDigits: 3 });
 }
 
+/** @returns whether the clinic's clock shows a time on a day at all: it does not in the hour that is left out when clocks are set forward */
+export function clockShows(day: ClinicDay, time: string, zone: string): boolean {
+  const shown = Temporal.PlainDate.from(day).toZonedDateTime({ timeZone: zone, plainTime: time }).toPlainTime();
+  return shown.equals(Temporal.PlainTime.from(time));
+}
+
+/** @returns how many minutes a day of the clinic has: 1440 but when clocks are set */
+export function minutesIn(day: ClinicDay, zone: string): number {
+  return Temporal.PlainDate.from(day).toZonedDateTime(zone).hoursInDay * 60;
+}
+
 /** @returns the day `days` later (earlier when negative) */
 export function addDays(day: ClinicDay, days: number): ClinicDay {
   return Temporal.PlainDate.from(day).add({ days }).toString();

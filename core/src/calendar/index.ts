@@ -2,11 +2,13 @@ export {
   addDays,
   ageOn,
   clinicDay,
+  clockShows,
   dayOf,
   daysBetween,
   daysFrom,
   instantOn,
   isZone,
+  minutesIn,
   type ClinicDay,
 } from './day';
 export { readInstant } from './instant';

@@ -27,6 +27,8 @@ export interface Buckle {
   note?: string;
   /** who wrote the note */
   noteBy?: string;
+  /** of a visit: the note that everybody sees who sees visits */
+  deskNote?: string;
   /** of what is looked at once more: which check, and until which instant */
   again?: { check: string; until: string };
   /** of a call: what it is about */

@@ -95,13 +95,15 @@ export const visitPlanned = {
       day: day().required(),
       time: clock(),
       purpose: oneOf(...visitPurposes).required(),
-      /** absent in one that moves another: the note stays as it was */
+      /** for those who read the record; absent in one that moves another: the note stays as it was */
       note: text(400),
+      /** for everybody who sees visits, the front desk among them */
+      deskNote: text(400),
     }),
   }),
-  v: 2,
-  // of version 1 were fittings and reviews without a time
-  upcasters: [(body: object) => body],
+  v: 3,
+  // of version 1 were fittings and reviews without a time; of version 2 those with one note for all
+  upcasters: [(body: object) => body, (body: object) => body],
 };
 
 /** Somebody was called about what was found: whom, and what they said. */

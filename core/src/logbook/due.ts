@@ -33,13 +33,14 @@ export function caseRibbon(state: CaseState): Ribbon {
       : [];
   const planned = visits
     .filter(({ kept }) => !kept)
-    .map(({ day, time, purpose, note, noteBy, entry, by }): Buckle => ({
+    .map(({ day, time, purpose, note, noteBy, deskNote, entry, by }): Buckle => ({
       day,
       planned: { entry, by, purpose, ...(time === undefined ? {} : { time }) },
       kind: visitLetter[purpose] ?? 'V',
       stage: purpose === 'review' ? 'review' : stageAt(state),
       visit: true,
       ...(note === undefined ? {} : { note, noteBy: noteBy! }),
+      ...(deskNote === undefined ? {} : { deskNote }),
     }));
   const toCall = calls
     .filter(({ made }) => made === undefined)

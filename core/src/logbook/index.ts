@@ -35,7 +35,8 @@ export {
 } from './stage-states';
 export type { CaseState, RecordLine } from './state';
 export { intentFaults, intentInForce } from './intent';
-export { isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds';
+export { dayFaults, visitFaults } from './days';
+export { formerKinds, isKind, kinds, kindSent, type BodyOf, type KindName } from './kinds';
 export { rankModels, type RankedModel, type ModelToRank } from './rank-models';
 export { frameOf, takenOver, type TakenOver } from './take-over';
 export type { PlannedVisit } from './visits';

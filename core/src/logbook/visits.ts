@@ -20,6 +20,9 @@ export interface PlannedVisit {
   note?: string;
   /** who wrote the note */
   noteBy?: string;
+  /** the note that everybody sees who sees visits */
+  deskNote?: string;
+  deskNoteBy?: string;
   kept: boolean;
 }
 
@@ -35,16 +38,17 @@ const writtenAt: Record<VisitPurpose, (record: LiveRecord) => readonly { observe
   other: (record) => record.all.filter(({ kind }) => kind !== visitPlanned.kind),
 };
 
-/** The note of a visit with its writer: one that was moved without a new one keeps what it had. */
+/** A note of a visit with its writer: one that was moved without a new one keeps what it had. */
 function noteOf(
   record: LiveRecord,
   visit: Recorded<BodyIn<typeof visitPlanned>>,
-): { note?: string; noteBy?: string } {
+  which: 'note' | 'deskNote',
+): { text: string; by: string } | undefined {
   for (let at: Recorded | undefined = visit; at?.kind === visitPlanned.kind; at = record.corrects(at)) {
-    const { note } = at.body as BodyIn<typeof visitPlanned>;
-    if (note !== undefined) return note === '' ? {} : { note, noteBy: at.by };
+    const text = (at.body as BodyIn<typeof visitPlanned>)[which];
+    if (text !== undefined) return text === '' ? undefined : { text, by: at.by };
   }
-  return {};
+  return undefined;
 }
 
 /**
@@ -66,13 +70,15 @@ export function foldVisits(record: LiveRecord): PlannedVisit[] {
   return record.of(visitPlanned).map((visit) => {
     const { id, by, body } = visit;
     const { day, time, purpose } = body;
+    const [note, deskNote] = [noteOf(record, visit, 'note'), noteOf(record, visit, 'deskNote')];
     return {
       entry: id,
       by,
       day,
       ...(time === undefined ? {} : { time }),
       purpose,
-      ...noteOf(record, visit),
+      ...(note ? { note: note.text, noteBy: note.by } : {}),
+      ...(deskNote ? { deskNote: deskNote.text, deskNoteBy: deskNote.by } : {}),
       kept: lastFor(purpose) >= day,
     };
   });

@@ -5,6 +5,7 @@ import { dayOf, readInstant } from '@estribo/core/calendar';
 import {
   chainHash,
   chainStart,
+  dayFaults,
   foreignFaults,
   intentFaults,
   intentInForce,
@@ -29,6 +30,8 @@ import {
   type Pin,
   type Programme,
 } from '@estribo/core/programmes';
+import { regions, pairedSides } from '@estribo/core/anatomy';
+import type { EntryFault } from '@estribo/core/record';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
 import {
@@ -44,8 +47,10 @@ import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
 import { personNow, sameAs } from '../people/merging';
+import { clinicalNote } from '../visits/visit-routes';
 import { keepVisitsWithout, writeVisits } from '../visits/visit-rows';
 import { caseMac, entryMac } from '../sealing/seal-key';
+import { acknowledge, checkStanding } from './standing';
 import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
 import { writePairs, writeSummary } from './summary';
 import { inTurn } from './turn';
@@ -73,9 +78,11 @@ export async function appendEntry(
 ): Promise<Appended> {
   const read = readEntry(sent);
   if (!read.ok) throw faulty(read.faults);
-  // kept as it was sent; held against the case as what it is today
+  // stored and hashed as it was sent; held against the case as what it is today
   const content = canonicalText(read.entry);
   const entry = ofTodaysKind(read.entry);
+  // an entry of a former kind that was repaired stands as it reads today
+  const isThis = (stored: string | null) => stored === content || stored === canonicalText(entry);
   if (entry.case !== caseId) throw faulty([{ at: 'case', message: 'is not the case of this address' }]);
   if (entry.by !== user.id)
     throw new Problem(403, 'Not allowed', 'An entry is written by the one who signs in for it.');
@@ -83,14 +90,18 @@ export async function appendEntry(
     const done = await inTransaction(context.db, async (manager) => {
       const before = await manager.getRepository(entryEntity).findOneBy({ id: entry.id });
       if (before) {
-        if (before.content !== content)
+        if (!isThis(before.content))
           throw new Problem(422, 'Another entry has this id', 'Make a new id for a new entry.');
         return { entry: recordedEntry(before)!, fresh: false as const };
       }
       const row = await lockedCase(manager, entry);
-      return { ...(await take(context, manager, user, row, entry, content)), fresh: true as const };
+      await checkStanding(manager, context.sealing.mac, row);
+      return { ...(await take(context, manager, user, row, entry, read.entry)), fresh: true as const };
     });
-    if (done.fresh) keepSnapshot(caseId, done.snapshot);
+    if (done.fresh) {
+      keepSnapshot(caseId, done.snapshot);
+      acknowledge(caseId, done.entry.seq, done.snapshot.head);
+    }
     return { entry: done.entry, fresh: done.fresh };
   });
 }
@@ -120,6 +131,10 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
     !fitsFamily(modelContent as BraceModel, programmeContent as Programme)
   )
     throw faulty([{ at: 'body.model.hash', message: 'is no registered model of this family' }]);
+  const { region } = programmeContent as Programme;
+  const worn: readonly string[] = regions[region] === 'pair' ? pairedSides : ['midline'];
+  if (!worn.includes(entry.body.side))
+    throw faulty([{ at: 'body.side', message: `must be ${worn.join(' or ')} for this family` }]);
   const row: CaseRow = {
     id: entry.case,
     person,
@@ -140,7 +155,7 @@ async function take(
   user: SignedIn,
   row: CaseRow,
   entry: AnyEntry,
-  content: string,
+  sent: AnyEntry,
 ): Promise<{ entry: AnyRecordedEntry; snapshot: Snapshot }> {
   const { entries, state } = await snapshotOf(manager, row, clinic.zone);
   const found = entries.find(({ id }) => id === entry.replaces);
@@ -152,20 +167,22 @@ async function take(
   const person = await personNow(manager, row.person);
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
+  checkNote(user, entry);
+  throwIfAny(dayFaults(entry, { born: person.born, zone: clinic.zone, replaced }));
   await checkTakenOver(manager, row, person, entry, state, clinic.zone);
   await checkKeeper(manager, entry);
   const held = await heldAfter(manager, row, entry, state);
   const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone), user.role);
 
   const salt = randomBytes(32).toString('hex');
-  const salted = saltedHash(entry, salt);
+  const salted = saltedHash(sent, salt);
   const seq = row.seq + 1;
   const head = chainHash(row.head, salted);
   const written: Omit<EntryRow, 'mac'> = {
     case: row.id,
     seq,
     id: entry.id,
-    content,
+    content: canonicalText(sent),
     salt,
     salted,
     hash: head,
@@ -255,6 +272,16 @@ async function checkKeeper(manager: EntityManager, { kind, body }: AnyEntry): Pr
   const to = await manager.getRepository(userEntity).findOneBy({ id: body.to, active: true });
   if (!to || !may(to.role, 'cases.write'))
     throw faulty([{ at: 'body.to', message: 'is nobody here who may take a case in hand' }]);
+}
+
+const throwIfAny = (faults: EntryFault[]): void => {
+  if (faults.length > 0) throw faulty(faults);
+};
+
+/** @throws Problem 422 for a clinical note by somebody who could not see the one it would hide */
+function checkNote(user: SignedIn, { kind, body }: AnyEntry): void {
+  if (kind === 'visit.planned' && body.note !== undefined && !may(user.role, 'record.read'))
+    throw faulty([{ ...clinicalNote, at: `body.${clinicalNote.at}` }]);
 }
 
 /** When it was observed can be: not before the person was born, not ahead of the clock by more than minutes. */

@@ -11,9 +11,9 @@ import { withWords, type Meant } from '../people/search-words';
 import { notFound, Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { proofOf } from '../sealing/verify';
+import { auditReads } from '../audit/reads';
 import { unreadingStaff } from '../visits/visit-routes';
 import { appendEntry } from './append';
-import { caseReading } from './case-reading';
 import { listedSummary, ribbonFrom } from './listed';
 import { entriesPage } from './record';
 
@@ -69,7 +69,8 @@ export function caseRoutes(context: Context): Route[] {
   };
   const today = () => dayOf(now().toISOString(), clinic.zone);
 
-  const caseRead = caseReading(context);
+  const read = auditReads(context);
+  const caseRead = (user: SignedIn, id: string) => read(user, 'case.read', id);
 
   return [
     {
@@ -125,6 +126,11 @@ export function caseRoutes(context: Context): Route[] {
           .skip(skip)
           .take(pageLength + 1)
           .getMany();
+        if (find)
+          await read(user, 'person.searched', 'cases', {
+            find,
+            found: rows.slice(0, pageLength).map((row) => row.person),
+          });
         res.json(await page(rows, user, today()));
       },
     },

@@ -8,7 +8,7 @@ import { fitsFamily, newestProgrammes, registeredModels, registeredPin } from '.
 import { caseEntity, modelEntity, personEntity } from '../database/entities';
 import { notFound } from '../problem';
 import type { Context, Route } from '../route';
-import { caseReading } from './case-reading';
+import { auditReads } from '../audit/reads';
 import { snapshotOf } from './record';
 
 /** The most that is sent; what is ranked behind is out of range. */
@@ -22,7 +22,7 @@ const areSisters = (one: Programme, other: Programme): boolean =>
 
 export function fitRoutes(context: Context): Route[] {
   const { db, clinic, now } = context;
-  const caseRead = caseReading(context);
+  const caseRead = auditReads(context);
   return [
     {
       method: 'get',
@@ -31,7 +31,7 @@ export function fitRoutes(context: Context): Route[] {
       handle: async (req, res, user) => {
         const row = await db.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
         if (!row) throw notFound('case');
-        await caseRead(user, row.id);
+        await caseRead(user, 'case.read', row.id);
         const { state } = await snapshotOf(db.manager, row, clinic.zone);
         if (!state) throw notFound('case');
         const family = state.programme.base ?? state.programme.id;

@@ -11,7 +11,7 @@ export const ribbonFrom = (today: ClinicDay): ClinicDay => addDays(today, -daysB
 /**
  * A summary as a list shows it: of its ribbon the days that are seen and what is due next. Who may not read the
  * record sees of whom and of which brace it is and when somebody comes in, and nothing of what was found, chosen, worn or
- * done; the note on a visit only when it was written by one who may not read it either.
+ * done; of the notes on a visit the front desk's, and an older one that was written by one who may not read the record either.
  * @param unread ids of those who may not read the record
  */
 export function listedSummary(
@@ -35,7 +35,7 @@ export function listedSummary(
       worn: [],
       buckles: ribbon.buckles
         .filter(({ visit }) => visit)
-        .map(({ day, planned, note, noteBy, kind }): Buckle => ({
+        .map(({ day, planned, note, noteBy, deskNote, kind }): Buckle => ({
           day,
           // for what somebody comes in is told only of a visit that was planned
           kind: planned ? kind : 'V',
@@ -43,6 +43,7 @@ export function listedSummary(
           visit: true,
           ...(planned ? { planned } : {}),
           ...(note !== undefined && noteBy !== undefined && unread.has(noteBy) ? { note } : {}),
+          ...(deskNote === undefined ? {} : { deskNote }),
         })),
     },
   };

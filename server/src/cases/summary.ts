@@ -6,7 +6,7 @@ import { pairEntity, summaryEntity, type PairRow, type Person, type Summary } fr
 import { writeCaseWords } from '../people/search-words';
 
 /** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
-export const summaryVersion = 9;
+export const summaryVersion = 10;
 
 /**
  * The row that lists show of a case, computed from its state.

@@ -16,6 +16,7 @@ import { stageCover } from '@estribo/core/logbook';
 import { array, boolean, object, string } from 'yup';
 import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { audit } from '../audit/audit';
+import { auditReads } from '../audit/reads';
 import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
@@ -88,6 +89,7 @@ async function registering<T>(db: DataSource, work: (manager: EntityManager) => 
 }
 
 export function catalogueRoutes({ db, now }: Context): Route[] {
+  const read = auditReads({ db, now });
   const audited = (
     manager: EntityManager,
     user: SignedIn,
@@ -147,7 +149,8 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
       method: 'get',
       path: '/catalogue/export.csv',
       who: 'catalogue.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
+        await read(user, 'catalogue.exported', 'catalogue', wanted(req.query)[0]);
         const rows = await db.getRepository(modelEntity).find({
           where: wanted(req.query),
           order: { name: 'ASC', id: 'ASC' },

@@ -2,9 +2,9 @@ import { languages } from '@estribo/core/access';
 import { anyId } from '@estribo/core/record';
 import { verify } from '@node-rs/argon2';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
-import type { Request, RequestHandler } from 'express';
-import type { SessionData } from 'express-session';
+import type { Request, RequestHandler, Response } from 'express';
 import { In } from 'typeorm';
+import { v7 } from 'uuid';
 import { number, object, string } from 'yup';
 import { audit } from '../audit/audit';
 import { userEntity, type User } from '../database/entities';
@@ -15,7 +15,16 @@ import { valid } from '../valid';
 import { loginOf } from './login';
 import { codeOf } from './one-time-code';
 import { hashPassword, passwordFaults } from './password';
-import { endSessionsOf, lastsFor } from './session-store';
+import {
+  beginSession,
+  endSession,
+  endSessionsOf,
+  forgivePinTries,
+  lockSession,
+  rememberOnMachine,
+  takePinTry,
+  usersOfMachine,
+} from './session-store';
 
 const credentials = object({
   login: string().strict().required().max(60),
@@ -57,9 +66,6 @@ const takingOver = object({
   .noUnknown()
   .required();
 
-/** After so many wrong PINs in a row somebody signs in with the password again. */
-const mostWrongPins = 5;
-
 const ownLanguage = object({ language: string().strict().oneOf(languages).required() })
   .strict()
   .noUnknown()
@@ -70,14 +76,16 @@ const ownFingers = object({ threeFingers: number().strict().min(30).max(80).requ
   .noUnknown()
   .required();
 
-type Here = NonNullable<SessionData['here']>;
-
 /** The address a request came from, as far as the trust in proxies reaches; of IPv6 the network. */
 const addressOf = (req: Request): string => ipKeyGenerator(req.ip ?? req.socket.remoteAddress ?? 'unknown');
 
+/** Marks an answer as that to a wrong secret: those alone are counted as tries. */
+const wrongSecret = (res: Response): void => void (res.locals.wrongSecret = true);
+
 /**
- * Wrong sign-ins are counted by user and address together and by address alone: who guesses is slowed down,
- * and nobody locks out another who signs in from somewhere else.
+ * Wrong secrets are counted by whom they are of and address together, and by address alone: who guesses is slowed
+ * down, and nobody locks out another who signs in from somewhere else. What is refused for another reason, a PIN
+ * that is too plain say, is no try.
  * @param tries wrong ones in five minutes for one user from one address; five times as many from one address
  */
 export function signInThrottle(tries: number): RequestHandler[] {
@@ -88,16 +96,18 @@ export function signInThrottle(tries: number): RequestHandler[] {
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       skipSuccessfulRequests: true,
+      requestWasSuccessful: (_req, res) => res.locals.wrongSecret !== true,
       keyGenerator,
       handler: () => {
         throw new Problem(429, 'Too many tries', 'Wait five minutes, then try again.');
       },
     });
-  const loginIn = (req: Request) => {
-    const typed = (req.body as { login?: unknown } | undefined)?.login;
-    return (typeof typed === 'string' && loginOf(typed)) || 'nobody';
+  const ofWhom = (req: Request) => {
+    const { login, user } = (req.body ?? {}) as { login?: unknown; user?: unknown };
+    if (typeof login === 'string') return loginOf(login) ?? 'nobody';
+    return typeof user === 'string' ? user.slice(0, 36) : (req.session.user?.id ?? 'nobody');
   };
-  return [limitBy(tries * 5, addressOf), limitBy(tries, (req) => `${addressOf(req)} ${loginIn(req)}`)];
+  return [limitBy(tries * 5, addressOf), limitBy(tries, (req) => `${addressOf(req)} ${ofWhom(req)}`)];
 }
 
 export function sessionRoutes(context: Context): Route[] {
@@ -105,24 +115,12 @@ export function sessionRoutes(context: Context): Route[] {
   // verified against when the login is unknown, so that the answer takes as long
   const nobody = hashPassword('nobody has this password');
 
-  /** Those who have signed in here with a password within a day's work. */
-  const hereNow = (here: Here): Here => here.filter(({ at }) => now().getTime() - at < lastsFor);
-
-  /** A session of its own for whoever is at the machine now. */
-  const begin = async (req: Request, user: User) => {
-    hub.endSession(req.sessionID);
-    await new Promise<void>((resolve, reject) =>
-      req.session.regenerate((error) => (error ? reject(error as Error) : resolve())),
-    );
-    const { id, name, role, language, threeFingers } = user;
-    req.session.user = { id, name, role, language, threeFingers };
-    req.session.began = now().getTime();
-  };
+  const signInAgain = () => new Problem(401, 'Not by PIN', 'Sign in with your password.');
 
   /** Who is at the machine, and who else may take over here by PIN. */
   const answer = async (req: Request) => {
-    const { user = null, locked = false } = req.session;
-    const ids = user ? hereNow(req.session.here ?? []).map((one) => one.user) : [];
+    const { user = null, locked = false, machine } = req.session;
+    const ids = user && machine ? await usersOfMachine(db, machine, now()) : [];
     const found = await db
       .getRepository(userEntity)
       .find({ where: { id: In(ids), active: true }, order: { name: 'ASC' } });
@@ -130,6 +128,7 @@ export function sessionRoutes(context: Context): Route[] {
       user,
       clinic,
       locked,
+      now: now().toISOString(),
       here: found.map(({ id, login, name, role, pinHash }) => ({
         id,
         login,
@@ -141,18 +140,30 @@ export function sessionRoutes(context: Context): Route[] {
     };
   };
 
-  /** @throws Problem 422 until a password is chosen that can stand */
-  const choosePassword = async ({ id, login, name }: User, next: string | undefined) => {
+  /**
+   * Spends a one-time code on a password that is chosen: of two that use it at once one does.
+   * @returns the new password's hash; undefined when the code was spent meanwhile
+   * @throws Problem 422 until a password is chosen that can stand
+   */
+  const spendCode = async (
+    { id, login, name, codeHash }: User,
+    next: string | undefined,
+  ): Promise<string | undefined> => {
     if (next === undefined)
       throw faulty([{ at: 'next', message: 'is needed: choose a password of your own' }]);
     const faults = passwordFaults(next, [login, name, clinic.name], 'next');
     if (faults.length > 0) throw faulty(faults);
     const passwordHash = await hashPassword(next);
-    await inTransaction(db, async (manager) => {
-      await manager
+    return inTransaction(db, async (manager) => {
+      const { affected } = await manager
         .getRepository(userEntity)
-        .update({ id }, { passwordHash, codeHash: null, codeUntil: null });
+        .update(
+          { id, active: true, codeHash: codeHash! },
+          { passwordHash, codeHash: null, codeUntil: null },
+        );
+      if (affected !== 1) return undefined;
       await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
+      return passwordHash;
     });
   };
 
@@ -165,12 +176,8 @@ export function sessionRoutes(context: Context): Route[] {
         const { login: typed, password, next } = valid(credentials, req.body);
         const login = loginOf(typed);
         const user = login && (await db.getRepository(userEntity).findOneBy({ login, active: true }));
-        const right = await verify((user && user.passwordHash) || (await nobody), password);
-        const byCode =
-          user && !right && user.codeHash !== null && user.codeUntil !== null && user.codeUntil > now()
-            ? await verify(user.codeHash, codeOf(password))
-            : false;
-        if (!user || !(right || byCode)) {
+        const refuse = async () => {
+          wrongSecret(res);
           await audit(db, {
             at: now(),
             user: null,
@@ -179,16 +186,28 @@ export function sessionRoutes(context: Context): Route[] {
             subject: user ? user.id : 'unknown',
             detail: { address: addressOf(req) },
           });
-          throw new Problem(401, 'Not signed in', 'Login or password is wrong.');
-        }
-        if (byCode) await choosePassword(user, next);
-        const wasHere = req.session.here ?? [];
-        await begin(req, user);
-        req.session.here = [
-          ...hereNow(wasHere).filter((one) => one.user !== user.id),
-          { user: user.id, at: now().getTime(), wrong: 0 },
-        ];
-        await audit(db, { at: now(), user: user.id, action: 'session.opened', subject: user.id });
+          return new Problem(401, 'Not signed in', 'Login or password is wrong.');
+        };
+        const right = await verify((user && user.passwordHash) || (await nobody), password);
+        const byCode =
+          user && !right && user.codeHash !== null && user.codeUntil !== null && user.codeUntil > now()
+            ? await verify(user.codeHash, codeOf(password))
+            : false;
+        if (!user || !(right || byCode)) throw await refuse();
+        const hash = byCode ? await spendCode(user, next) : user.passwordHash;
+        if (hash === undefined) throw await refuse();
+        hub.endSession(req.sessionID);
+        const [before, at] = [req.sessionID, now()];
+        const begun = { machine: req.session.machine ?? v7(), began: at.getTime(), now: at, before };
+        const began = await inTransaction(db, async (manager) => {
+          const proof = { secret: 'passwordHash', hash } as const;
+          if (!(await beginSession(manager, req, user, proof, { ...begun, takesOver: false }))) return false;
+          await rememberOnMachine(manager, begun.machine, user.id, at);
+          await audit(manager, { at, user: user.id, action: 'session.opened', subject: user.id });
+          return true;
+        });
+        // the password or the account was changed while this one was verified
+        if (!began) throw await refuse();
         res.json(await answer(req));
       },
     },
@@ -205,9 +224,10 @@ export function sessionRoutes(context: Context): Route[] {
       method: 'post',
       path: '/session/lock',
       who: 'signed-in',
-      handle: (req, res) => {
-        req.session.locked = true;
+      handle: async (req, res, { id }) => {
+        await lockSession(db, req.sessionID);
         hub.endSession(req.sessionID);
+        await audit(db, { at: now(), user: id, action: 'session.locked', subject: id });
         res.status(204).end();
       },
     },
@@ -218,14 +238,14 @@ export function sessionRoutes(context: Context): Route[] {
       who: 'open',
       handle: async (req, res) => {
         const { user: id, pin } = valid(takingOver, req.body);
-        const here = hereNow(req.session.here ?? []);
-        const known = here.find((one) => one.user === id);
-        const user = known && (await db.getRepository(userEntity).findOneBy({ id, active: true }));
-        if (!req.session.user || !known || !user || user.pinHash === null || known.wrong >= mostWrongPins)
-          throw new Problem(401, 'Not by PIN', 'Sign in with your password.');
+        const { machine, began } = req.session;
+        if (machine === undefined || began === undefined) throw signInAgain();
+        const user = await db.getRepository(userEntity).findOneBy({ id, active: true });
+        if (!user || user.pinHash === null) throw signInAgain();
+        const left = await takePinTry(db, machine, id, now());
+        if (left === undefined) throw signInAgain();
         if (!(await verify(user.pinHash, pin))) {
-          known.wrong += 1;
-          req.session.here = here;
+          wrongSecret(res);
           await audit(db, {
             at: now(),
             user: null,
@@ -236,15 +256,20 @@ export function sessionRoutes(context: Context): Route[] {
           throw new Problem(
             401,
             'Not signed in',
-            known.wrong >= mostWrongPins ? 'Sign in with your password.' : 'The PIN is wrong.',
+            left === 0 ? 'Sign in with your password.' : 'The PIN is wrong.',
           );
         }
-        const { began } = req.session;
-        await begin(req, user);
-        // whoever switches, the machine's day began when it did
-        req.session.began = began;
-        req.session.here = here.map((one) => (one.user === id ? { ...one, wrong: 0 } : one));
-        await audit(db, { at: now(), user: id, action: 'session.switched', subject: id });
+        const begun = { machine, began, now: now(), before: req.sessionID, takesOver: true };
+        const proof = { secret: 'pinHash', hash: user.pinHash } as const;
+        const taken = await inTransaction(db, async (manager) => {
+          // whoever switches, the machine's day began when it did
+          if (!(await beginSession(manager, req, user, proof, begun))) return false;
+          await forgivePinTries(manager, machine, id);
+          await audit(manager, { at: now(), user: id, action: 'session.switched', subject: id });
+          return true;
+        });
+        if (!taken) throw signInAgain();
+        hub.endSession(begun.before);
         res.json(await answer(req));
       },
     },
@@ -255,8 +280,10 @@ export function sessionRoutes(context: Context): Route[] {
       handle: async (req, res, { id }) => {
         const { password, pin } = valid(ownPin, req.body);
         const user = await db.getRepository(userEntity).findOneByOrFail({ id });
-        if (!(await verify(user.passwordHash, password)))
+        if (!(await verify(user.passwordHash, password))) {
+          wrongSecret(res);
           throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+        }
         const pinHash = await hashPassword(pin);
         await inTransaction(db, async (manager) => {
           await manager.getRepository(userEntity).update({ id }, { pinHash });
@@ -270,10 +297,13 @@ export function sessionRoutes(context: Context): Route[] {
       path: '/session',
       who: 'open',
       handle: async (req, res) => {
+        const { user, machine } = req.session;
         hub.endSession(req.sessionID);
-        await new Promise<void>((resolve, reject) =>
-          req.session.destroy((error) => (error ? reject(error as Error) : resolve())),
-        );
+        if (user && machine)
+          await inTransaction(db, async (manager) => {
+            await endSession(manager, req.sessionID, machine);
+            await audit(manager, { at: now(), user: user.id, action: 'session.closed', subject: user.id });
+          });
         res.clearCookie('estribo').status(204).end();
       },
     },
@@ -285,7 +315,6 @@ export function sessionRoutes(context: Context): Route[] {
       handle: async (req, res, { id }) => {
         const { language } = valid(ownLanguage, req.body);
         await db.getRepository(userEntity).update({ id }, { language });
-        req.session.user = { ...req.session.user!, language };
         res.status(204).end();
       },
     },
@@ -306,7 +335,6 @@ export function sessionRoutes(context: Context): Route[] {
             detail: { now: { threeFingers } },
           });
         });
-        req.session.user = { ...req.session.user!, threeFingers };
         res.status(204).end();
       },
     },
@@ -318,8 +346,10 @@ export function sessionRoutes(context: Context): Route[] {
       handle: async (req, res, { id }) => {
         const { password, next } = valid(newPassword, req.body);
         const user = await db.getRepository(userEntity).findOneByOrFail({ id });
-        if (!(await verify(user.passwordHash, password)))
+        if (!(await verify(user.passwordHash, password))) {
+          wrongSecret(res);
           throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+        }
         const faults = passwordFaults(next, [user.login, user.name, clinic.name], 'next');
         if (faults.length > 0) throw faulty(faults);
         const passwordHash = await hashPassword(next);

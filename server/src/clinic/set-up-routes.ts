@@ -34,8 +34,10 @@ export function setUpRoutes(context: Context): Route[] {
         const { setUpCode } = context;
         if (setUpCode === undefined) throw notFound('set-up: this clinic is set up already');
         const { code, clinic: name, zone, password, ...user } = valid(setUp, req.body);
-        if (!isSameCode(code, setUpCode))
+        if (!isSameCode(code, setUpCode)) {
+          res.locals.wrongSecret = true;
           throw new Problem(401, 'Not allowed', 'This is not the code on the server’s console.');
+        }
         const faults = passwordFaults(password, [user.login, user.name, name]);
         if (faults.length > 0) throw faulty(faults);
         const passwordHash = await hashPassword(password);

@@ -8,6 +8,7 @@ import { Language1764000000004 } from './migrations/0004-language';
 import { PhaseTemplates1764000000005 } from './migrations/0005-phase-templates';
 import { ClinicNumbers1764000000006 } from './migrations/0006-clinic-numbers';
 import { PeopleAndVisits1764000000007 } from './migrations/0007-people-and-visits';
+import { SessionsAndKeeping1764000000008 } from './migrations/0008-sessions-and-keeping';
 
 const migrations = [
   TheRecord1764000000001,
@@ -17,6 +18,7 @@ const migrations = [
   PhaseTemplates1764000000005,
   ClinicNumbers1764000000006,
   PeopleAndVisits1764000000007,
+  SessionsAndKeeping1764000000008,
 ];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */

@@ -81,19 +81,53 @@ export const userEntity = new EntitySchema<User>({
   indices: [{ name: 'user_login', columns: ['login'], unique: true }],
 });
 
+/** A session as columns: who it belongs to, since when, whether the machine is locked. */
 export interface SessionRow {
   sid: string;
+  /** the machine it is of, the same one when somebody else takes over there */
+  machine: string;
+  user: string;
+  began: Date;
   expiresAt: Date;
-  data: object;
+  /** nobody is at the machine */
+  locked: boolean;
 }
 export const sessionEntity = new EntitySchema<SessionRow>({
   name: 'session',
   columns: {
     sid: { type: 'varchar', length: 64, primary: true },
+    machine: uuid,
+    user: uuid,
+    began: instant,
     expiresAt: instant,
-    data: { type: 'json' },
+    locked: { type: 'boolean' },
   },
-  indices: [{ name: 'session_expires', columns: ['expiresAt'] }],
+  indices: [
+    { name: 'session_expires', columns: ['expiresAt'] },
+    { name: 'session_user', columns: ['user'] },
+    { name: 'session_machine', columns: ['machine'] },
+  ],
+});
+
+/** Who has signed in on a machine with a password, when, and how many wrong PINs were tried there since. */
+export interface MachineUserRow {
+  machine: string;
+  user: string;
+  at: Date;
+  wrong: number;
+}
+export const machineUserEntity = new EntitySchema<MachineUserRow>({
+  name: 'machine_user',
+  columns: {
+    machine: { ...uuid, primary: true },
+    user: { ...uuid, primary: true },
+    at: instant,
+    wrong: { type: 'int' },
+  },
+  indices: [
+    { name: 'machine_user_user', columns: ['user'] },
+    { name: 'machine_user_at', columns: ['at'] },
+  ],
 });
 
 export interface Person {
@@ -178,8 +212,12 @@ export interface VisitRow {
   /** HH:MM */
   time: string | null;
   purpose: VisitPurpose;
+  /** for those who read the record */
   note: string | null;
   noteBy: string | null;
+  /** for everybody who sees visits */
+  deskNote: string | null;
+  deskNoteBy: string | null;
   /** who planned it, or changed it last */
   by: string;
   state: VisitState;
@@ -195,6 +233,8 @@ export const visitEntity = new EntitySchema<VisitRow>({
     purpose: { type: 'varchar', length: 12 },
     note: { type: 'varchar', length: 400, nullable: true },
     noteBy: { ...uuid, nullable: true },
+    deskNote: { type: 'varchar', length: 400, nullable: true },
+    deskNoteBy: { ...uuid, nullable: true },
     by: uuid,
     state: { type: 'varchar', length: 10 },
   },
@@ -477,6 +517,11 @@ export interface SealRow {
   /** how many cases it names */
   cases: number;
   mac: string;
+  /** how many lines of the audit it covers, and a hash over them; null in a seal of before version 8 of the schema */
+  auditLines: number | null;
+  auditHash: string | null;
+  /** it says that a back-up was restored whose newest seal is this one: the numbers between are lost */
+  restoredTo: number | null;
 }
 export const sealEntity = new EntitySchema<SealRow>({
   name: 'seal',
@@ -485,6 +530,9 @@ export const sealEntity = new EntitySchema<SealRow>({
     at: instant,
     cases: { type: 'int' },
     mac: hash,
+    auditLines: { type: 'int', nullable: true },
+    auditHash: { type: 'varchar', length: 64, nullable: true },
+    restoredTo: { type: 'int', nullable: true },
   },
 });
 
@@ -503,6 +551,7 @@ export const sealHeadEntity = new EntitySchema<SealHeadRow>({
     seq: { type: 'int' },
     head: hash,
   },
+  indices: [{ name: 'seal_head_case', columns: ['case', 'seal'] }],
   foreignKeys: [refers('seal_head_of_seal', 'seal', 'seal', 'n')],
 });
 
@@ -517,6 +566,8 @@ export interface AuditRow {
   subject: string;
   /** what changed, as JSON: of a person it holds what stood there before */
   detail: string | null;
+  /** the seal that covers it; null until the next one */
+  seal: number | null;
 }
 export const auditEntity = new EntitySchema<AuditRow>({
   name: 'audit',
@@ -527,8 +578,10 @@ export const auditEntity = new EntitySchema<AuditRow>({
     action: { type: 'varchar', length: 40 },
     subject: { type: 'varchar', length: 80 },
     detail: { type: 'longtext', nullable: true },
+    seal: { type: 'int', nullable: true },
   },
   indices: [
+    { name: 'audit_seal', columns: ['seal', 'n'] },
     { name: 'audit_subject', columns: ['subject', 'n'] },
     { name: 'audit_action', columns: ['action', 'n'] },
     { name: 'audit_user', columns: ['user', 'n'] },
@@ -554,12 +607,21 @@ export const phaseTemplateEntity = new EntitySchema<PhaseTemplateRow>({
   indices: [{ name: 'phase_template_name', columns: ['name'], unique: true }],
 });
 
-/** A backup that was made, as the command that makes it leaves word. */
+/** A back-up that was made or tried, by hand or by the clinic itself at night. */
 export interface BackupRow {
   n: number;
   at: Date;
+  /** '' when none came of it */
   file: string;
   bytes: number;
+  /** where it lies; null of one made before that was noted */
+  folder: string | null;
+  nightly: boolean;
+  /** why none came of it */
+  problem: string | null;
+  /** when it was restored into a second database on trial, and what did not hold then */
+  drilledAt: Date | null;
+  drillProblem: string | null;
 }
 export const backupEntity = new EntitySchema<BackupRow>({
   name: 'backup',
@@ -568,6 +630,34 @@ export const backupEntity = new EntitySchema<BackupRow>({
     at: instant,
     file: { type: 'varchar', length: 255 },
     bytes: { type: 'double' },
+    folder: { type: 'varchar', length: 400, nullable: true },
+    nightly: { type: 'boolean' },
+    problem: { type: 'varchar', length: 400, nullable: true },
+    drilledAt: { ...instant, nullable: true },
+    drillProblem: { type: 'varchar', length: 400, nullable: true },
+  },
+});
+
+/** How this database is kept: which secret it is sealed with, where the clinic backs itself up, in which form its record is. */
+export interface KeepingRow {
+  id: number;
+  /** a hash by the clinic's secret, by which another clinic's secret is told apart; null until the next start */
+  keyMark: string | null;
+  /** where a back-up is put every night; null: none is made */
+  folder: string | null;
+  /** so many nightly back-ups are kept */
+  keep: number;
+  /** the newest repair of the record that was carried out */
+  recordForm: number;
+}
+export const keepingEntity = new EntitySchema<KeepingRow>({
+  name: 'keeping',
+  columns: {
+    id: { type: 'int', primary: true },
+    keyMark: { type: 'varchar', length: 64, nullable: true },
+    folder: { type: 'varchar', length: 400, nullable: true },
+    keep: { type: 'int' },
+    recordForm: { type: 'int' },
   },
 });
 
@@ -575,6 +665,7 @@ export const entities = [
   clinicEntity,
   userEntity,
   sessionEntity,
+  machineUserEntity,
   personEntity,
   registeredEntity,
   modelEntity,
@@ -592,4 +683,5 @@ export const entities = [
   caseWordEntity,
   visitEntity,
   backupEntity,
+  keepingEntity,
 ];

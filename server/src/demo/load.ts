@@ -91,15 +91,17 @@ export async function loadDemo(
   }
   const reception = staff.find(({ role }) => role === 'reception')!;
   await db.getRepository(visitEntity).insert(
-    demoFirstVisits.map(({ who, time, note }) => ({
+    demoFirstVisits.map(({ who, time, note: deskNote }) => ({
       id: v7(),
       person: personOf(who).id,
       case: null,
       day: dayOf(now().toISOString(), demoClinic.zone),
       time,
       purpose: 'first' as const,
-      note,
-      noteBy: note === null ? null : reception.id,
+      note: null,
+      noteBy: null,
+      deskNote,
+      deskNoteBy: deskNote === null ? null : reception.id,
       by: reception.id,
       state: 'planned' as const,
     })),

@@ -1,7 +1,7 @@
 import { addDays, dayOf, daysBetween, daysFrom, instantOn, type ClinicDay } from '@estribo/core/calendar';
 import { minutesPlanned, type WearPlan } from '@estribo/core/wearing';
 import { caseEntity, instrumentEntity } from '../database/entities';
-import { caseReading } from '../cases/case-reading';
+import { auditReads } from '../audit/reads';
 import { snapshotOf } from '../cases/record';
 import { notFound, Problem } from '../problem';
 import type { Context, Route } from '../route';
@@ -36,7 +36,7 @@ function dayLog(caseId: string, day: ClinicDay, planned: number, zone: string, u
 /** The temperature log of a brace, from the simulated sensor that ships: the demo clinic has one, others have none. */
 export function sensorRoutes(context: Context): Route[] {
   const { db, clinic, now } = context;
-  const caseRead = caseReading(context);
+  const caseRead = auditReads(context);
   return [
     {
       method: 'get',
@@ -47,7 +47,7 @@ export function sensorRoutes(context: Context): Route[] {
         if (!row) throw notFound('case');
         if (!(await db.getRepository(instrumentEntity).existsBy({ simulated: true })))
           throw new Problem(404, 'No sensor', 'No sensor is registered for this clinic.');
-        await caseRead(user, row.id);
+        await caseRead(user, 'case.read', row.id);
         const { state } = await snapshotOf(db.manager, row, clinic.zone);
         const plan = state?.wearing.plan?.plan;
         const today = dayOf(now().toISOString(), clinic.zone);

@@ -4,6 +4,7 @@ import { anyId } from '@estribo/core/record';
 import { In, type EntityManager } from 'typeorm';
 import { array, object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
+import { auditReads } from '../audit/reads';
 import {
   auditEntity,
   caseEntity,
@@ -50,6 +51,7 @@ const mostYears = 120;
 const undoneWithin = 24 * 3600_000;
 
 export function peopleRoutes({ db, clinic, now }: Context): Route[] {
+  const read = auditReads({ db, now });
   const people = () => db.getRepository(personEntity);
 
   /** A person as lists show them: with every number they are known by. */
@@ -106,7 +108,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
       method: 'get',
       path: '/people',
       who: 'people.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const find = textOf(req.query.find, 'find', 160);
         const skip = wholeOf(req.query.skip, 'skip', { least: 0, most: 1_000_000, otherwise: 0 });
         const query = people().createQueryBuilder('person').where('person.mergedInto IS NULL');
@@ -117,6 +119,11 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           .skip(skip)
           .take(pageLength + 1)
           .getMany();
+        if (find)
+          await read(user, 'person.searched', 'people', {
+            find,
+            found: found.slice(0, pageLength).map(({ id }) => id),
+          });
         res.json({
           people: await listed(db.manager, found.slice(0, pageLength)),
           more: found.length > pageLength,
@@ -147,8 +154,9 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
       method: 'get',
       path: '/people/:id',
       who: 'people.read',
-      handle: async (req, res) => {
+      handle: async (req, res, user) => {
         const one = await personNow(db.manager, String(req.params.id));
+        await read(user, 'person.read', one.id);
         const all = await sameAs(db.manager, one);
         res.json({
           ...(await listed(db.manager, [one]))[0]!,

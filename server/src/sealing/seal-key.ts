@@ -2,7 +2,7 @@ import { createHmac, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { canonicalText } from '@estribo/core/programmes';
-import type { CaseRow, EntryRow, SealHeadRow } from '../database/entities';
+import type { AuditRow, CaseRow, EntryRow, SealHeadRow, SealRow } from '../database/entities';
 
 /** A keyed hash (HMAC-SHA-256) over a value: nobody makes it without the clinic's secret. */
 export type Mac = (value: unknown) => string;
@@ -14,6 +14,8 @@ export const macWith =
 
 /** The clinic's secret and the file of its seals, both outside the database. */
 export interface SealFolder {
+  /** where it lies */
+  path: string;
   mac: Mac;
   /** where each seal leaves a line */
   seals: string;
@@ -35,6 +37,7 @@ export function openSealFolder(folder: string): SealFolder {
   const begun = fresh && existsSync(making);
   if (fresh && !begun) writeFileSync(making, randomBytes(32).toString('hex'), { mode: 0o600 });
   return {
+    path: folder,
     mac: macWith(readFileSync(fresh ? making : key, 'utf8').trim()),
     seals: join(folder, 'seals'),
     fresh,
@@ -62,11 +65,36 @@ export const entryMac = (mac: Mac, row: Omit<EntryRow, 'mac' | 'salt' | 'salted'
 export const caseMac = (mac: Mac, row: Omit<CaseRow, 'mac' | 'unsealed'>): string =>
   mac(['case', row.id, row.person, row.programmeHash, row.modelHash, row.seq, row.head]);
 
-/** Over a seal: the one before and the heads it names, by case. */
+/** Over lines of the audit, in the order of their numbers. */
+export const auditHash = (mac: Mac, lines: readonly Omit<AuditRow, 'seal'>[]): string =>
+  mac([
+    'audit',
+    lines.map(({ n, at, user, action, subject, detail }) => [
+      n,
+      at.toISOString(),
+      user,
+      action,
+      subject,
+      detail,
+    ]),
+  ]);
+
+/** Over a seal: the one before, the heads it names by case, and since there are such, the audit and a restore. */
 export const sealMac = (
   mac: Mac,
-  seal: { n: number; at: Date },
+  seal: Pick<SealRow, 'n' | 'at' | 'auditLines' | 'auditHash' | 'restoredTo'>,
   previous: string,
   heads: readonly Omit<SealHeadRow, 'seal'>[],
 ): string =>
-  mac(['seal', seal.n, seal.at.toISOString(), previous, heads.map((one) => [one.case, one.seq, one.head])]);
+  mac([
+    'seal',
+    seal.n,
+    seal.at.toISOString(),
+    previous,
+    heads.map((one) => [one.case, one.seq, one.head]),
+    ...(seal.auditHash === null ? [] : [seal.auditLines, seal.auditHash]),
+    ...(seal.restoredTo === null ? [] : [['restored', seal.restoredTo]]),
+  ]);
+
+/** By this a database knows its secret again; it gives nothing of the secret away. */
+export const keyMark = (mac: Mac): string => mac(['key']);

@@ -20,6 +20,7 @@ export interface ProofFault {
     | 'not-sealed'
     | 'registered-changed'
     | 'seal-changed'
+    | 'audit-changed'
     | 'seals-missing';
 }
 

@@ -3,14 +3,16 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { contentHash } from '@estribo/core/programmes';
 import { everyCase } from '../cases/every-case';
 import {
+  auditEntity,
   caseEntity,
   entryEntity,
   registeredEntity,
   sealEntity,
   sealHeadEntity,
   type CaseRow,
+  type SealRow,
 } from '../database/entities';
-import { sealMac, type SealFolder } from './seal-key';
+import { auditHash, sealMac, type SealFolder } from './seal-key';
 import { verifyCase, type ProofFault } from './verify-case';
 
 export interface Verified {
@@ -86,18 +88,29 @@ async function verifySeals(
       .getRepository(sealHeadEntity)
       .find({ where: { seal: seal.n }, order: { case: 'ASC' } });
     const line = lines.get(seal.n);
+    // numbers are left out where a back-up was restored, and the seal that says so names the newest one it had
+    const follows =
+      seal.restoredTo === null ? seal.n === expected : seal.restoredTo === expected - 1 && seal.n >= expected;
     if (
-      seal.n !== expected ||
+      !follows ||
       seal.cases !== heads.length ||
       sealMac(folder.mac, seal, previous, heads) !== seal.mac ||
       (line !== undefined && line !== seal.mac)
     )
       found.faults.push({ what: 'seal-changed', seq: seal.n });
+    if (seal.auditHash !== null && !(await auditHolds(db, folder, seal)))
+      found.faults.push({ what: 'audit-changed', seq: seal.n });
     for (const { case: id, seq, head } of heads) newest.set(id, { seq, head });
     previous = seal.mac;
     expected = seal.n + 1;
   }
-  // the file knows of seals that the database has lost: it was put back to an earlier state
+  const made = new Set(seals.map(({ n }) => n));
+  const named = await db.query<{ seal: number }[]>(
+    'SELECT DISTINCT `seal` FROM `audit` WHERE `seal` IS NOT NULL',
+  );
+  for (const { seal } of named)
+    if (!made.has(seal)) found.faults.push({ what: 'audit-changed', seq: seal });
+  // the file knows of seals that the database has lost: it was put back to an earlier state, and nobody said so
   if ([...lines.keys()].some((n) => n >= expected))
     found.faults.push({ what: 'seals-missing', seq: expected });
   const sealed = [...newest];
@@ -112,6 +125,12 @@ async function verifySeals(
       if (hashOf.get(id) !== head) found.faults.push({ case: id, seq, what: 'rolled-back' });
   }
   return newest;
+}
+
+/** Whether the lines of the audit that a seal covers are all there, as they were. */
+async function auditHolds(db: DataSource, { mac }: SealFolder, seal: SealRow): Promise<boolean> {
+  const lines = await db.getRepository(auditEntity).find({ where: { seal: seal.n }, order: { n: 'ASC' } });
+  return lines.length === seal.auditLines && auditHash(mac, lines) === seal.auditHash;
 }
 
 /** The lines of the file of seals: each seal's number and keyed hash. A line that is none is passed over. */

@@ -1,6 +1,6 @@
 import { may, roles } from '@estribo/core/access';
 import { addDays, clinicDay, dayOf } from '@estribo/core/calendar';
-import { clock, visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
+import { clock, visitFaults, visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
 import { anyId } from '@estribo/core/record';
 import { Between, In, Not } from 'typeorm';
 import { mixed, object, string } from 'yup';
@@ -27,6 +27,8 @@ const visit = object({
   time: clock().nullable().defined(),
   purpose: mixed<VisitPurpose>().oneOf(visitPurposes).required(),
   note: string().strict().trim().max(400).nullable().defined(),
+  /** absent in what waited in an older browser */
+  deskNote: string().strict().trim().max(400).nullable(),
   state: mixed<VisitState>().oneOf(visitStates).required(),
 })
   .strict()
@@ -36,8 +38,6 @@ const visit = object({
 const pageLength = 200;
 /** So many days are looked at in one go. */
 const mostDays = 62;
-/** A visit is planned no further ahead. */
-const furthest = 3 * 366;
 
 /** Ids of those who may not read the record: what they wrote of a visit they may read again. */
 export async function unreadingStaff({ db }: Pick<Context, 'db'>): Promise<ReadonlySet<string>> {
@@ -48,14 +48,33 @@ export async function unreadingStaff({ db }: Pick<Context, 'db'>): Promise<Reado
   return new Set(found.map(({ id }) => id));
 }
 
-const pickSent = ({ person, day, time, purpose, note, state }: VisitRow) => ({
+/** Who cannot see the clinical note writes none over it. */
+export const clinicalNote = {
+  at: 'note',
+  message: 'is the clinical note: write it as the front-desk note',
+};
+
+const pickSent = ({ person, day, time, purpose, note, deskNote, state }: VisitRow) => ({
   person,
   day,
   time,
   purpose,
   note,
+  deskNote,
   state,
 });
+
+/** A note after something was sent of it: null leaves it as it was, an empty one takes it away. */
+const noteAfter = (was: string | null | undefined, sent: string | null | undefined): string | null =>
+  sent === null || sent === undefined ? (was ?? null) : sent === '' ? null : sent;
+
+/** Who wrote a note as it is now. */
+const writerAfter = (
+  note: string | null,
+  was: string | null | undefined,
+  by: string | null | undefined,
+  user: string,
+): string | null => (note === null ? null : note === was ? (by ?? null) : user);
 
 export function visitRoutes(context: Context): Route[] {
   const { db, now, clinic } = context;
@@ -75,7 +94,7 @@ export function visitRoutes(context: Context): Route[] {
       may(user.role, 'record.read') ? new Set<string>() : unreadingStaff(context),
     ]);
     const reads = may(user.role, 'record.read');
-    return rows.map(({ noteBy, note, ...row }) => {
+    return rows.map(({ noteBy, note, deskNoteBy: _by, ...row }) => {
       const person = people.get(row.person)!;
       const of = summaries.find((one) => one.case === row.case);
       return {
@@ -142,8 +161,8 @@ export function visitRoutes(context: Context): Route[] {
       handle: async (req, res, user) => {
         const id = madeId(req);
         const sent = valid(visit, req.body);
-        if (sent.day > addDays(today(), furthest))
-          throw faulty([{ at: 'day', message: 'lies more than three years ahead' }]);
+        const reads = may(user.role, 'record.read');
+        if (!reads && sent.note !== null) throw faulty([clinicalNote]);
         const row = await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(visitEntity);
           const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
@@ -156,23 +175,28 @@ export function visitRoutes(context: Context): Route[] {
           if (!before) {
             if (!(await manager.getRepository(personEntity).existsBy({ id: sent.person })))
               throw faulty([{ at: 'person', message: 'is no person of this clinic' }]);
-            if (sent.day < today()) throw faulty([{ at: 'day', message: 'lies in the past' }]);
           } else if (
             before.person !== sent.person &&
             (await personNow(manager, before.person)).id !== sent.person
           )
             throw faulty([{ at: 'person', message: 'is another one than the visit was planned for' }]);
-          const noteWas = before?.note ?? null;
-          // absent, it stays as it was
-          const note = sent.note === null ? noteWas : sent.note === '' ? null : sent.note;
-          const next = { ...sent, person: before?.person ?? sent.person, note };
+          const { zone } = clinic;
+          const faults = visitFaults(sent, { today: today(), zone, was: before?.day });
+          if (faults.length > 0) throw faulty(faults);
+          const next = {
+            ...sent,
+            person: before?.person ?? sent.person,
+            note: noteAfter(before?.note, sent.note),
+            deskNote: noteAfter(before?.deskNote, sent.deskNote),
+          };
           const changed = changes(before && pickSent(before), next);
           if (before && Object.keys(changed.now).length === 0) return before;
           const written: VisitRow = {
             id,
             case: null,
             ...next,
-            noteBy: note === noteWas ? (before?.noteBy ?? null) : note === null ? null : user.id,
+            noteBy: writerAfter(next.note, before?.note, before?.noteBy, user.id),
+            deskNoteBy: writerAfter(next.deskNote, before?.deskNote, before?.deskNoteBy, user.id),
             by: user.id,
           };
           if (before) await rows.update({ id }, written);

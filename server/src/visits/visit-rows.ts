@@ -5,7 +5,7 @@ import { visitEntity, type Person, type VisitRow } from '../database/entities';
 
 /** The visits of a case on their days, as they are kept beside its summary. In a closed case nobody is waited for. */
 export const visitRowsOf = (state: CaseState): VisitRow[] =>
-  state.visits.map(({ entry, by, day, time, purpose, note, noteBy, kept }) => ({
+  state.visits.map(({ entry, by, day, time, purpose, note, noteBy, deskNote, deskNoteBy, kept }) => ({
     id: entry,
     person: state.person,
     case: state.case,
@@ -14,6 +14,8 @@ export const visitRowsOf = (state: CaseState): VisitRow[] =>
     purpose,
     note: note ?? null,
     noteBy: noteBy ?? null,
+    deskNote: deskNote ?? null,
+    deskNoteBy: deskNoteBy ?? null,
     by,
     state: kept ? 'kept' : state.keeping.closed ? 'cancelled' : 'planned',
   }));

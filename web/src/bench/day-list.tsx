@@ -145,6 +145,7 @@ export function DayList({
                   <p>{saidOfVisit(visit)}</p>
                   {keeper && <p>{t('visits.with', { name: keeper })}</p>}
                   {visit.note && <Small>{visit.note}</Small>}
+                  {visit.deskNote && <Small>{visit.deskNote}</Small>}
                 </div>
                 {visit.state === 'planned' && may(user.role, 'visits.write') ? (
                   <IconButton

@@ -149,6 +149,7 @@ function Keeping({ who, onClose }: { who: string; onClose: () => void }) {
                 time: next.time ?? null,
                 purpose: next.purpose,
                 note: next.note ?? null,
+                deskNote: next.deskNote ?? null,
               },
             }
           : {})}

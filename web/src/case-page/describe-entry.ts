@@ -77,7 +77,7 @@ function describe(
       return {
         title: t('entry.visit'),
         value: listed(formatDay(entry.body.day), entry.body.time),
-        rest: listed(named('purpose', entry.body.purpose), entry.body.note),
+        rest: listed(named('purpose', entry.body.purpose), entry.body.note, entry.body.deskNote),
       };
     case 'case.closed':
       return {

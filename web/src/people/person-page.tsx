@@ -106,7 +106,8 @@ function OnePerson({ person }: { person: Person }) {
                     <td>{saidOfVisit(visit)}</td>
                     <td>{t(`visits.${standing(visit, today)}`)}</td>
                     <td>
-                      <Small>{visit.note}</Small>
+                      {visit.note && <Small>{visit.note}</Small>}
+                      {visit.deskNote && <Small>{visit.deskNote}</Small>}
                     </td>
                     <td>
                       {visit.state === 'planned' && may(user.role, 'visits.write') && (

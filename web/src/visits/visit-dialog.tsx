@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
-import type { StandingVisit } from './write-visit';
+import type { StandingVisit, VisitNotes } from './write-visit';
 
 export interface VisitDialogProps {
   who: string;
   person: string;
   /** the one that stands; absent where one is planned */
-  visit?: StandingVisit & { note: string | null };
+  visit?: StandingVisit & VisitNotes;
   /** the day it was dragged to */
   to?: string;
   /** the brace it is planned for; absent: it is asked */

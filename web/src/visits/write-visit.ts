@@ -14,13 +14,21 @@ export interface StandingVisit {
   purpose: VisitPurpose;
 }
 
+/** The notes of a visit, as far as they are seen by whoever looks. */
+export interface VisitNotes {
+  note: string | null;
+  deskNote?: string | null | undefined;
+}
+
 /** A visit as it shall be. */
 export interface WantedVisit {
   day: string;
   time: string | null;
   purpose: VisitPurpose;
-  /** undefined: it stays as it was */
+  /** for those who read the record; undefined: it stays as it was */
   note?: string | undefined;
+  /** for everybody who sees visits; undefined: it stays as it was */
+  deskNote?: string | undefined;
 }
 
 interface At {
@@ -28,24 +36,25 @@ interface At {
   zone: string;
 }
 
-const entryBody = ({ day, time, purpose, note }: WantedVisit) => ({
+const entryBody = ({ day, time, purpose, note, deskNote }: WantedVisit) => ({
   day,
   ...(time === null ? {} : { time }),
   purpose,
   ...(note === undefined ? {} : { note }),
+  ...(deskNote === undefined ? {} : { deskNote }),
 });
 
 const putVisit = (
   { user }: At,
   id: string,
-  { person, day, time, purpose, note, state }: WantedVisit & { person: string; state: string },
+  { person, day, time, purpose, note, deskNote, state }: WantedVisit & { person: string; state: string },
 ): Promise<void> =>
   outbox.post({
     user: user.id,
     userName: user.name,
     method: 'PUT',
     path: `/visits/${id}`,
-    body: { person, day, time, purpose, note: note ?? null, state },
+    body: { person, day, time, purpose, note: note ?? null, deskNote: deskNote ?? null, state },
     caseId: '',
   });
 
@@ -77,13 +86,16 @@ export async function moveVisit(
   return outbox.postEntry(newEntry('visit.planned', where, entryBody(wanted), links), at.user);
 }
 
+/** A visit without its notes: they stay as they were. */
+const asItStands = ({ person, day, time, purpose }: StandingVisit) => ({ person, day, time, purpose });
+
 /** Calls a visit off; it stays in the record, struck through, with the reason. */
 export async function callOffVisit(at: At, visit: StandingVisit, reason: string): Promise<void> {
-  if (visit.case === null) return putVisit(at, visit.id, { ...visit, state: 'cancelled' });
+  if (visit.case === null) return putVisit(at, visit.id, { ...asItStands(visit), state: 'cancelled' });
   const where = { case: visit.case, stage: 'case', zone: at.zone, by: at.user.id } as const;
   return outbox.postEntry(newEntry('record.withdrawn', where, {}, { replaces: visit.id, reason }), at.user);
 }
 
 /** Somebody without a case came, and nothing was opened for them. */
 export const noteCame = (at: At, visit: StandingVisit): Promise<void> =>
-  putVisit(at, visit.id, { ...visit, state: 'kept' });
+  putVisit(at, visit.id, { ...asItStands(visit), state: 'kept' });

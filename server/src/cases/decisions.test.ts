@@ -190,7 +190,7 @@ test('reception sees when somebody comes and for which brace, and nothing clinic
       ...clinic.entry(
         'visit.planned',
         'case',
-        { day: '2026-12-02', purpose: 'review', note: 'by telephone' },
+        { day: '2026-12-02', purpose: 'review', deskNote: 'by telephone' },
         {},
         'reception',
       ),

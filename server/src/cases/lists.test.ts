@@ -17,7 +17,12 @@ async function caseWith(day?: string): Promise<string> {
   if (day)
     await ana
       .post(`/api/cases/${id}/entries`)
-      .send({ ...clinic.entry('visit.planned', 'case', { day, purpose: 'review' }), case: id })
+      .send({
+        ...clinic.entry('visit.planned', 'case', { day, purpose: 'review' }),
+        case: id,
+        // planned a while ago
+        observedAt: '2026-11-10T09:00:00.000Z',
+      })
       .expect(201);
   return id;
 }

@@ -12,7 +12,8 @@ const visit = (change: object = {}) => ({
   day: '2026-11-24',
   time: '10:30',
   purpose: 'first',
-  note: 'referred by telephone',
+  note: null,
+  deskNote: 'referred by telephone',
   state: 'planned',
   ...change,
 });
@@ -41,14 +42,15 @@ test('somebody without a case is planned, moved and called off, each with who an
     personName: 'Iria Castrelo',
     case: null,
     modelName: null,
-    note: 'referred by telephone',
+    note: null,
+    deskNote: 'referred by telephone',
   });
   await put(id, visit());
   // the note is not sent again: it stays
-  await put(id, visit({ day: '2026-11-26', note: null }));
+  await put(id, visit({ day: '2026-11-26', deskNote: null }));
   expect(await onDay('2026-11-24')).toEqual([]);
-  expect(await onDay('2026-11-26')).toMatchObject([{ id, time: '10:30', note: 'referred by telephone' }]);
-  await put(id, visit({ day: '2026-11-26', note: null, state: 'cancelled' }));
+  expect(await onDay('2026-11-26')).toMatchObject([{ id, time: '10:30', deskNote: 'referred by telephone' }]);
+  await put(id, visit({ day: '2026-11-26', deskNote: null, state: 'cancelled' }));
   expect(await onDay('2026-11-26')).toEqual([]);
   const { body } = await (
     await clinic.as('administrator')
@@ -105,6 +107,57 @@ test('what an orthotist noted of a visit reception does not read, and keeps when
   expect(await onDay('2026-12-02', 'orthotist')).toMatchObject([{ note: 'calf again' }]);
 });
 
+test('reception’s note and the clinical one stand beside each other: neither hides the other', async () => {
+  const { id, visit: planned } = await caseWithVisit({
+    day: '2026-12-01',
+    purpose: 'review',
+    note: 'calf again',
+  });
+  const marga = await clinic.as('reception');
+  const by = async (body: object) => {
+    const entry = {
+      ...clinic.entry(
+        'visit.planned',
+        'case',
+        { day: '2026-12-08', purpose: 'review', ...body } as never,
+        { replaces: planned, reason: 'moved by telephone' },
+        'reception',
+      ),
+      case: id,
+    };
+    return (await marga.post(`/api/cases/${id}/entries`).send(entry)).body;
+  };
+  expect((await by({ note: 'comes by bus' })).faults[0].at).toBe('body.note');
+  await by({ deskNote: 'comes by bus' });
+  expect(await onDay('2026-12-08')).toMatchObject([{ note: null, deskNote: 'comes by bus' }]);
+  expect(await onDay('2026-12-08', 'orthotist')).toMatchObject([
+    { note: 'calf again', deskNote: 'comes by bus' },
+  ]);
+});
+
+test('what waited in a browser of before, at the front desk, keeps its note as the front desk’s', async () => {
+  const id = v7();
+  const { deskNote: _none, ...before } = visit({ day: '2026-12-09', note: 'has a dog' });
+  await put(id, before);
+  expect(await onDay('2026-12-09')).toMatchObject([{ note: null, deskNote: 'has a dog' }]);
+});
+
+test('a visit of a case is not moved into the past, nor to an hour that does not come', async () => {
+  const { id, visit: planned } = await caseWithVisit({ day: '2026-12-01', purpose: 'review' });
+  const ana = await clinic.as('orthotist');
+  const move = async (body: object) =>
+    ana.post(`/api/cases/${id}/entries`).send({
+      ...clinic.entry('visit.planned', 'case', { purpose: 'review', ...body } as never, {
+        replaces: planned,
+        reason: 'moved',
+      }),
+      case: id,
+    });
+  expect((await move({ day: '2020-05-01' })).body.faults[0].at).toBe('body.day');
+  expect((await move({ day: '2027-03-28', time: '02:30' })).body.faults[0].at).toBe('body.time');
+  expect((await move({ day: '2027-03-28', time: '03:30' })).status).toBe(201);
+});
+
 test('a closed case waits for nobody; opened again it does', async () => {
   const { id } = await caseWithVisit({ day: '2026-12-03', purpose: 'review' });
   const ana = await clinic.as('orthotist');
@@ -134,6 +187,10 @@ test.each([
   [{ time: '9:30' }, 'time'],
   [{ purpose: 'party' }, 'purpose'],
   [{ note: 'x'.repeat(401) }, 'note'],
+  [{ deskNote: 'x'.repeat(401) }, 'deskNote'],
+  [{ note: 'calf swollen' }, 'note'],
+  // half past two does not come on the day the clocks go forward
+  [{ day: '2027-03-28', time: '02:30' }, 'time'],
   [{ person: '0192c3d4-0000-7000-8000-000000000009' }, 'person'],
   [{ state: 'missed' }, 'state'],
 ])('a visit with %j is refused at its field', async (change, at) => {
@@ -157,7 +214,7 @@ test('twenty who move one visit at once leave it on one of their days', async ()
   const id = v7();
   await put(id, visit({ day: '2027-01-01' }));
   const days = Array.from({ length: 20 }, (_, i) => `2027-02-${String(i + 1).padStart(2, '0')}`);
-  const answers = await Promise.all(days.map((day) => put(id, visit({ day, note: null }))));
+  const answers = await Promise.all(days.map((day) => put(id, visit({ day, deskNote: null }))));
   expect(answers.every(({ status }) => status === 200)).toBe(true);
   const marga = await clinic.as('reception');
   const { body } = await marga.get('/api/visits?from=2027-02-01&until=2027-02-28').expect(200);

@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url';
+
 const swc = [
   '@swc/jest',
   {
@@ -10,7 +12,7 @@ const swc = [
   },
 ];
 
-const beside = (file) => new URL(file, import.meta.url).pathname;
+const beside = (file) => fileURLToPath(new URL(file, import.meta.url));
 
 const project = (name, rest) => ({
   displayName: name,

@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 
@@ -22,7 +23,7 @@ export interface Clinic {
   ask: (sql: string, values?: unknown[]) => Promise<Record<string, unknown>[]>;
 }
 
-const root = new URL('..', import.meta.url).pathname;
+const root = fileURLToPath(new URL('..', import.meta.url));
 
 const freePort = () =>
   new Promise<number>((resolve, reject) => {

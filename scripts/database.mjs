@@ -6,6 +6,7 @@ import {
   mkdirSync,
   openSync,
   readFileSync,
+  renameSync,
   rmSync,
   statfsSync,
   writeFileSync,
@@ -13,6 +14,7 @@ import {
 import { connect, createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { endsWithParent } from './machine.mjs';
 import { Stop } from './steps.mjs';
 
 const portFree = (port) =>
@@ -92,13 +94,14 @@ export async function startDatabase(folder, { port: wanted, durable }) {
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
   mkdirSync(at('tmp'), { recursive: true });
   if (!existsSync(at('db/mysql'))) {
-    rmSync(at('db'), { recursive: true, force: true });
+    // made apart and put in place when it is whole: an interrupted start leaves no half of one behind
+    for (const half of ['db', 'db.making']) rmSync(at(half), { recursive: true, force: true });
     const made = spawnSync(
       'mariadb-install-db',
       [
         '--no-defaults',
         ...asRoot,
-        `--datadir=${at('db')}`,
+        `--datadir=${at('db.making')}`,
         // two that are made at the same time would meet in the machine's own
         `--tmpdir=${at('tmp')}`,
         '--auth-root-authentication-method=normal',
@@ -112,6 +115,7 @@ export async function startDatabase(folder, { port: wanted, durable }) {
         .filter((line) => line.includes('ERROR'));
       throw new Stop(`The database's folder could not be made: ${said.slice(0, 3).join(' ') || made.error}`);
     }
+    renameSync(at('db.making'), at('db'));
   }
 
   const password = secretIn(at('password'));
@@ -131,8 +135,7 @@ export async function startDatabase(folder, { port: wanted, durable }) {
   const log = openSync(at('log'), 'a');
   // a process group of its own: Ctrl-C reaches the start script alone, which then stops the rest in order
   const server = spawn(
-    'mariadbd',
-    [
+    ...endsWithParent('mariadbd', [
       '--no-defaults',
       ...asRoot,
       `--datadir=${at('db')}`,
@@ -147,7 +150,7 @@ export async function startDatabase(folder, { port: wanted, durable }) {
       '--default-time-zone=+00:00',
       '--skip-name-resolve',
       `--innodb-flush-log-at-trx-commit=${durable ? 1 : 0}`,
-    ],
+    ]),
     {
       stdio: ['ignore', log, log],
       detached: true,

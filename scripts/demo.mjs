@@ -10,7 +10,7 @@ await run(() => {
     ready: (address) => {
       console.log(`\nOpen ${address}`);
       console.log(
-        'Sign in as ana (orthotist), teo (technician), marga (reception), lia (reader) or iago (administrator);',
+        'Sign in as ana or xela (orthotists), teo (technician), marga (reception), lia (reader) or iago (administrator);',
       );
       console.log('the password is ribanova-demo. Ctrl-C stops everything; the data stay.\n');
     },

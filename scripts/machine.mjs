@@ -12,9 +12,11 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { delimiter, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { step, Stop } from './steps.mjs';
 
-export const root = new URL('..', import.meta.url).pathname.replace(/\/$/, '');
+// a path, not the address of one: a folder's name may hold a space
+export const root = fileURLToPath(new URL('..', import.meta.url)).replace(/\/$/, '');
 export const workplace = join(root, '.estribo');
 
 const hasProgram = (name) =>
@@ -93,6 +95,29 @@ export async function debianPackages(wanted) {
   });
 }
 
+/**
+ * A program that the system ends when the one that starts it is gone, however it went: nothing is left running.
+ * @returns the program and its arguments, as they are to be started
+ */
+export const endsWithParent = (program, args) =>
+  hasProgram('setpriv')
+    ? ['setpriv', ['--pdeathsig', 'TERM', '--', program, ...args]]
+    : [program, args];
+
+/** Whether what is installed is what the lock file asks for: "npm ci" by hand is not done again. */
+function isInstalled() {
+  const read = (file) => JSON.parse(readFileSync(join(root, file), 'utf8')).packages;
+  const there = join('node_modules', '.package-lock.json');
+  if (!existsSync(join(root, there))) return false;
+  const [wanted, installed] = [read('package-lock.json'), read(there)];
+  return Object.entries(wanted).every(
+    ([path, { version, link, optional, devOptional }]) =>
+      !path.startsWith('node_modules/') ||
+      link ||
+      (installed[path] ? installed[path].version === version : optional || devOptional),
+  );
+}
+
 /** Installs the registry's packages when the lock file has changed since the last time. */
 export async function npmPackages() {
   mkdirSync(workplace, { recursive: true });
@@ -102,6 +127,7 @@ export async function npmPackages() {
     .digest('hex');
   const present = existsSync(join(root, 'node_modules', '.package-lock.json'));
   if (present && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  if (isInstalled()) return writeFileSync(stamp, hash);
   await step('installing packages from the registry (npm ci)', () => {
     const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
       cwd: root,

@@ -37,10 +37,18 @@ export async function runClinic({ name, demo, fresh, ready }) {
   await built();
 
   const { database: folder, seal } = places(name);
-  if (fresh && !elsewhere)
+  if (fresh && !elsewhere) {
+    const own = process.env.ESTRIBO_SEAL_FOLDER;
+    if (own && existsSync(join(own, 'key')))
+      throw new Stop(
+        `ESTRIBO_SEAL_FOLDER (${own}) has the secret of a clinic. A fresh demo makes a secret of its own: unset ESTRIBO_SEAL_FOLDER, then start again. Nothing was deleted.`,
+      );
+    // only what the demo made below .estribo, whatever the settings name
     await step('starting over', () => {
-      for (const one of [folder, seal]) rmSync(one, { recursive: true, force: true });
+      for (const one of [name, `${name}-seal`])
+        rmSync(join(workplace, one), { recursive: true, force: true });
     });
+  }
   if (!elsewhere && existsSync(join(folder, 'restoring')))
     throw new Stop(`A restore into ${folder} was not finished. Run "npm run restore" again first.`);
   let database;
@@ -62,6 +70,8 @@ export async function runClinic({ name, demo, fresh, ready }) {
           ESTRIBO_DATABASE_URL: elsewhere ?? database.url,
           ESTRIBO_SEAL_FOLDER: seal,
           ESTRIBO_DEMO: demo ? '1' : '0',
+          ESTRIBO_LOG_FOLDER: process.env.ESTRIBO_LOG_FOLDER ?? join(workplace, `${name}-log`),
+          ESTRIBO_BACKUP_COMMAND: backupCommand({ name, seal }),
           ESTRIBO_SESSION_SECRET: secretIn(join(workplace, 'session-secret')),
           NODE_ENV: 'production',
         },
@@ -84,11 +94,26 @@ export async function runClinic({ name, demo, fresh, ready }) {
   };
   process.on('SIGINT', () => void stop(0));
   process.on('SIGTERM', () => void stop(0));
+  // started by npm, which may be killed without a word: what it started ends as well
+  const { ppid } = process;
+  if (process.env.npm_lifecycle_event)
+    setInterval(() => process.ppid !== ppid && void stop(0), 1000).unref();
   void server.gone.then(() => {
     if (!stopping) console.error('The server has stopped by itself.');
     return stop(1);
   });
 }
+
+/** What an operator types to back up this clinic, and no other. */
+const backupCommand = ({ name, seal }) =>
+  [
+    ...(process.env.ESTRIBO_DATABASE_URL ? ['ESTRIBO_DATABASE_URL=…', `ESTRIBO_SEAL_FOLDER="${seal}"`] : []),
+    ...(!process.env.ESTRIBO_DATABASE_URL && process.env.ESTRIBO_SEAL_FOLDER
+      ? [`ESTRIBO_SEAL_FOLDER="${seal}"`]
+      : []),
+    'npm run backup -- /path/of/a/folder',
+    ...(name === 'clinic' ? ['--clinic'] : []),
+  ].join(' ');
 
 /** This machine's addresses in the clinic's network. */
 export const networkAddresses = () =>

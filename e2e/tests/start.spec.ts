@@ -3,11 +3,12 @@ import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 import { freePort, secretIn, startDatabase } from '../../scripts/database.mjs';
 
-const root = new URL('../..', import.meta.url).pathname;
+const root = fileURLToPath(new URL('../..', import.meta.url));
 
 // one database at a time: the other worker has enough to do
 test.describe.configure({ mode: 'default' });

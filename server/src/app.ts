@@ -19,6 +19,7 @@ import { sessionRoutes, signInThrottle } from './clinic/session-routes';
 import { lastsFor, type DatabaseSessionStore } from './clinic/session-store';
 import { templateRoutes } from './clinic/template-routes';
 import { userRoutes } from './clinic/user-routes';
+import { keepingRoutes } from './keeping/keeping-routes';
 import { deadline } from './deadline';
 import { healthRoutes } from './health';
 import { instrumentRoutes } from './instruments/instrument-routes';
@@ -48,6 +49,7 @@ export const allRoutes = (context: Context): Route[] => [
   ...setUpRoutes(context),
   ...sessionRoutes(context),
   ...clinicRoutes(context),
+  ...keepingRoutes(context),
   ...peopleRoutes(context),
   ...visitRoutes(context),
   ...userRoutes(context),
@@ -132,7 +134,11 @@ export function createApp(context: Context, options: AppOptions): Express {
     next();
   });
   app.use('/api', sameSiteOnly);
-  app.use('/api', deadline(options.answerWithin ?? 12_000, { '/catalogue/import': 120_000 }));
+  app.use('/api', deadline(options.answerWithin ?? 12_000, {
+      '/catalogue/import': 120_000,
+      '/clinic/keeping/backup': 1_800_000,
+      '/clinic/keeping/drill': 1_800_000,
+    }));
   // before the session, which asks the database
   app.use('/api', mount(healthRoutes(context)));
   // a catalogue's file is larger than anything else that is sent

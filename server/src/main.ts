@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import { join } from 'node:path';
 import { pino } from 'pino';
+import { createStream } from 'rotating-file-stream';
 import { dayOf } from '@estribo/core/calendar';
 import { programmes } from '@estribo/core/programmes';
 import { createApp } from './app';
@@ -11,11 +12,16 @@ import { rebuildSummaries } from './cases/rebuild';
 import { register } from './catalogue/registry';
 import { DatabaseSessionStore } from './clinic/session-store';
 import { oneTimeCode } from './clinic/one-time-code';
+import { diskState } from './disk';
 import { DatabaseProblem, openDatabase } from './database/data-source';
 import { clinicEntity } from './database/entities';
 import { loadDemo } from './demo/load';
 import { Pulse } from './health';
 import { InstrumentHub } from './instruments/hub';
+import { backUp } from './keeping/back-up';
+import { KeepingProblem } from './keeping/files';
+import { backUpAtNight } from './keeping/nightly';
+import { markIn, restore } from './keeping/restore';
 import { shipStandIns } from './instruments/stand-ins';
 import type { Context } from './route';
 import { sealClinic } from './sealing/seal';
@@ -24,7 +30,13 @@ import { verifyClinic } from './sealing/verify';
 import { certificateFor } from './tls';
 
 const env = process.env;
-const log = pino({ level: env.ESTRIBO_LOG ?? 'info' });
+const log = pino(
+  { level: env.ESTRIBO_LOG ?? 'info' },
+  // a file that is followed by the next when it is full, or standard output
+  env.ESTRIBO_LOG_FOLDER
+    ? createStream('server.log', { path: env.ESTRIBO_LOG_FOLDER, size: '10M', maxFiles: 10, mode: 0o600 })
+    : pino.destination(1),
+);
 const stop = (line: string): never => {
   console.error(line);
   process.exit(1);
@@ -43,9 +55,14 @@ const now = () => new Date();
 
 /** The clinic is sealed this often when something was written. */
 const sealEvery = 60_000;
+/** Whether a back-up is due is asked this often. */
+const backUpEvery = 10 * 60_000;
 
 try {
-  const command = process.argv[2];
+  const [command, ...words] = process.argv.slice(2);
+  // these two look at the database by themselves: nothing is migrated, nothing is made
+  if (command === 'backup') process.exit(await backUpByHand(words));
+  if (command === 'restore') process.exit(await restoreByHand(words));
   const db = await openDatabase(url, (line) => console.log(line), { patient: command !== undefined });
   const sealing = openSealFolder(sealFolder);
   for (const programme of programmes) await register(db, 'programme', programme);
@@ -53,7 +70,7 @@ try {
   const before = await clinics.findOneBy({ id: 1 });
   const carried = { zone: before?.zone ?? 'UTC', sealing, now: now(), anew: env.ESTRIBO_SEAL_ANEW === '1' };
   await carryForward(db, carried, (line) => console.log(line));
-  if (env.ESTRIBO_DEMO === '1') await loadDemo(db, { log, now, sealing });
+  if (env.ESTRIBO_DEMO === '1') await loadDemo(db, { log, now, sealing }, (line) => console.log(line));
   const clinic = await clinics.findOneBy({ id: 1 });
   const zone = clinic?.zone ?? 'UTC';
   // values of a stand-in are invented: they come with the demo clinic alone
@@ -65,6 +82,7 @@ try {
     hub: new InstrumentHub(),
     pulse: new Pulse(url),
     sealing,
+    keeping: { url, command: env.ESTRIBO_BACKUP_COMMAND ?? 'npm run backup -- /path/of/a/folder' },
     clinic: {
       name: clinic?.name ?? '',
       zone,
@@ -87,8 +105,55 @@ try {
   }
 } catch (error) {
   stop(
-    error instanceof DatabaseProblem ? error.message : `Estribo cannot start: ${(error as Error).message}`,
+    error instanceof DatabaseProblem || error instanceof KeepingProblem ? error.message : `Estribo cannot start: ${(error as Error).message}`,
   );
+}
+
+/** `backup FOLDER` */
+async function backUpByHand(words: readonly string[]): Promise<number> {
+  const into = words.find((word) => !word.startsWith('--'));
+  if (!into) return stop('Say where to: npm run backup -- /path/of/a/folder [--clinic]');
+  const { file, clinic, cases, proved } = await backUp({ url, sealFolder, into, now: now() });
+  console.log(`${clinic}: ${cases} cases, kept in\n  ${file}`);
+  console.log(
+    proved
+      ? `with a keyed hash and the seals. The secret ${join(sealFolder, 'key')} is not in it: keep a copy elsewhere.`
+      : `without a keyed hash: there is no secret in ${sealFolder}. It can be restored with --unproved only.`,
+  );
+  return 0;
+}
+
+/** `restore FILE --yes [--drill] [--unproved --name NAME]` */
+async function restoreByHand(words: readonly string[]): Promise<number> {
+  const name = words.indexOf('--name');
+  const named = name < 0 ? undefined : words[name + 1];
+  const file = words.find((word, i) => !word.startsWith('--') && !(name >= 0 && i === name + 1));
+  const drill = words.includes('--drill');
+  if (!file)
+    return stop('Say which: npm run restore -- /path/estribo-….sql.gz [--clinic] --yes, or --drill to try it');
+  if (!drill && !words.includes('--yes'))
+    return stop('This replaces everything in the database. Say so: add --yes. Or try it: add --drill.');
+  const done = await restore({
+    url,
+    sealFolder,
+    file,
+    now: now(),
+    drill,
+    unproved: words.includes('--unproved'),
+    anew: env.ESTRIBO_SEAL_ANEW === '1',
+    ...(named === undefined ? {} : { named }),
+    ...(env.ESTRIBO_DATABASE_FOLDER ? { mark: markIn(env.ESTRIBO_DATABASE_FOLDER) } : {}),
+  });
+  const { clinic, cases, entries, restoredTo, lostUpTo } = done;
+  console.log(`${clinic}: ${cases} cases, ${entries} entries, everything holds.`);
+  if (drill) console.log('Restored on trial: nothing was changed.');
+  else
+    console.log(
+      lostUpTo > restoredTo
+        ? `Restored to seal ${restoredTo}. What was sealed after it, up to ${lostUpTo}, is lost.`
+        : `Restored to seal ${restoredTo}: nothing was sealed after it.`,
+    );
+  return 0;
 }
 
 /** @returns the exit code: 2 when something in the record does not hold */
@@ -132,6 +197,20 @@ async function serve(context: Context): Promise<void> {
     });
   await seal();
   const sealingTimer = setInterval(() => void seal(), sealEvery);
+  const keeping = setInterval(() => {
+    void backUpAtNight(context).then(
+      (made) => made?.problem && console.error(`No back-up was made: ${made.problem}`),
+      () => {},
+    );
+  }, backUpEvery);
+  const watchDisk = async () => {
+    if ((await diskState(sealFolder)) !== 'ok')
+      console.error(
+        `The disk is nearly full where ${sealFolder} lies. Free some space: nothing can be stored on a full one.`,
+      );
+  };
+  await watchDisk();
+  const watching = setInterval(() => void watchDisk(), 3600_000);
   const sweeping = setInterval(() => void store.sweep().catch(() => {}), 3600_000);
   const app = createApp(context, {
     store,
@@ -155,6 +234,7 @@ async function serve(context: Context): Promise<void> {
       );
   });
   const drain = () => {
+    for (const timer of [keeping, watching]) clearInterval(timer);
     clearInterval(sweeping);
     clearInterval(sealingTimer);
     // requests under way are answered; idle connections are closed; ten seconds at most

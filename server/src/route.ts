@@ -22,6 +22,8 @@ export interface Context {
   pulse: Pulse;
   /** the clinic's secret outside the database */
   sealing: SealFolder;
+  /** the database's address, for the programs that back it up, and the command by which an operator does so */
+  keeping: { url: string; command: string };
 }
 
 export type SignedIn = Pick<User, 'id' | 'name' | 'role' | 'language' | 'threeFingers'>;

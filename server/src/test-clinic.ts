@@ -103,6 +103,7 @@ export async function testClinic(
     hub: new InstrumentHub(),
     pulse: new Pulse(url),
     sealing,
+    keeping: { url, command: 'npm run backup -- /path/of/a/folder' },
   };
   await db.getRepository(clinicEntity).insert({ id: 1, ...clinic });
   for (const programme of programmes) await register(db, 'programme', programme);

@@ -4,7 +4,7 @@ import { object, string } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { forgetSnapshots } from '../cases/record';
 import { rebuildOlder } from '../cases/rebuild';
-import { backupEntity, caseEntity, clinicEntity, sealEntity, summaryEntity } from '../database/entities';
+import { clinicEntity, summaryEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import type { Context, Route } from '../route';
 import { valid, zoneField } from '../valid';
@@ -87,20 +87,6 @@ export function clinicRoutes({ db, now, clinic, sealing }: Context): Route[] {
           await rebuildOlder(db, clinic.zone, sealing);
         }
         res.json(clinic);
-      },
-    },
-    {
-      // what is kept of backups: when the last ones were made, and when the record was last sealed
-      method: 'get',
-      path: '/clinic/keeping',
-      who: 'users.read',
-      handle: async (_req, res) => {
-        const [backups, sealed, cases] = await Promise.all([
-          db.getRepository(backupEntity).find({ order: { n: 'DESC' }, take: 10 }),
-          db.getRepository(sealEntity).findOne({ where: {}, order: { n: 'DESC' } }),
-          db.getRepository(caseEntity).count(),
-        ]);
-        res.json({ backups, sealedAt: sealed?.at ?? null, cases, now: now() });
       },
     },
   ];

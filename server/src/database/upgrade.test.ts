@@ -107,6 +107,7 @@ test.each(dumps)('%s, with data in it, comes forward whole: lists, record, proof
     hub: new InstrumentHub(),
     pulse: new Pulse(url),
     sealing,
+    keeping: { url, command: '' },
   };
   const app = createApp(context, {
     store: new DatabaseSessionStore(db!, now),

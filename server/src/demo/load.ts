@@ -7,6 +7,7 @@ import { hashPassword } from '../clinic/password';
 import {
   clinicEntity,
   entities,
+  keepingEntity,
   personEntity,
   phaseTemplateEntity,
   userEntity,
@@ -30,17 +31,24 @@ import {
 import { caseWriter } from './writer';
 
 /**
- * Fills an empty database with the demo clinic. One that has a clinic is left as it is.
+ * Fills an empty database with the demo clinic. One that has a clinic is left as it is; an interrupted load begins again.
+ * @param report told now and then how far it is
  */
 export async function loadDemo(
   db: DataSource,
   { log, now, sealing }: Pick<Context, 'log' | 'now' | 'sealing'>,
+  report: (line: string) => void = () => {},
 ): Promise<void> {
   if (await db.getRepository(clinicEntity).existsBy({})) return;
   log.info('loading the demo clinic');
-  // what an interrupted load left: the clinic's own row is written last
-  for (const entity of (entities as EntitySchema[]).toReversed())
-    await db.getRepository(entity).createQueryBuilder().delete().execute();
+  // what an interrupted load left, in whatever order its tables hang on each other: the clinic's own row is written last
+  await db.transaction(async (manager) => {
+    await manager.query('SET FOREIGN_KEY_CHECKS = 0');
+    for (const { options } of entities as EntitySchema[])
+      if (options.name !== keepingEntity.options.name)
+        await manager.query(`DELETE FROM \`${options.name}\``);
+    await manager.query('SET FOREIGN_KEY_CHECKS = 1');
+  });
   for (const programme of programmes) await register(db, 'programme', programme);
   for (const model of demoModels) await register(db, 'model', model);
   const passwordHash = await hashPassword(demoPassword);
@@ -73,9 +81,11 @@ export async function loadDemo(
     hub: new InstrumentHub(),
     pulse: new Pulse(''),
     sealing,
+    keeping: { url: '', command: '' },
   };
   const orthotist = staff.find(({ role }) => role === 'orthotist')!;
-  for (const { who, side, model, write } of demoCases) {
+  for (const [i, { who, side, model, write }] of demoCases.entries()) {
+    if (i % 5 === 0) report(`  loading the demo clinic: case ${i + 1} of ${demoCases.length}`);
     const content = demoModels.find(({ id }) => id === model)!;
     const programme = programmes.find(({ id }) => id === content.programme)!;
     const writer = caseWriter(context, orthotist);

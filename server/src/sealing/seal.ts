@@ -1,3 +1,4 @@
+import { existsSync, renameSync } from 'node:fs';
 import { appendFile } from 'node:fs/promises';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { auditEntity, caseEntity, sealEntity, sealHeadEntity, type SealRow } from '../database/entities';
@@ -80,6 +81,33 @@ async function addSeal(
       .getRepository(auditEntity)
       .update({ n: In(lines.slice(at, at + 500).map(({ n }) => n)) }, { seal: row.n });
   return row;
+}
+
+/**
+ * Makes every seal again with a new secret, the old one being lost: what they name is then proved from now on. The file of the
+ * old ones stays under another name.
+ */
+export async function resealAll(db: DataSource, folder: SealFolder): Promise<void> {
+  const seals = await db.getRepository(sealEntity).find({ order: { n: 'ASC' } });
+  if (seals.length === 0) return;
+  await inTransaction(db, async (manager) => {
+    let previous = '';
+    for (const seal of seals) {
+      const heads = await manager
+        .getRepository(sealHeadEntity)
+        .find({ where: { seal: seal.n }, order: { case: 'ASC' } });
+      const lines = await manager
+        .getRepository(auditEntity)
+        .find({ where: { seal: seal.n }, order: { n: 'ASC' } });
+      const again = { ...seal, auditHash: seal.auditHash === null ? null : auditHash(folder.mac, lines) };
+      previous = sealMac(folder.mac, again, previous, heads);
+      await manager
+        .getRepository(sealEntity)
+        .update({ n: seal.n }, { auditHash: again.auditHash, mac: previous });
+    }
+  });
+  if (existsSync(folder.seals)) renameSync(folder.seals, `${folder.seals}.of-the-lost-secret`);
+  await writeLines(db, folder);
 }
 
 /** Writes the lines that the file lacks: of this seal, and of one whose line an interruption cost. */

@@ -3,12 +3,13 @@ import type { DataSource } from 'typeorm';
 import { everyCase } from '../cases/every-case';
 import { caseEntity, entryEntity, type CaseRow, type EntryRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
+import { resealAll } from './seal';
 import { caseMac, entryMac, type SealFolder } from './seal-key';
 import { contentHolds } from './verify-case';
 
 /**
  * Hashes with the clinic's secret what an older version left without: once, when the secret is made. What does
- * not hold by its own chain then is not taken over, and `verify` goes on naming it.
+ * not hold by its own chain then is not taken over, and `verify` goes on naming it. Seals of a lost secret are made again.
  * @returns how many cases were taken over, and those that were not
  */
 export async function takeOver(
@@ -38,6 +39,7 @@ export async function takeOver(
     if (sound) taken.cases += 1;
     else taken.unsound.push(id);
   }
+  await resealAll(db, folder);
   folder.settle();
   return taken;
 }

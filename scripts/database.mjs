@@ -4,6 +4,7 @@ import {
   closeSync,
   existsSync,
   mkdirSync,
+  mkdtempSync,
   openSync,
   readFileSync,
   renameSync,
@@ -12,6 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { connect, createServer } from 'node:net';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { endsWithParent } from './machine.mjs';
@@ -96,24 +98,27 @@ export async function startDatabase(folder, { port: wanted, durable }) {
   if (!existsSync(at('db/mysql'))) {
     // made apart and put in place when it is whole: an interrupted start leaves no half of one behind
     for (const half of ['db', 'db.making']) rmSync(at(half), { recursive: true, force: true });
+    const scratch = mkdtempSync(join(tmpdir(), 'estribo-db-'));
     const made = spawnSync(
       'mariadb-install-db',
       [
         '--no-defaults',
         ...asRoot,
-        `--datadir=${at('db.making')}`,
-        // two that are made at the same time would meet in the machine's own
-        `--tmpdir=${at('tmp')}`,
+        // from within, and with files of its own elsewhere: the program takes no path with a space in it
+        '--datadir=./db.making',
+        `--tmpdir=${scratch}`,
         '--auth-root-authentication-method=normal',
         '--skip-test-db',
       ],
-      { encoding: 'utf8' },
+      { encoding: 'utf8', cwd: folder },
     );
+    rmSync(scratch, { recursive: true, force: true });
     if (made.status !== 0) {
-      const said = `${made.stdout ?? ''}${made.stderr ?? made.error}`
-        .split('\n')
-        .filter((line) => line.includes('ERROR'));
-      throw new Stop(`The database's folder could not be made: ${said.slice(0, 3).join(' ') || made.error}`);
+      const lines = `${made.stdout ?? ''}${made.stderr ?? made.error}`.split('\n').filter(Boolean);
+      const wrong = lines.filter((line) => line.includes('ERROR'));
+      throw new Stop(
+        `The database's folder could not be made: ${(wrong.length > 0 ? wrong : lines).slice(0, 3).join(' ')}`,
+      );
     }
     renameSync(at('db.making'), at('db'));
   }

@@ -1,4 +1,4 @@
-import { existsSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { freePort, secretIn, startClinicDatabase } from './database.mjs';
@@ -95,14 +95,21 @@ export async function runClinic({ name, demo, fresh, ready }) {
   process.on('SIGINT', () => void stop(0));
   process.on('SIGTERM', () => void stop(0));
   // started by npm, which may be killed without a word: what it started ends as well
-  const { ppid } = process;
+  const startedBy = ancestors();
   if (process.env.npm_lifecycle_event)
-    setInterval(() => process.ppid !== ppid && void stop(0), 1000).unref();
+    setInterval(() => ancestors() !== startedBy && void stop(0), 1000).unref();
   void server.gone.then(() => {
     if (!stopping) console.error('The server has stopped by itself.');
     return stop(1);
   });
 }
+
+/** The shell that runs this script and the program that started the shell. */
+const ancestors = () => {
+  const shell = `/proc/${process.ppid}/status`;
+  const above = existsSync(shell) ? /^PPid:\s+(\d+)/m.exec(readFileSync(shell, 'utf8'))?.[1] : '';
+  return `${process.ppid} ${above}`;
+};
 
 /** What an operator types to back up this clinic, and no other. */
 const backupCommand = ({ name, seal }) =>

@@ -47,7 +47,13 @@ export async function startServer({ root, port, env, quiet = false }) {
     said.push(line);
     if (isUp) console.error(line);
   });
-  if (server.stdout) createInterface({ input: server.stdout }).on('line', (line) => console.log(line));
+  // the first line stands below the step that is under way
+  let first = '\n';
+  if (server.stdout)
+    createInterface({ input: server.stdout }).on('line', (line) => {
+      console.log(`${first}${line}`);
+      first = '';
+    });
   let exited = false;
   const gone = new Promise((resolve) => server.once('close', () => resolve((exited = true))));
   const address = `${secure ? 'https' : 'http'}://127.0.0.1:${port}`;
@@ -58,7 +64,7 @@ export async function startServer({ root, port, env, quiet = false }) {
     const seconds = Math.floor((Date.now() - began) / 1000);
     if (!quiet && seconds >= told + saysEvery) {
       told = seconds;
-      console.log(`  still starting, ${seconds} s: the database is at work`);
+      console.log(`${first}  still starting, ${seconds} s: the database is at work`);
     }
     await wait(100);
   }

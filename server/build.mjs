@@ -6,8 +6,10 @@ const { dependencies } = JSON.parse(readFileSync(new URL('./package.json', impor
 const outside = Object.keys(dependencies).filter((name) => !name.startsWith('@estribo/'));
 
 await build({
-  entryPoints: ['src/main.ts'],
-  outfile: 'dist/main.mjs',
+  entryPoints: ['src/main.ts', 'src/catalogue/chart-worker.ts'],
+  outdir: 'dist',
+  entryNames: '[name]',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   target: 'node20',

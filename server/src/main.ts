@@ -9,6 +9,7 @@ import { programmes } from '@estribo/core/programmes';
 import { createApp } from './app';
 import { carryForward } from './carry-forward';
 import { rebuildSummaries } from './cases/rebuild';
+import { ChartReader } from './catalogue/chart-reader';
 import { register } from './catalogue/registry';
 import { DatabaseSessionStore } from './clinic/session-store';
 import { oneTimeCode } from './clinic/one-time-code';
@@ -53,6 +54,11 @@ const sealFolder =
 const port = Number(env.ESTRIBO_PORT ?? 8080);
 const now = () => new Date();
 
+/** Built, the worker lies beside this file; while developing it is read as it is written. */
+const chartWorker = import.meta.url.endsWith('.ts')
+  ? { file: new URL('./catalogue/chart-worker.ts', import.meta.url), execArgv: ['--import', 'tsx'] }
+  : { file: new URL('./chart-worker.mjs', import.meta.url) };
+
 /** The clinic is sealed this often when something was written. */
 const sealEvery = 60_000;
 /** Whether a back-up is due is asked this often. */
@@ -80,6 +86,7 @@ try {
     log,
     now,
     hub: new InstrumentHub(),
+    charts: new ChartReader(chartWorker),
     pulse: new Pulse(url),
     sealing,
     keeping: { url, command: env.ESTRIBO_BACKUP_COMMAND ?? 'npm run backup -- /path/of/a/folder' },

@@ -3,6 +3,7 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import type { Logger } from 'pino';
 import { validate } from 'uuid';
+import type { ChartReader } from './catalogue/chart-reader';
 import type { Clinic, User } from './database/entities';
 import type { Pulse } from './health';
 import type { InstrumentHub } from './instruments/hub';
@@ -19,6 +20,7 @@ export interface Context {
   /** while there is no clinic yet: what the first administrator must know */
   setUpCode?: string;
   hub: InstrumentHub;
+  charts: ChartReader;
   pulse: Pulse;
   /** the clinic's secret outside the database */
   sealing: SealFolder;

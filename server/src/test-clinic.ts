@@ -15,6 +15,7 @@ import request from 'supertest';
 import { v7 } from 'uuid';
 import { createApp } from './app';
 import { entriesOf, foldOf } from './cases/record';
+import { ChartReader } from './catalogue/chart-reader';
 import { register } from './catalogue/registry';
 import { hashPassword } from './clinic/password';
 import { DatabaseSessionStore } from './clinic/session-store';
@@ -29,6 +30,9 @@ import type { Context } from './route';
 import { openSealFolder } from './sealing/seal-key';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
+
+/** The worker that reads chart files, as it is written. */
+const testChartWorker = { file: join(__dirname, 'catalogue/chart-worker.ts'), execArgv: ['--import', 'tsx'] };
 
 type Agent = ReturnType<typeof request.agent>;
 
@@ -101,6 +105,7 @@ export async function testClinic(
     now,
     clinic,
     hub: new InstrumentHub(),
+    charts: new ChartReader(testChartWorker),
     pulse: new Pulse(url),
     sealing,
     keeping: { url, command: 'npm run backup -- /path/of/a/folder' },

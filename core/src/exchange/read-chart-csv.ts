@@ -18,6 +18,8 @@ import { parseLength } from '../quantity';
 import {
   betweenRules,
   disagreeRules,
+  mostBands,
+  mostSizes,
   type Belt,
   type Chart,
   type ChartAxis,
@@ -55,15 +57,29 @@ export interface ChartFault {
     | 'reversed'
     | 'no-body'
     | 'not-whole'
-    | 'not-csv';
+    | 'not-csv'
+    | 'too-many';
   /** what stands there, or what is wanted */
   detail?: string;
 }
 
 type Say = (at: number, column: ChartColumn | '', fault: ChartFault['fault'], detail?: string) => void;
+/** So many faults are told: who has more mends these first. */
+const mostFaults = 500;
+
 interface FileRow {
   at: number;
   row: ChartRow;
+}
+
+/** The models that a chart file is about, by their ids, each once. */
+export function modelsInCsv(text: string): string[] {
+  const { data } = Papa.parse<{ model?: string }>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transform: plainCell,
+  });
+  return [...new Set(data.map(({ model }) => (model ?? '').trim()))];
 }
 
 /**
@@ -102,7 +118,7 @@ export function chartsFromCsv(
         detail: message,
       })),
   ];
-  if (faults.length > 0) return { ok: false, faults };
+  if (faults.length > 0) return { ok: false, faults: faults.slice(0, mostFaults) };
   const rows = parsed.data.map((row, i) => ({
     at: i + 2,
     row: nowCalled(
@@ -110,8 +126,10 @@ export function chartsFromCsv(
     ),
   }));
   if (rows.length === 0) return { ok: false, faults: [{ row: 2, column: 'model', fault: 'empty' }] };
-  const say: Say = (at, column, fault, detail) =>
-    faults.push({ row: at, column, fault, ...(detail === undefined ? {} : { detail }) });
+  const say: Say = (at, column, fault, detail) => {
+    if (faults.length < mostFaults)
+      faults.push({ row: at, column, fault, ...(detail === undefined ? {} : { detail }) });
+  };
   const models = [...group(rows, ({ row }) => row.model)].flatMap(
     ([id, own]) => readModel(id, own, programmes, known, say) ?? [],
   );
@@ -130,6 +148,9 @@ function readModel(
   const { at, row } = rows[0]!;
   if (!/^[a-z0-9][a-z0-9-]{0,79}$/.test(id))
     return void say(at, 'model', id === '' ? 'empty' : 'not-an-id', id);
+  // what follows compares sizes with each other: their number is bounded first
+  const beyond = beyondBounds(rows);
+  if (beyond) return void say(beyond.at, 'size', 'too-many', String(beyond.most));
   const programme = programmes.find((one) => one.id === row.family);
   if (!programme) return void say(at, 'family', 'unknown-family', row.family);
   sayOfTheModel(rows, say);
@@ -204,11 +225,14 @@ function missingIn(problem: ModelProblem): string {
 
 /** Bands that no body can have, each at its row. */
 function sayBandFaults(chart: Chart, programme: Programme, rows: readonly FileRow[], say: Say): void {
+  const rowOf = new Map(
+    stating('band', rows)
+      .toReversed()
+      .map((one) => [JSON.stringify([one.row.reading, one.row.size]), one]),
+  );
   for (const { axis, band, end, fault } of chartBandFaults(chart, programme)) {
     const { reading, bands } = chart.axes[axis]!;
-    const own = stating('band', rows).find(
-      ({ row }) => row.reading === reading && row.size === bands[band]!.size,
-    )!;
+    const own = rowOf.get(JSON.stringify([reading, bands[band]!.size]))!;
     // a number that could not be read has been told already
     if (own.row[end] !== '') say(own.at, end, fault, `${own.row.from} – ${own.row.to}`);
   }
@@ -230,6 +254,19 @@ function sizesOf(rows: readonly FileRow[]): string[] {
   const [cells, bands] = [stating('cell', rows), stating('band', rows)];
   const named = cells.length > 0 ? cells : bands.length > 0 ? bands : stating('size', rows);
   return [...new Set(named.map(({ row }) => row.size))];
+}
+
+/** The first row beyond what a model may have: sizes, and bands of one reading. */
+function beyondBounds(rows: readonly FileRow[]): { at: number; most: number } | undefined {
+  const sizes = new Set(sizesOf(rows));
+  if (sizes.size > mostSizes) {
+    const first = new Set([...sizes].slice(0, mostSizes));
+    const { at } = rows.find(({ row }) => sizes.has(row.size) && !first.has(row.size))!;
+    return { at, most: mostSizes };
+  }
+  for (const bands of group(stating('band', rows), ({ row }) => row.reading).values())
+    if (bands.length > mostBands) return { at: bands[mostBands]!.at, most: mostBands };
+  return undefined;
 }
 
 /** What every row of a model says alike. */

@@ -10,6 +10,10 @@ export type BetweenRule = (typeof betweenRules)[number];
 export const disagreeRules = ['primary', 'larger', 'made-to-measure'] as const;
 export type DisagreeRule = (typeof disagreeRules)[number];
 
+/** A chart has no more sizes, and an axis no more bands. */
+export const mostSizes = 40;
+export const mostBands = 60;
+
 const sizeBand = object({
   /** the size; of a two-way table the row's or column's own name */
   size: name(),
@@ -24,7 +28,7 @@ const chartAxis = object({
   reading: name(),
   /** what lies between printed numbers: 10 for a chart in whole centimetres */
   resolution: finite().required().min(0),
-  bands: array().of(sizeBand).min(1).max(60).required(),
+  bands: array().of(sizeBand).min(1).max(mostBands).required(),
 }).noUnknown();
 export type ChartAxis = InferType<typeof chartAxis>;
 
@@ -57,7 +61,7 @@ export type Belt = InferType<typeof belt>;
 export const chartSchema = object({
   version: finite().required().integer().positive(),
   /** sizes from the smallest to the largest */
-  sizes: array().of(name()).min(1).max(40).required(),
+  sizes: array().of(name()).min(1).max(mostSizes).required(),
   /** in order of weight: the first one leads */
   axes: array().of(chartAxis).max(6).required(),
   between: string().oneOf(betweenRules).required(),

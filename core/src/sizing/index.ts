@@ -10,6 +10,8 @@ export {
   type DisagreeRule,
   type HeightChoice,
   type SizeBand,
+  mostBands,
+  mostSizes,
 } from './chart';
 export { axisBands, bandEdges, closedUp, gapAt, judgingBands, type BandEdges, type ChartGap } from './band';
 export type { AxisReading } from './axis';

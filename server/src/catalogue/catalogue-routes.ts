@@ -1,8 +1,7 @@
-import { chartChanges, chartsFromCsv, chartsToCsv, lostBy } from '@estribo/core/exchange';
+import { chartsToCsv, lostBy } from '@estribo/core/exchange';
 import { regionNames, type Region } from '@estribo/core/anatomy';
 import {
   chartBandFaults,
-  contentHash,
   currentProgramme,
   modelProblems,
   modelSchema,
@@ -14,7 +13,7 @@ import {
 } from '@estribo/core/programmes';
 import { stageCover } from '@estribo/core/logbook';
 import { array, boolean, object, string } from 'yup';
-import { Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import { In, Like, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { audit } from '../audit/audit';
 import { auditReads } from '../audit/reads';
 import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
@@ -88,7 +87,7 @@ async function registering<T>(db: DataSource, work: (manager: EntityManager) => 
   }
 }
 
-export function catalogueRoutes({ db, now }: Context): Route[] {
+export function catalogueRoutes({ db, now, charts }: Context): Route[] {
   const read = auditReads({ db, now });
   const audited = (
     manager: EntityManager,
@@ -172,35 +171,27 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
       who: 'catalogue.write',
       handle: async (req, res, user) => {
         const { csv, preview = false, mayLose = [] } = valid(importBody, req.body);
+        const planned = async (manager: EntityManager) => {
+          const plan = await charts.plan(csv, await newestProgrammes(manager), async (ids) => {
+            const rows = await manager.getRepository(modelEntity).findBy({ id: In(ids) });
+            return registeredModels(
+              manager,
+              rows.map(({ hash }) => hash),
+            );
+          });
+          if (!plan.ok)
+            throw new Problem(422, 'Not imported', 'Nothing was imported. Correct the rows and send it again.', {
+              rows: plan.faults,
+            });
+          return plan;
+        };
+        if (preview) {
+          const { changed, unchanged } = await planned(db.manager);
+          return void res.json({ changed, unchanged });
+        }
         // read inside: what another import has left meanwhile is what this one is compared with
         const answer = await registering(db, async (manager) => {
-          const families = await newestProgrammes(manager);
-          const rows = await manager.getRepository(modelEntity).find({ order: { id: 'ASC' } });
-          const known = await registeredModels(
-            manager,
-            rows.map(({ hash }) => hash),
-          );
-          const read = chartsFromCsv(csv, families, known);
-          if (!read.ok)
-            throw new Problem(422, 'Not imported', 'Nothing was imported. Mend the rows and send it again.', {
-              rows: read.faults.slice(0, 500),
-            });
-          // what says the same as before gets no new version
-          const changed = read.models.filter((model) => {
-            const before = known.find(({ id }) => id === model.id);
-            return !before || !sameContent(before, model);
-          });
-          const told = changed.map((model) => ({
-            ...pinOf(model),
-            name: model.name,
-            changes: chartChanges(
-              known.find(({ id }) => id === model.id),
-              model,
-              families.find(({ id }) => id === model.programme)!,
-            ),
-          }));
-          const unchanged = read.models.length - changed.length;
-          if (preview) return { changed: told, unchanged };
+          const { changed: told, models: changed, unchanged } = await planned(manager);
           const halved = told.filter(
             ({ id, changes }) => lostBy(changes).length > 0 && !mayLose.includes(id),
           );
@@ -344,11 +335,4 @@ export function catalogueRoutes({ db, now }: Context): Route[] {
       },
     },
   ];
-}
-
-/** The same but for its versions. */
-function sameContent(before: BraceModel, now: BraceModel): boolean {
-  const bare = (model: BraceModel) =>
-    contentHash({ ...model, version: 1, chart: { ...model.chart, version: 1 } });
-  return bare({ sided: false, ...before }) === bare({ sided: false, ...now });
 }

@@ -10,6 +10,7 @@ import type { DataSource } from 'typeorm';
 import { createApp } from '../app';
 import { carryForward } from '../carry-forward';
 import { rebuildSummaries } from '../cases/rebuild';
+import { ChartReader } from '../catalogue/chart-reader';
 import { register } from '../catalogue/registry';
 import { DatabaseSessionStore } from '../clinic/session-store';
 import { demoPassword } from '../demo/people';
@@ -105,6 +106,7 @@ test.each(dumps)('%s, with data in it, comes forward whole: lists, record, proof
     now,
     clinic: { name: 'Upgraded', zone, phone: null, emergency: null, wearRule: null, letterhead: null },
     hub: new InstrumentHub(),
+    charts: new ChartReader({ file: '' }),
     pulse: new Pulse(url),
     sealing,
     keeping: { url, command: '' },

@@ -2,6 +2,7 @@ import { dayOf } from '@estribo/core/calendar';
 import { pinOf, programmes } from '@estribo/core/programmes';
 import type { DataSource, EntitySchema } from 'typeorm';
 import { v7 } from 'uuid';
+import { ChartReader } from '../catalogue/chart-reader';
 import { register } from '../catalogue/registry';
 import { hashPassword } from '../clinic/password';
 import {
@@ -79,6 +80,7 @@ export async function loadDemo(
     now,
     clinic: demoClinic,
     hub: new InstrumentHub(),
+    charts: new ChartReader({ file: '' }),
     pulse: new Pulse(''),
     sealing,
     keeping: { url: '', command: '' },

@@ -1319,6 +1319,7 @@ export const en = {
     'no-body': 'no body has this; is it another unit?',
     'not-whole': 'leaves something out that its family needs:',
     'not-csv': 'cannot be read as CSV:',
+    'too-many': 'too many for one model; the most is',
   },
   ordinals: { '1': 'first', '2': 'second', '3': 'third', '4': 'further' },
   sizing: {

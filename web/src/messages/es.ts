@@ -1325,6 +1325,7 @@ export const es: SameShape<typeof en> = {
     'no-body': 'ningún cuerpo tiene esto; ¿es otra unidad?',
     'not-whole': 'omite algo que su familia necesita:',
     'not-csv': 'no se puede leer como CSV:',
+    'too-many': 'demasiados para un modelo; el máximo es',
   },
   ordinals: { '1': 'primera', '2': 'segunda', '3': 'tercera', '4': 'otra' },
   sizing: {

@@ -71,7 +71,7 @@ export async function measureAll(page: Page, values: Record<string, readonly str
     .getByRole('button', { name: /^(It is marked|It is so|Standing|By the day of birth: .*)$/ })
     .first();
   const takeIt = main.getByRole('button', { name: 'Take it', exact: true });
-  const soon = { intervals: [100, 250, 500, 1000, 2000], timeout: 40_000 };
+  const soon = { intervals: [100, 250, 500, 1000, 2000] };
   for (let guard = 0; guard < 120; guard += 1) {
     await expect(async () => {
       const { finished, confirm, label } = await askedFor(page);

@@ -69,10 +69,10 @@ export async function sleeveTouches(page: Page): Promise<number> {
       const connect = main.getByRole('button', { name: 'Connect instruments' });
       if (await connect.isVisible()) await connect.click();
       // the instrument settles before it is read
-      await page.waitForTimeout(1500);
+      await main.locator('[data-instrument=reading]').first().waitFor();
       await reading.press('Space');
     }
-    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass({ timeout: 20_000 });
+    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass();
   }
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page
@@ -83,7 +83,7 @@ export async function sleeveTouches(page: Page): Promise<number> {
   for (let i = 0; i < 4; i += 1) {
     const before = await main.innerText();
     await main.getByRole('button', { name: /^Done/ }).click();
-    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass({ timeout: 20_000 });
+    await expect(async () => expect(await main.innerText()).not.toBe(before)).toPass();
   }
   await page.getByRole('link', { name: /^Check/ }).click();
   const rim = page.getByLabel('Pad’s inner rim at the kneecap’s lower pole: Found');

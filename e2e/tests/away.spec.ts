@@ -53,7 +53,7 @@ test('the server goes away in the middle and comes back: nothing typed and sent 
     // sent once each, in the order they were written
     expect(rows).toHaveLength(before + 7);
     expect(values.slice(-5)).toEqual([431, 434, 345, 347, undefined]);
-  }).toPass({ timeout: 20_000 });
+  }).toPass();
 });
 
 test('what was typed and not yet taken survives a reload', async ({ page, clinic }) => {
@@ -83,7 +83,12 @@ test('an order that somebody else has changed meanwhile is shown, not overwritte
   await other.getByLabel('Diagnosis').fill('Theirs');
   await other.getByRole('button', { name: 'Take the order' }).click();
   await expect(other.getByRole('main').getByText('Theirs')).toBeVisible();
-  await other.waitForTimeout(500);
+  await expect
+    .poll(async () => {
+      const [row] = await clinic.ask("SELECT COUNT(*) AS n FROM {db}.`entry` WHERE `content` LIKE '%Theirs%'");
+      return Number(row!.n);
+    })
+    .toBe(1);
   await page.getByRole('button', { name: 'Take the order' }).click();
   // both stand beside each other
   const both = page.getByRole('alert').filter({ hasText: 'Both stand here' });
@@ -105,9 +110,10 @@ test('a person and a case written while the server is away are there when it is 
   await pick(page, { name: 'right' });
   await pick(page, { name: /Lousa/ });
   await page.getByRole('button', { name: 'Somebody new' }).click();
-  await page.waitForLoadState('networkidle');
   // the stages are fetched a second after the Bench was shown
-  await page.waitForTimeout(2500);
+  await page.waitForFunction(() =>
+    performance.getEntriesByType('resource').some(({ name }) => name.includes('/assets/screen-stage')),
+  );
   await clinic.goAway();
   await page.getByLabel('Given name').fill('Sara');
   await page.getByLabel('Family name').fill('Penedo');
@@ -124,14 +130,14 @@ test('a person and a case written while the server is away are there when it is 
   await expect(page.getByRole('link', { name: 'Sara Penedo' })).toBeVisible();
   await expect(page.getByText('Server away: 2 entries wait here')).toBeVisible();
   await clinic.comeBack();
-  await expect(page.getByText('Server away')).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByText('Server away')).toHaveCount(0);
   await expect(async () => {
     const rows = await clinic.ask(
       'SELECT `stage` FROM {db}.`summary` JOIN {db}.`person` ON `person`.`id` = `summary`.`person` WHERE `familyName` = ?',
       ['Penedo'],
     );
     expect(rows).toEqual([{ stage: 'screen' }]);
-  }).toPass({ timeout: 20_000 });
+  }).toPass();
 });
 
 test('a size chosen while the network was away, from readings that have changed meanwhile: kept, not in force, both shown', async ({
@@ -185,8 +191,6 @@ test('a size chosen while the network was away, from readings that have changed 
 
   await page.context().setOffline(false);
   const record = page.getByRole('region', { name: 'Record' });
-  await expect(record.getByText(/not in force: from the entries here it is/)).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(record.getByText(/not in force: from the entries here it is/)).toBeVisible();
   await expect(page.getByRole('heading', { name: /is chosen/ })).toHaveCount(0);
 });

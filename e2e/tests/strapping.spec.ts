@@ -6,7 +6,6 @@ import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 import { followUpTouches, mostOfFollowUp, mostTouches, sleeveTouches } from '../touches';
 
-test.setTimeout(120_000);
 
 test.beforeEach(async ({ page, clinic }) => {
   await signIn(page, clinic);
@@ -176,7 +175,7 @@ test('a year of a temperature log is read in, beside what was planned', async ({
     mimeType: 'text/csv',
     buffer: Buffer.from(lines.join('\n')),
   });
-  await expect(page.getByText(/^36[56] days\./)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^36[56] days\./)).toBeVisible();
   await page.getByRole('button', { name: /^Keep 36[56] days$/ }).click();
   await expect(page.getByRole('heading', { name: 'Hours a day, planned and worn' })).toBeVisible();
   await page.getByRole('button', { name: 'Worn, day by day' }).click();

@@ -54,10 +54,11 @@ const sealFolder =
 const port = Number(env.ESTRIBO_PORT ?? 8080);
 const now = () => new Date();
 
-/** Built, the worker lies beside this file; while developing it is read as it is written. */
-const chartWorker = import.meta.url.endsWith('.ts')
-  ? { file: new URL('./catalogue/chart-worker.ts', import.meta.url), execArgv: ['--import', 'tsx'] }
-  : { file: new URL('./chart-worker.mjs', import.meta.url) };
+/** A worker runs what was built: beside this file, or from where it is written. */
+const chartWorker = new URL(
+  import.meta.url.endsWith('.ts') ? '../dist/chart-worker.mjs' : './chart-worker.mjs',
+  import.meta.url,
+);
 
 /** The clinic is sealed this often when something was written. */
 const sealEvery = 60_000;

@@ -31,8 +31,8 @@ import { openSealFolder } from './sealing/seal-key';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
-/** The worker that reads chart files, as it is written. */
-const testChartWorker = { file: join(__dirname, 'catalogue/chart-worker.ts'), execArgv: ['--import', 'tsx'] };
+/** The worker that reads chart files; "npm test" builds it first. */
+const testChartWorker = join(__dirname, '../dist/chart-worker.mjs');
 
 type Agent = ReturnType<typeof request.agent>;
 

@@ -6,12 +6,6 @@ import { busy, Problem } from '../problem';
 import type { ChartPlan } from './chart-plan';
 import type { ChartQuestion } from './chart-worker';
 
-/** Where the worker's program lies, and what Node needs to run it. */
-export interface WorkerProgram {
-  file: string | URL;
-  execArgv?: string[];
-}
-
 /** A file that is not read in this time is given up, in milliseconds. */
 const longestReading = 60_000;
 /** Whoever waits longer for the reader is asked to come again. */
@@ -24,7 +18,8 @@ const longestWait = 30_000;
 export class ChartReader {
   readonly #turn = withTimeout(new Semaphore(1), longestWait, busy());
 
-  constructor(private readonly program: WorkerProgram) {}
+  /** @param program of the worker */
+  constructor(private readonly program: string | URL) {}
 
   /**
    * @param knownOf the newest version of the models of some ids
@@ -36,10 +31,7 @@ export class ChartReader {
     knownOf: (ids: string[]) => Promise<BraceModel[]>,
   ): Promise<ChartPlan> {
     return this.#turn.runExclusive(async () => {
-      const worker = new Worker(this.program.file, {
-        ...(this.program.execArgv ? { execArgv: this.program.execArgv } : {}),
-        resourceLimits: { maxOldGenerationSizeMb: 512 },
-      });
+      const worker = new Worker(this.program, { resourceLimits: { maxOldGenerationSizeMb: 512 } });
       const tooMuch = new Problem(413, 'Too large', 'This file is more than can be read at once: split it.');
       const limit = AbortSignal.timeout(longestReading);
       const ask = async (question: ChartQuestion): Promise<unknown> => {

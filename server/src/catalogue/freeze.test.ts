@@ -40,7 +40,7 @@ test('while a file is read that takes three seconds of computing, health is answ
        parentPort.postMessage(ask === 'models' ? [] : { ok: true, changed: [], models: [], unchanged: 0 });
      });`,
   );
-  const reader = new ChartReader({ file });
+  const reader = new ChartReader(file);
   const read = reader.plan('', [], async () => []);
   const answers = await healthWhile(read);
   expect(await read).toMatchObject({ ok: true });
@@ -54,7 +54,7 @@ test('a file of which nothing comes, or a worker that dies, is told as too much'
   const folder = mkdtempSync(join(tmpdir(), 'estribo-worker-'));
   const file = join(folder, 'dies.mjs');
   writeFileSync(file, `import { parentPort } from 'node:worker_threads'; parentPort.on('message', () => { throw new Error('dead'); });`);
-  await expect(new ChartReader({ file }).plan('', [], async () => [])).rejects.toMatchObject({ status: 413 });
+  await expect(new ChartReader(file).plan('', [], async () => [])).rejects.toMatchObject({ status: 413 });
   rmSync(folder, { recursive: true });
 });
 
@@ -88,7 +88,7 @@ test('forty sizes are a chart, one more is said at its row', async () => {
   const sizes = (count: number) =>
     [head, ...Array.from({ length: count }, (_, i) => withSize(i, 300 + i, 301 + i))].join('\n');
   const faults = async (count: number) =>
-    ((await preview(sizes(count))).body.rows as { row: number; fault: string; detail?: string }[]).filter(
+    (((await preview(sizes(count))).body.rows ?? []) as { fault: string }[]).filter(
       ({ fault }) => fault === 'too-many',
     );
   expect(await faults(40)).toEqual([]);

@@ -106,7 +106,7 @@ test.each(dumps)('%s, with data in it, comes forward whole: lists, record, proof
     now,
     clinic: { name: 'Upgraded', zone, phone: null, emergency: null, wearRule: null, letterhead: null },
     hub: new InstrumentHub(),
-    charts: new ChartReader({ file: '' }),
+    charts: new ChartReader(''),
     pulse: new Pulse(url),
     sealing,
     keeping: { url, command: '' },

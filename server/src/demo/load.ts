@@ -80,7 +80,7 @@ export async function loadDemo(
     now,
     clinic: demoClinic,
     hub: new InstrumentHub(),
-    charts: new ChartReader({ file: '' }),
+    charts: new ChartReader(''),
     pulse: new Pulse(''),
     sealing,
     keeping: { url: '', command: '' },

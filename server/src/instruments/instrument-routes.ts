@@ -189,8 +189,15 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'measuring.write',
       handle: async (req, res, user) => {
         const session = req.sessionID;
-        if (hub.openOf(session) >= mostStreams)
+        if (!hub.opening(session, mostStreams))
           throw new Problem(429, 'Too many', `At most ${mostStreams} instruments are watched at once.`);
+        // counted until the answer is over, whatever becomes of it
+        let isCounted = true;
+        const counted = () => {
+          if (isCounted) hub.openingEnded(session);
+          isCounted = false;
+        };
+        res.once('close', counted);
         const kind = textOf(req.query.kind, 'kind', 20) as Instrument;
         const side = (textOf(req.query.side, 'side', 10) || 'midline') as Side;
         if (!instruments.includes(kind) || !(kind in unitOfInstrument))
@@ -210,12 +217,22 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
           'X-Accel-Buffering': 'no',
         });
         res.flushHeaders();
-        const real = rows.some(({ simulated }) => !simulated);
-        const standIn = real ? undefined : rows.find(({ simulated }) => simulated);
+        const real = rows.filter(({ simulated }) => !simulated);
+        const standIn = real.length > 0 ? undefined : rows.find(({ simulated }) => simulated);
+        // a real device is one bench's: another one is told whose, and may take it over
+        const take = textOf(req.query.take, 'take', 80);
+        for (const { id, name } of real) {
+          const other = hub.claim(id, { session, user: user.id, name: user.name }, take === id);
+          if (other) send(res, 'held', { instrument: id, name, by: other.name });
+        }
+        const unwatch = hub.onTaken(session, (instrument, by) => {
+          const row = real.find(({ id }) => id === instrument);
+          if (row) send(res, 'held', { instrument, name: row.name, by });
+        });
         let heard: { instrument: string; at: number } | undefined;
         const stop = hub.listen((reading) => {
           const row = rows.find(({ id }) => id === reading.instrument);
-          if (!row) return;
+          if (!row || !hub.holds(row.id, session)) return;
           heard = { instrument: row.id, at: Date.now() };
           send(res, 'reading', line(row, reading));
         });
@@ -248,16 +265,18 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
           );
         }, everyMs);
         const forget = hub.opened({ session, user: user.id, end: () => res.end() });
+        counted();
         // a session that has run out, or was ended by another server, ends its streams as well
         const asking = setInterval(() => {
           req.sessionStore.get(session, (error: unknown, found) => {
-            if (!error && !found) res.end();
+            if (!error && (!found || found.locked)) res.end();
           });
         }, sessionCheckMs);
         res.on('close', () => {
           clearInterval(timer);
           clearInterval(asking);
           stop();
+          unwatch();
           forget();
         });
       },

@@ -347,3 +347,110 @@ test('best fit ranks the family for a case, and the sisters when asked', async (
   expect(chances).toEqual([...chances].sort((a, b) => b - a));
   await agent.get(`/api/cases/${v7()}/fit`).expect(404);
 });
+
+describe('two benches and one real device', () => {
+  const query = `kind=inclinometer&case=${caseId}&step=${step}&side=right`;
+  const read = async (value: number) => {
+    const ana = await clinic.as('orthotist');
+    const line = { at: clinic.context.now().toISOString(), value, unit: 'degrees' };
+    await ana.post('/api/instruments/inclinometer-7/lines').send({ lines: [line] }).expect(202);
+  };
+  let here: Awaited<ReturnType<typeof listen>>;
+  let there: Awaited<ReturnType<typeof listen>>;
+  let cookies: [string, string];
+  beforeAll(async () => {
+    await (
+      await clinic.as('orthotist')
+    )
+      .post('/api/instruments')
+      .send({
+        id: 'inclinometer-7',
+        kind: 'inclinometer',
+        name: 'Inclinometer 7',
+        validDays: 365,
+        calibratedOn: '2026-11-01',
+        offset: 0,
+      })
+      .expect(201);
+    cookies = [await signIn(), await signIn()];
+  });
+  beforeEach(async () => {
+    here = await listen(query, cookies[0]);
+    there = await listen(query, cookies[1]);
+  });
+  afterEach(() => {
+    here.close();
+    there.close();
+  });
+
+  test('the second bench is told who has it, and hears nothing of what is read at the first', async () => {
+    expect(await there.next()).toEqual({
+      event: 'held',
+      data: { instrument: 'inclinometer-7', name: 'Inclinometer 7', by: 'The technician' },
+    });
+    await read(91);
+    expect((await here.next()).data.value).toBe(91);
+    // what it hears next is of after it has taken over
+    there.close();
+    there = await listen(`${query}&take=inclinometer-7`, cookies[1]);
+    expect(await here.next()).toEqual({
+      event: 'held',
+      data: { instrument: 'inclinometer-7', name: 'Inclinometer 7', by: 'The technician' },
+    });
+    await read(92);
+    expect((await there.next()).data.value).toBe(92);
+    // and the first may take it back
+    here.close();
+    here = await listen(`${query}&take=inclinometer-7`, cookies[0]);
+    expect((await there.next()).event).toBe('held');
+    await read(93);
+    expect((await here.next()).data.value).toBe(93);
+  });
+
+  test('from one field to the next the device stays where it is', async () => {
+    await there.next();
+    here.close();
+    const again = await listen(query, cookies[1]);
+    expect((await again.next()).event).toBe('held');
+    again.close();
+    here = await listen(query, cookies[0]);
+    await read(94);
+    expect((await here.next()).data.value).toBe(94);
+  });
+
+  test('a bench that is locked lets its devices go', async () => {
+    await there.next();
+    await fetch(`${address}/api/session/lock`, { method: 'POST', headers: { cookie: cookies[0] } });
+    await here.ended;
+    there.close();
+    there = await listen(query, cookies[1]);
+    await read(95);
+    expect((await there.next()).data.value).toBe(95);
+  });
+});
+
+test('four streams are four, also when twelve are asked for at once; a fifth is there when one has ended', async () => {
+  const cookie = await signIn();
+  const query = `kind=tape&case=${caseId}&step=${step}&side=right`;
+  const aborts = Array.from({ length: 12 }, () => new AbortController());
+  const answers = await Promise.all(
+    aborts.map(({ signal }) =>
+      fetch(`${address}/api/instruments/stream?${query}`, { headers: { cookie }, signal }),
+    ),
+  );
+  const statuses = answers.map(({ status }) => status);
+  expect(statuses.filter((status) => status === 200)).toHaveLength(4);
+  expect(statuses.filter((status) => status === 429)).toHaveLength(8);
+  aborts[statuses.indexOf(200)]!.abort();
+  // the server hears of it when the connection is gone
+  for (;;) {
+    const away = new AbortController();
+    const { status } = await fetch(`${address}/api/instruments/stream?${query}`, {
+      headers: { cookie },
+      signal: away.signal,
+    });
+    away.abort();
+    if (status === 200) break;
+  }
+  for (const away of aborts) away.abort();
+});

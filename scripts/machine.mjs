@@ -100,9 +100,7 @@ export async function debianPackages(wanted) {
  * @returns the program and its arguments, as they are to be started
  */
 export const endsWithParent = (program, args) =>
-  hasProgram('setpriv')
-    ? ['setpriv', ['--pdeathsig', 'TERM', '--', program, ...args]]
-    : [program, args];
+  hasProgram('setpriv') ? ['setpriv', ['--pdeathsig', 'TERM', '--', program, ...args]] : [program, args];
 
 /** Whether what is installed is what the lock file asks for: "npm ci" by hand is not done again. */
 function isInstalled() {

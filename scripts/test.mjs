@@ -80,7 +80,10 @@ await run(async () => {
     };
     if (half !== 'e2e') {
       await step('building what the tests run in a worker', () => {
-        const done = spawnSync(process.execPath, ['build.mjs'], { cwd: join(root, 'server'), encoding: 'utf8' });
+        const done = spawnSync(process.execPath, ['build.mjs'], {
+          cwd: join(root, 'server'),
+          encoding: 'utf8',
+        });
         if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}${done.stderr}`);
       });
       jest(env, join(folder, 'jest.json'));

@@ -85,7 +85,9 @@ test('an order that somebody else has changed meanwhile is shown, not overwritte
   await expect(other.getByRole('main').getByText('Theirs')).toBeVisible();
   await expect
     .poll(async () => {
-      const [row] = await clinic.ask("SELECT COUNT(*) AS n FROM {db}.`entry` WHERE `content` LIKE '%Theirs%'");
+      const [row] = await clinic.ask(
+        "SELECT COUNT(*) AS n FROM {db}.`entry` WHERE `content` LIKE '%Theirs%'",
+      );
       return Number(row!.n);
     })
     .toBe(1);

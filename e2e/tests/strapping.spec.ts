@@ -6,7 +6,6 @@ import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 import { followUpTouches, mostOfFollowUp, mostTouches, sleeveTouches } from '../touches';
 
-
 test.beforeEach(async ({ page, clinic }) => {
   await signIn(page, clinic);
 });

@@ -134,11 +134,18 @@ export function createApp(context: Context, options: AppOptions): Express {
     next();
   });
   app.use('/api', sameSiteOnly);
-  app.use('/api', deadline(options.answerWithin ?? 12_000, {
-      '/catalogue/import': 120_000,
-      '/clinic/keeping/backup': 1_800_000,
-      '/clinic/keeping/drill': 1_800_000,
-    }));
+  app.use(
+    '/api',
+    deadline(
+      options.answerWithin ?? 12_000,
+      {
+        '/catalogue/import': 120_000,
+        '/clinic/keeping/backup': 1_800_000,
+        '/clinic/keeping/drill': 1_800_000,
+      },
+      context.sealing.path,
+    ),
+  );
   // before the session, which asks the database
   app.use('/api', mount(healthRoutes(context)));
   // a catalogue's file is larger than anything else that is sent
@@ -168,7 +175,7 @@ export function createApp(context: Context, options: AppOptions): Express {
   });
   if (options.webRoot) app.use(webPages(options.webRoot));
   app.use(auditRefusals(context));
-  app.use(problemHandler(context.log));
+  app.use(problemHandler(context.log, context.sealing.path));
   return app;
 }
 

@@ -1,6 +1,7 @@
 import { engineVersion } from '@estribo/core/record';
 import { createConnection, type Connection } from 'mysql2/promise';
-import { Problem } from './problem';
+import { diskState } from './disk';
+import { diskFull, Problem } from './problem';
 import type { Context, Route } from './route';
 
 /** Health is told within this, whatever the database does. */
@@ -51,7 +52,7 @@ export class Pulse {
   }
 }
 
-export function healthRoutes({ pulse }: Context): Route[] {
+export function healthRoutes({ pulse, sealing }: Context): Route[] {
   return [
     {
       method: 'get',
@@ -59,7 +60,9 @@ export function healthRoutes({ pulse }: Context): Route[] {
       who: 'open',
       handle: async (_req, res) => {
         if (!(await pulse.beats())) throw new Problem(503, 'Not well', 'The database does not answer.');
-        res.json({ status: 'ok', database: 'ok', engine: engineVersion });
+        const disk = await diskState(sealing.path);
+        if (disk === 'full') throw diskFull();
+        res.json({ status: 'ok', database: 'ok', disk, engine: engineVersion });
       },
     },
   ];

@@ -113,7 +113,9 @@ try {
   }
 } catch (error) {
   stop(
-    error instanceof DatabaseProblem || error instanceof KeepingProblem ? error.message : `Estribo cannot start: ${(error as Error).message}`,
+    error instanceof DatabaseProblem || error instanceof KeepingProblem
+      ? error.message
+      : `Estribo cannot start: ${(error as Error).message}`,
   );
 }
 
@@ -138,7 +140,9 @@ async function restoreByHand(words: readonly string[]): Promise<number> {
   const file = words.find((word, i) => !word.startsWith('--') && !(name >= 0 && i === name + 1));
   const drill = words.includes('--drill');
   if (!file)
-    return stop('Say which: npm run restore -- /path/estribo-….sql.gz [--clinic] --yes, or --drill to try it');
+    return stop(
+      'Say which: npm run restore -- /path/estribo-….sql.gz [--clinic] --yes, or --drill to try it',
+    );
   if (!drill && !words.includes('--yes'))
     return stop('This replaces everything in the database. Say so: add --yes. Or try it: add --drill.');
   const done = await restore({

@@ -2,6 +2,7 @@ import type { EntryFault } from '@estribo/core/record';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { troubleOf } from './database/trouble';
+import { diskState } from './disk';
 
 /** What a client did that cannot be answered: RFC 9457, application/problem+json. */
 export class Problem extends Error {
@@ -40,6 +41,14 @@ export const unanswered = () =>
     'It is not known whether this was stored. Send it again: the same thing is taken once.',
   );
 
+/** There is no room on the server's disk. */
+export const diskFull = () =>
+  new Problem(
+    507,
+    'Disk full',
+    'The server’s disk is full: nothing was stored. Inform the administrator: free some space on it. What was typed is kept here and is sent again.',
+  );
+
 /** What the database says in an error, as a problem. */
 function fromDatabase(error: unknown): Problem | undefined {
   switch (troubleOf(error)) {
@@ -54,6 +63,8 @@ function fromDatabase(error: unknown): Problem | undefined {
       );
     case 'away':
       return unanswered();
+    case 'full':
+      return diskFull();
     case undefined:
       return undefined;
   }
@@ -93,13 +104,17 @@ function traceOf(error: unknown): { type: string; code?: string; trace: string[]
   };
 }
 
+/** @param folder where the database's disk is looked at: one that is full answers nothing at all */
 export const problemHandler =
-  (log: Logger): ErrorRequestHandler =>
-  (error, req, res, next) => {
+  (log: Logger, folder: string): ErrorRequestHandler =>
+  async (error, req, res, next) => {
     // answered already, by the limit on time say: what came of it later is nobody's any more
     if (res.writableEnded) return;
     if (res.headersSent) return next(error);
-    const problem = asProblem(error) ?? fromDatabase(error);
+    const said = asProblem(error) ?? fromDatabase(error);
+    const isFull = troubleOf(error) === 'away' && (await diskState(folder)) === 'full';
+    const problem = isFull ? diskFull() : said;
+    if (res.headersSent) return;
     if (!problem) log.error({ ...traceOf(error), method: req.method }, 'request failed');
     sendProblem(
       res,

@@ -1,4 +1,5 @@
 import { clinicDay, isZone } from '@estribo/core/calendar';
+import { isVisible } from '@estribo/core/people';
 import { string, ValidationError, type InferType, type Schema } from 'yup';
 import { faulty } from './problem';
 
@@ -14,6 +15,15 @@ export const zoneField = string()
   .required()
   .max(64)
   .test('zone', 'must be a time zone, such as Europe/Madrid', isZone);
+
+/** A name of somebody or something: cut of blanks, and with a sign that can be seen. */
+export const nameField = (longest: number) =>
+  string()
+    .strict()
+    .trim()
+    .required()
+    .max(longest)
+    .test('visible', 'has no sign that can be seen', (value) => value === undefined || isVisible(value));
 
 /**
  * What a client sent, checked against a schema.

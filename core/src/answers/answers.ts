@@ -102,6 +102,8 @@ export const session = object({
     .defined(),
   /** nobody is at the machine: it asks who is */
   locked: boolean().strict(),
+  /** the server's clock */
+  now: string().strict(),
   /** who has signed in at this machine today, and may take over by PIN */
   here: array().of(object({ id: text(), login: text(), name: text(), role, hasPin: yes() })),
   clinic: object({
@@ -330,10 +332,31 @@ export const calibrations = object({
 });
 
 /** What is kept of backups, and when the record was last sealed. */
+const backup = object({
+  n: whole(),
+  at: text(),
+  /** '' when none came of it */
+  file: string().strict().defined(),
+  bytes: number().strict().required(),
+  folder: textOrNone(),
+  nightly: yes(),
+  /** why none came of it */
+  problem: textOrNone(),
+  drilledAt: textOrNone(),
+  drillProblem: textOrNone(),
+});
 export const keeping = object({
-  backups: array()
-    .of(object({ n: whole(), at: text(), file: text(), bytes: number().strict().required() }))
-    .required(),
+  backups: array().of(backup).required(),
+  /** what an operator types on the server to back up this clinic */
+  command: text(),
+  /** where one is put every night; null: nowhere */
+  folder: textOrNone(),
+  keep: whole(),
+  /** the newest one that was restored on trial */
+  drilled: backup.nullable().default(undefined).defined(),
+  /** free on the server's disk, in bytes */
+  free: number().strict().nullable().defined(),
+  low: yes(),
   sealedAt: textOrNone(),
   cases: whole(),
   now: text(),

@@ -53,7 +53,9 @@ export function instantOn(day: ClinicDay, time: string, zone: string): string {
 
 /** @returns whether the clinic's clock shows a time on a day at all: it does not in the hour that is left out when clocks are set forward */
 export function clockShows(day: ClinicDay, time: string, zone: string): boolean {
-  const shown = Temporal.PlainDate.from(day).toZonedDateTime({ timeZone: zone, plainTime: time }).toPlainTime();
+  const shown = Temporal.PlainDate.from(day)
+    .toZonedDateTime({ timeZone: zone, plainTime: time })
+    .toPlainTime();
   return shown.equals(Temporal.PlainTime.from(time));
 }
 

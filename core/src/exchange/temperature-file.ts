@@ -3,19 +3,30 @@ import type { TemperatureSeries } from '../wearing';
 
 /** Why a file of temperatures is not taken, with the line where it is so. */
 export interface FileProblem {
-  problem: 'empty' | 'no-columns' | 'no-instant' | 'no-number' | 'not-rising' | 'too-long';
+  problem: 'empty' | 'no-columns' | 'no-instant' | 'no-number' | 'not-rising' | 'too-long' | 'fahrenheit';
   line: number;
 }
 
 /** A year and a month of one-minute samples. */
 const mostSamples = 600_000;
 
+interface Columns {
+  time: number;
+  temperature: number;
+  /** its head says degrees Fahrenheit */
+  fahrenheit: boolean;
+}
+
+/** No brace is so warm for most of a log, worn or not: its numbers are of another unit, in degrees Celsius. */
+const noCelsius = 50;
+
 /** The column of times and that of temperatures, by their heads; without heads the first and the second. */
-const headed = (head: readonly string[]): { time: number; celsius: number } | undefined => {
+const headed = (head: readonly string[]): Columns | undefined => {
   const find = (pattern: RegExp) => head.findIndex((one) => pattern.test(one.trim().toLowerCase()));
   const time = find(/^(time|date|timestamp|instant|zeit|fecha|hora)/);
-  const celsius = find(/(temp|celsius|°c|grad)/);
-  return time >= 0 && celsius >= 0 ? { time, celsius } : undefined;
+  const temperature = find(/(temp|celsius|fahrenheit|°[cf]|grad)/);
+  const fahrenheit = /(fahrenheit|°\s*f|\bf\b|_f\b)/i.test(head[temperature] ?? '');
+  return time >= 0 && temperature >= 0 ? { time, temperature, fahrenheit } : undefined;
 };
 
 /** A decimal comma is a decimal point where it stands alone. */
@@ -26,7 +37,8 @@ const numberIn = (text: string): number => {
 
 /**
  * A logged temperature file (CSV, RFC 4180): a column of times in ISO 8601 with their zone, or seconds since 1970, and one of
- * degrees Celsius, the separator being a comma or a semicolon. A line with an empty temperature is a gap.
+ * degrees Celsius, the separator being a comma or a semicolon. A line with an empty temperature is a gap. A column whose head says
+ * Fahrenheit is read as such; numbers that can be no degrees Celsius are refused, never taken for a cold brace.
  * @param progress told now and then, the share that is read
  */
 export function readTemperatures(
@@ -35,7 +47,8 @@ export function readTemperatures(
 ): { ok: true; series: TemperatureSeries } | { ok: false; problem: FileProblem } {
   const at = new Float64Array(mostSamples);
   const celsius = new Float64Array(mostSamples);
-  let columns: { time: number; celsius: number } | undefined;
+  let columns: Columns | undefined;
+  let hot = 0;
   let count = 0;
   let line = 0;
   let found: FileProblem | undefined;
@@ -51,10 +64,10 @@ export function readTemperatures(
       if (columns === undefined) {
         columns = headed(data);
         if (columns) return;
-        columns = { time: 0, celsius: 1 };
+        columns = { time: 0, temperature: 1, fahrenheit: false };
         if (data.length < 2) return refuse('no-columns');
       }
-      const reading = (data[columns.celsius] ?? '').trim();
+      const reading = (data[columns.temperature] ?? '').trim();
       if (reading === '') return;
       const when = (data[columns.time] ?? '').trim();
       const instant = /^\d{9,11}$/.test(when) ? Number(when) * 1000 : hasZone(when) ? Date.parse(when) : NaN;
@@ -64,12 +77,14 @@ export function readTemperatures(
       if (count > 0 && instant <= at[count - 1]!) return refuse('not-rising');
       if (count >= mostSamples) return refuse('too-long');
       at[count] = instant;
-      celsius[count] = value;
+      celsius[count] = columns.fahrenheit ? ((value - 32) * 5) / 9 : value;
+      if (celsius[count]! > noCelsius) hot += 1;
       count += 1;
     },
   });
   if (found) return { ok: false, problem: found };
   if (count < 2) return { ok: false, problem: { problem: 'empty', line } };
+  if (hot > count / 2) return { ok: false, problem: { problem: 'fahrenheit', line } };
   return { ok: true, series: { at: at.slice(0, count), celsius: celsius.slice(0, count) } };
 }
 

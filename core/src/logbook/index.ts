@@ -15,6 +15,7 @@ export { judgeDecision, type DecisionJudgement } from './decision';
 export { staysDue, type Buckle, type Ribbon, type WornSpan } from './buckle';
 export { caseRibbon, firstVisit } from './due';
 export {
+  current,
   ofTodaysKind,
   readEntry,
   type AnyEntry,

@@ -1,5 +1,6 @@
 export { limitedMotion, notCarriedOut } from './carries-out';
 export type { FamilyWords } from './family-words';
+export { ownFamilyFaults } from './own-faults';
 export { orderedThings, programmeSchema, type OrderedThing, type Programme } from './programme';
 export {
   chartBandFaults,

@@ -5,10 +5,12 @@ import { dayOf, readInstant } from '@estribo/core/calendar';
 import {
   chainHash,
   chainStart,
+  current,
   dayFaults,
   foreignFaults,
   intentFaults,
   intentInForce,
+  isKind,
   judgeDecision,
   kinds,
   kindSent,
@@ -31,6 +33,8 @@ import {
   type Programme,
 } from '@estribo/core/programmes';
 import { regions, pairedSides } from '@estribo/core/anatomy';
+import { isReading, ownRepeatability, pairsNeeded, protocolOf } from '@estribo/core/measuring';
+import { stepsOf } from '@estribo/core/programmes';
 import type { EntryFault } from '@estribo/core/record';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
@@ -52,7 +56,7 @@ import { keepVisitsWithout, writeVisits } from '../visits/visit-rows';
 import { caseMac, entryMac } from '../sealing/seal-key';
 import { acknowledge, checkStanding } from './standing';
 import { foldOf, keepSnapshot, recordedEntry, snapshotOf, type Snapshot } from './record';
-import { writePairs, writeSummary } from './summary';
+import { pairsUnder, writePairs, writeSummary } from './summary';
 import { inTurn } from './turn';
 
 /** An entry may be ahead of this machine's clock by so much: clocks differ by minutes. */
@@ -171,8 +175,10 @@ async function take(
   throwIfAny(dayFaults(entry, { born: person.born, zone: clinic.zone, replaced }));
   await checkTakenOver(manager, row, person, entry, state, clinic.zone);
   await checkKeeper(manager, entry);
+  await checkPrecision(manager, entry, state);
   const held = await heldAfter(manager, row, entry, state);
-  const otherwise = state && checkAgainstCase(state, entry, dayOf(entry.observedAt, clinic.zone), user.role);
+  const day = dayOf(entry.observedAt, clinic.zone);
+  const otherwise = state && checkAgainstCase(state, entry, replaced, day, user.role);
 
   const salt = randomBytes(32).toString('hex');
   const salted = saltedHash(sent, salt);
@@ -252,6 +258,10 @@ async function checkTakenOver(
   const isSamePerson =
     there !== null && there.id !== row.id && (await personNow(manager, there.person)).id === person.id;
   if (!isSamePerson) throw faulty([{ at: 'from.case', message: 'is no other case of this person' }]);
+  const isHere = state?.lines.some(
+    (line) => line.status !== 'withdrawn' && line.entry.from?.entry === from.entry,
+  );
+  if (isHere) throw faulty([{ at: 'from.entry', message: 'was taken over into this case before' }]);
   const source = (await snapshotOf(manager, there, zone)).state;
   const found =
     source && state
@@ -264,6 +274,31 @@ async function checkTakenOver(
     !isDeepStrictEqual(found.body, body)
   )
     throw faulty([{ at: 'from.entry', message: 'is nothing that this case takes over as it is sent' }]);
+}
+
+/**
+ * The clinic's own precision is what its pairs of readings give, here and now: what a browser says of it is not believed.
+ * @throws Problem 422
+ */
+async function checkPrecision(
+  manager: EntityManager,
+  { kind, body }: AnyEntry,
+  state: CaseState | undefined,
+): Promise<void> {
+  if (kind !== 'measure.precision' || !state) return;
+  const step = stepsOf(state.programme, state.model).find(({ id }) => id === body.step);
+  // a step that this brace does not have is told as such
+  if (!step || !isReading(step)) return;
+  const own = ownRepeatability(await pairsUnder(manager, protocolOf(step)));
+  if (!own) throw faulty([{ at: 'body.pairs', message: `are fewer than ${pairsNeeded} in this clinic` }]);
+  const isSame = own.pairs === body.pairs && Math.abs(own.withinPerson - body.withinPerson) < 1e-6;
+  if (!isSame)
+    throw faulty([
+      {
+        at: 'body.withinPerson',
+        message: `is not what this clinic’s pairs give now: ${own.withinPerson.toFixed(2)} from ${own.pairs} pairs`,
+      },
+    ]);
 }
 
 /** @throws Problem 422 when a case is handed to somebody who cannot take it in hand */
@@ -302,10 +337,16 @@ function checkTime(entry: AnyEntry, { born }: Person, receivedAt: Date, zone: st
 function checkAgainstCase(
   state: CaseState,
   entry: AnyEntry,
+  replaced: AnyRecordedEntry | undefined,
   day: string,
   role: SignedIn['role'],
 ): object | null | undefined {
-  const foreign = [...foreignFaults(state, entry), ...roleFaults(state, entry, role)];
+  const foreign = [
+    ...foreignFaults(state, entry),
+    ...roleFaults(state, entry, role),
+    // who may not write it as it is takes it out as little
+    ...(replaced && isKind(replaced.kind) ? roleFaults(state, current(replaced, state.programme), role) : []),
+  ];
   if (foreign.length > 0) throw faulty(foreign);
   checkIntent(state, entry);
   const judged = judgeDecision(state, entry, day);
@@ -314,8 +355,7 @@ function checkAgainstCase(
 }
 
 /**
- * A withdrawal needs the permission of what it withdraws; who may not read the record corrects and withdraws
- * only what is their own.
+ * A withdrawal needs the permission of the kind that it withdraws, a correction that of both.
  */
 function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
   const refuse = () => new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);

@@ -195,7 +195,11 @@ test.each([
   ['wear.read of 2199', ...wear([{ day: '2199-12-31', worn: 60, unknown: 0 }]), 'body.days[0].day'],
   ['wear.read before birth', ...wear([{ day: '1990-01-01', worn: 60, unknown: 0 }]), 'body.days[0].day'],
   ['wear.read of 24.5 h', ...wear([{ day: '2026-11-01', worn: 1470, unknown: 0 }]), 'body.days[0]'],
-  ['wear.read of 24 h in two parts', ...wear([{ day: '2026-11-01', worn: 900, unknown: 600 }]), 'body.days[0]'],
+  [
+    'wear.read of 24 h in two parts',
+    ...wear([{ day: '2026-11-01', worn: 900, unknown: 600 }]),
+    'body.days[0]',
+  ],
   [
     'wear.told of 2199',
     'wear.told',
@@ -227,7 +231,10 @@ test('a day of 25 hours may be worn for 25', async () => {
 
 test.each(['1901-01-01', '2190-01-01'])('an order with its day zero in %s is refused', async (dayZero) => {
   const id = await opened();
-  const order = { ...clinic.entry('order.given', 'screen', { ...soundOrder, dayZero }, { expects: null }), case: id };
+  const order = {
+    ...clinic.entry('order.given', 'screen', { ...soundOrder, dayZero }, { expects: null }),
+    case: id,
+  };
   const { status, body } = await post(order);
   expect([status, body.faults?.[0].at]).toEqual([422, 'body.dayZero']);
 });

@@ -60,6 +60,13 @@ export async function writeSummary(
 export const pairRowsOf = (state: CaseState): PairRow[] =>
   pairsOf(state.measuring.states).map((pair) => ({ case: state.case, ...pair }));
 
+/** A clinic's own precision is computed from so many pairs at most, the newest cases first. */
+const mostPairs = 2000;
+
+/** The pairs of readings of the whole clinic that were taken in one way. */
+export const pairsUnder = (manager: EntityManager, protocol: string): Promise<PairRow[]> =>
+  manager.getRepository(pairEntity).find({ where: { protocol }, order: { case: 'DESC' }, take: mostPairs });
+
 /** Writes a case's pairs of readings anew when they are not what they were. */
 export async function writePairs(
   manager: EntityManager,

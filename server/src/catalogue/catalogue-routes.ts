@@ -1,10 +1,12 @@
 import { chartsToCsv, lostBy } from '@estribo/core/exchange';
 import { regionNames, type Region } from '@estribo/core/anatomy';
+import { isVisible } from '@estribo/core/people';
 import {
   chartBandFaults,
   currentProgramme,
   modelProblems,
   modelSchema,
+  ownFamilyFaults,
   pinOf,
   programmeSchema,
   programmes as shipped,
@@ -180,9 +182,14 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
             );
           });
           if (!plan.ok)
-            throw new Problem(422, 'Not imported', 'Nothing was imported. Correct the rows and send it again.', {
-              rows: plan.faults,
-            });
+            throw new Problem(
+              422,
+              'Not imported',
+              'Nothing was imported. Correct the rows and send it again.',
+              {
+                rows: plan.faults,
+              },
+            );
           return plan;
         };
         if (preview) {
@@ -219,6 +226,9 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
         const model = valid(modelSchema, req.body) as unknown as BraceModel;
         const programme = await newestProgramme(db, model.programme);
         if (!programme) throw faulty([{ at: 'programme', message: 'is no family here' }]);
+        const unseen = (['name', 'maker'] as const).filter((field) => !isVisible(model[field]));
+        if (unseen.length > 0)
+          throw faulty(unseen.map((at) => ({ at, message: 'has no sign that can be seen' })));
         const bands = chartBandFaults(model.chart, programme);
         if (bands.length > 0)
           throw faulty(
@@ -301,6 +311,8 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
           ]);
         if (base.region !== programme.region)
           throw faulty([{ at: 'region', message: `must be that of its base, ${base.region}` }]);
+        const faults = ownFamilyFaults(programme, base);
+        if (faults.length > 0) throw faulty(faults);
         const pin = await registering(db, async (manager) => {
           nextVersion('programme', programme, (await newestProgramme(manager, programme.id))?.version);
           await audited(manager, user, 'programme.changed', programme);

@@ -5,8 +5,7 @@ import { planCharts } from './chart-plan';
 
 /** What the worker is asked: first which models a file is about, then what it would change. */
 export type ChartQuestion =
-  | { ask: 'models'; csv: string }
-  | { ask: 'plan'; csv: string; families: Programme[]; known: BraceModel[] };
+  { ask: 'models'; csv: string } | { ask: 'plan'; csv: string; families: Programme[]; known: BraceModel[] };
 
 parentPort!.on('message', (question: ChartQuestion) => {
   parentPort!.postMessage(

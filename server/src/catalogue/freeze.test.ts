@@ -53,7 +53,10 @@ test('while a file is read that takes three seconds of computing, health is answ
 test('a file of which nothing comes, or a worker that dies, is told as too much', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'estribo-worker-'));
   const file = join(folder, 'dies.mjs');
-  writeFileSync(file, `import { parentPort } from 'node:worker_threads'; parentPort.on('message', () => { throw new Error('dead'); });`);
+  writeFileSync(
+    file,
+    `import { parentPort } from 'node:worker_threads'; parentPort.on('message', () => { throw new Error('dead'); });`,
+  );
   await expect(new ChartReader(file).plan('', [], async () => [])).rejects.toMatchObject({ status: 413 });
   rmSync(folder, { recursive: true });
 });

@@ -7,11 +7,11 @@ import { rebuildOlder } from '../cases/rebuild';
 import { clinicEntity, summaryEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import type { Context, Route } from '../route';
-import { valid, zoneField } from '../valid';
+import { nameField, valid, zoneField } from '../valid';
 
 const line = () => string().strict().trim().max(120).nullable().defined();
 const own = object({
-  name: string().strict().trim().required().min(1).max(120),
+  name: nameField(120),
   zone: zoneField,
   letterhead: string().strict().trim().max(400).nullable().defined(),
 })

@@ -49,14 +49,14 @@ const user = (login: string, more: object) => ({ login, name: 'Lia', role: login
 
 test.each<[string, (agent: Agent, id: string) => Promise<unknown>]>([
   ['a sign-out', (agent) => agent.delete('/api/session').expect(204)],
-  [
-    'a sign-out everywhere',
-    async (_, id) => (await iago()).post(`/api/users/${id}/sign-out`).expect(204),
-  ],
+  ['a sign-out everywhere', async (_, id) => (await iago()).post(`/api/users/${id}/sign-out`).expect(204)],
   [
     'the closing of the account',
     async (_, id) =>
-      (await iago()).put(`/api/users/${id}`).send(user('reader', { active: false })).expect(200),
+      (await iago())
+        .put(`/api/users/${id}`)
+        .send(user('reader', { active: false }))
+        .expect(200),
   ],
   ['a code', async (_, id) => (await iago()).post(`/api/users/${id}/code`).expect(201)],
   ['a lock', (agent) => agent.post('/api/session/lock').expect(204)],
@@ -134,8 +134,7 @@ describe('PINs', () => {
   test('ten refused weak PINs close nobody out, ten wrong passwords do', async () => {
     const fresh = await testClinic({ signInTries: 10 });
     const agent = request.agent(fresh.app);
-    const signInHere = () =>
-      agent.post('/api/session').send({ login: 'reader', password: testPassword });
+    const signInHere = () => agent.post('/api/session').send({ login: 'reader', password: testPassword });
     await signInHere().expect(200);
     for (let i = 0; i < 10; i += 1) expect((await choosePin(agent, '0000')).status).toBe(422);
     await choosePin(agent, '2580').expect(204);

@@ -157,10 +157,7 @@ export function sessionRoutes(context: Context): Route[] {
     return inTransaction(db, async (manager) => {
       const { affected } = await manager
         .getRepository(userEntity)
-        .update(
-          { id, active: true, codeHash: codeHash! },
-          { passwordHash, codeHash: null, codeUntil: null },
-        );
+        .update({ id, active: true, codeHash: codeHash! }, { passwordHash, codeHash: null, codeUntil: null });
       if (affected !== 1) return undefined;
       await audit(manager, { at: now(), user: id, action: 'session.password-changed', subject: id });
       return passwordHash;

@@ -15,7 +15,8 @@ const mostWrongPins = 5;
 type Done<T = void> = (error?: unknown, value?: T | null) => void;
 
 /** When a session ends that is used now: some hours later, and in any case twelve after the sign-in. */
-const expiry = (began: number, now: Date): Date => new Date(Math.min(now.getTime() + idleFor, began + lastsFor));
+const expiry = (began: number, now: Date): Date =>
+  new Date(Math.min(now.getTime() + idleFor, began + lastsFor));
 
 /**
  * Ends every session of a user in the database, and the right to take over by PIN where they had signed in; what
@@ -176,7 +177,11 @@ export class DatabaseSessionStore extends Store {
       );
   }
 
-  override touch(sid: string, { began }: Partial<Session> & Partial<SessionData>, done: Done = () => {}): void {
+  override touch(
+    sid: string,
+    { began }: Partial<Session> & Partial<SessionData>,
+    done: Done = () => {},
+  ): void {
     if (began === undefined || this.moved.has(sid)) return done();
     this.moved.set(sid, true);
     this.db

@@ -5,16 +5,16 @@ import { clinicEntity, userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import type { Context, Route } from '../route';
-import { valid, zoneField } from '../valid';
+import { nameField, valid, zoneField } from '../valid';
 import { loginField } from './login';
 import { isSameCode } from './one-time-code';
 import { hashPassword, passwordFaults } from './password';
 
 const setUp = object({
   code: string().strict().required().max(40),
-  clinic: string().strict().trim().required().min(1).max(120),
+  clinic: nameField(120),
   zone: zoneField,
-  name: string().strict().trim().required().min(1).max(120),
+  name: nameField(120),
   login: loginField,
   password: string().strict().required().max(200),
 })

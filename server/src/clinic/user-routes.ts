@@ -1,12 +1,12 @@
 import { roles, type Role } from '@estribo/core/access';
 import { randomUUID } from 'node:crypto';
-import { boolean, mixed, number, object, string } from 'yup';
+import { boolean, mixed, number, object } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { userEntity, type User } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { madeId, type Context, type Route } from '../route';
-import { valid } from '../valid';
+import { nameField, valid } from '../valid';
 import { loginField } from './login';
 import { codeOf, oneTimeCode } from './one-time-code';
 import { hashPassword } from './password';
@@ -14,7 +14,7 @@ import { endSessionsOf, sessionsByUser } from './session-store';
 
 const user = object({
   login: loginField,
-  name: string().strict().trim().required().min(1).max(120),
+  name: nameField(120),
   role: mixed<Role>().oneOf(roles).required(),
   active: boolean().strict().required(),
   /** laid on a ruler, mm; absent, it stays as it was */

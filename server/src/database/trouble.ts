@@ -1,9 +1,16 @@
 /**
  * What a failed query says about the database: `deadlock`: another transaction was in the way, try again;
  * `row-held`: a row was not free in time; `taken`: a unique value is there already; `away`: the database does
- * not answer, and whether the last thing sent to it was carried out is not known.
+ * not answer, and whether the last thing sent to it was carried out is not known; `full`: there is no room on its disk.
  */
-export type DatabaseTrouble = 'deadlock' | 'row-held' | 'taken' | 'away';
+export type DatabaseTrouble = 'deadlock' | 'row-held' | 'taken' | 'away' | 'full';
+
+/**
+ * What MariaDB and the system below it say when there is no room: disk full, table full, error writing a file, no space left on
+ * device (the last within "got error 28 from storage engine").
+ */
+const fullByNumber = [1021, 1114, 3, 28];
+const fullInWords = /No space left on device|errno: 28\b|error 28\b|Errcode: 28\b|The table '.*' is full/;
 
 const byCode: Record<string, DatabaseTrouble> = {
   ER_LOCK_DEADLOCK: 'deadlock',
@@ -33,7 +40,13 @@ const byCode: Record<string, DatabaseTrouble> = {
 export function troubleOf(error: unknown): DatabaseTrouble | undefined {
   if (typeof error !== 'object' || error === null) return undefined;
   const inner = (error as { driverError?: unknown }).driverError ?? error;
-  const { code, fatal, message } = inner as { code?: string; fatal?: boolean; message?: string };
+  const { code, errno, fatal, message } = inner as {
+    code?: string;
+    errno?: number;
+    fatal?: boolean;
+    message?: string;
+  };
+  if ((errno !== undefined && fullByNumber.includes(errno)) || fullInWords.test(message ?? '')) return 'full';
   if (code !== undefined && byCode[code]) return byCode[code];
   // mysql2 has no code for these
   if (fatal === true || /connection is in closed state|Pool is closed|Queue limit/.test(message ?? ''))

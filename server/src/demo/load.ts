@@ -46,8 +46,7 @@ export async function loadDemo(
   await db.transaction(async (manager) => {
     await manager.query('SET FOREIGN_KEY_CHECKS = 0');
     for (const { options } of entities as EntitySchema[])
-      if (options.name !== keepingEntity.options.name)
-        await manager.query(`DELETE FROM \`${options.name}\``);
+      if (options.name !== keepingEntity.options.name) await manager.query(`DELETE FROM \`${options.name}\``);
     await manager.query('SET FOREIGN_KEY_CHECKS = 1');
   });
   for (const programme of programmes) await register(db, 'programme', programme);

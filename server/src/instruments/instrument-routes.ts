@@ -4,20 +4,20 @@ import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@es
 import { partsOf, stepsOf, type BraceModel, type Programme } from '@estribo/core/programmes';
 import type { Response } from 'express';
 import { array, number, object, string } from 'yup';
+import { pairsUnder } from '../cases/summary';
 import { registered } from '../catalogue/registry';
 import { audit, changes } from '../audit/audit';
 import {
   calibrationEntity,
   caseEntity,
   instrumentEntity,
-  pairEntity,
   personEntity,
   type InstrumentRow,
 } from '../database/entities';
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { textOf, type Context, type Route } from '../route';
-import { dayField, valid } from '../valid';
+import { dayField, nameField, valid } from '../valid';
 import { unitOfInstrument, type InstrumentReading } from './hub';
 import { deviationOf, hiddenForce, hiddenValue, shownValue } from './stand-ins';
 
@@ -33,7 +33,7 @@ const instrumentBody = object({
     .required()
     .matches(/^[a-z0-9][a-z0-9-]{0,79}$/, 'must be small letters, digits and hyphens'),
   kind: string().oneOf(Object.keys(unitOfInstrument)).required(),
-  name: string().strict().trim().min(1).max(80).required(),
+  name: nameField(80),
   validDays: number().strict().integer().min(1).max(3650).required(),
   ...calibration,
 }).noUnknown();
@@ -366,9 +366,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'record.read',
       handle: async (req, res) => {
         const protocol = textOf(req.query.protocol, 'protocol', 160);
-        const pairs = await db
-          .getRepository(pairEntity)
-          .find({ where: { protocol }, order: { case: 'DESC' }, take: 2000 });
+        const pairs = await pairsUnder(db.manager, protocol);
         res.json({ own: ownRepeatability(pairs) ?? null, pairs: pairs.length, needed: pairsNeeded });
       },
     },

@@ -353,7 +353,10 @@ describe('two benches and one real device', () => {
   const read = async (value: number) => {
     const ana = await clinic.as('orthotist');
     const line = { at: clinic.context.now().toISOString(), value, unit: 'degrees' };
-    await ana.post('/api/instruments/inclinometer-7/lines').send({ lines: [line] }).expect(202);
+    await ana
+      .post('/api/instruments/inclinometer-7/lines')
+      .send({ lines: [line] })
+      .expect(202);
   };
   let here: Awaited<ReturnType<typeof listen>>;
   let there: Awaited<ReturnType<typeof listen>>;

@@ -1,6 +1,14 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { copyFileSync, createWriteStream, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { basename, join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -158,7 +166,13 @@ async function dumpInto(url: string, part: string): Promise<{ sha256: string; by
 /** The administrator's page tells when the last one was made. A database of an older Estribo has fewer columns for it. */
 async function noteDone(
   connection: Connection,
-  { now, file, into, bytes, nightly }: { now: Date; file: string; into: string; bytes: number; nightly: boolean },
+  {
+    now,
+    file,
+    into,
+    bytes,
+    nightly,
+  }: { now: Date; file: string; into: string; bytes: number; nightly: boolean },
 ): Promise<void> {
   const row = { at: now, file: basename(file), bytes };
   await connection

@@ -38,8 +38,7 @@ export function keepingRoutes(context: Context): Route[] {
   const backups = () => db.getRepository(backupEntity);
   const folderSet = async (): Promise<string> => {
     const { folder } = await keepingOf(db.manager);
-    if (folder === null)
-      throw new Problem(409, 'No folder', 'Set the folder for back-ups first, then save.');
+    if (folder === null) throw new Problem(409, 'No folder', 'Set the folder for back-ups first, then save.');
     return folder;
   };
   return [

@@ -1,4 +1,13 @@
-import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
@@ -115,7 +124,13 @@ test('what was backed up is there and holds; numbers of seals go on, and ordinar
   // sessions are not in a back-up: everybody signs in again, as at a fresh start of the server
   jest.resetModules();
   const { appendEntry } = await import('../cases/append');
-  const user = { id: clinic.userOf('orthotist'), name: '', role: 'orthotist', language: 'en', threeFingers: null } as const;
+  const user = {
+    id: clinic.userOf('orthotist'),
+    name: '',
+    role: 'orthotist',
+    language: 'en',
+    threeFingers: null,
+  } as const;
   for (let i = 0; i < 3; i += 1) {
     await appendEntry(clinic.context, user, kept, {
       ...clinic.entry('case.noted', 'case', { text: `after ${i}` }),
@@ -224,7 +239,10 @@ describe('a file that is not as it was', () => {
   });
 
   test('that was changed in its record is refused after it was verified in the second database', async () => {
-    const path = bare('changed.sql.gz', gzipSync(dump().replace(/\\"side\\":\\"right\\"/, '\\"side\\":\\"left\\"')));
+    const path = bare(
+      'changed.sql.gz',
+      gzipSync(dump().replace(/\\"side\\":\\"right\\"/, '\\"side\\":\\"left\\"')),
+    );
     expect(await refused(() => put(path, named))).toMatch(/does not hold \(.*content-changed/);
   });
 
@@ -353,7 +371,9 @@ test.each([
   ['2027-03-28T09:00:00Z', '2027-03-27T01:10:00Z', true],
   ['2026-10-25T01:30:00Z', '2026-10-25T00:30:00Z', false],
 ])('at %s, the last one being of %s, a back-up is due: %s', (now, last, due) => {
-  expect(isBackUpDue(new Date(now), 'Europe/Madrid', last === undefined ? undefined : new Date(last))).toBe(due);
+  expect(isBackUpDue(new Date(now), 'Europe/Madrid', last === undefined ? undefined : new Date(last))).toBe(
+    due,
+  );
 });
 
 describe('every night', () => {

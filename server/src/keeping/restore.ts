@@ -16,7 +16,16 @@ import { openSealFolder, type SealFolder } from '../sealing/seal-key';
 import { takeOver } from '../sealing/take-over';
 import { verifyClinic } from '../sealing/verify';
 import type { ProofFault } from '../sealing/verify-case';
-import { besideOf, clientOf, dumpEnds, KeepingProblem, keyIn, provedManifest, sha256Of, withTail } from './files';
+import {
+  besideOf,
+  clientOf,
+  dumpEnds,
+  KeepingProblem,
+  keyIn,
+  provedManifest,
+  sha256Of,
+  withTail,
+} from './files';
 
 export interface RestoreOptions {
   url: string;
@@ -100,9 +109,7 @@ async function proofOfFile({ file, sealFolder, unproved, named }: RestoreOptions
   const older = existsSync(`${file}.sha256`) ? readFileSync(`${file}.sha256`, 'utf8').trim() : undefined;
   const expected = manifest?.sha256 ?? older;
   if (expected !== undefined && (await sha256Of(file)) !== expected)
-    throw new KeepingProblem(
-      `${file} is not what was backed up: its checksum differs. Nothing was changed.`,
-    );
+    throw new KeepingProblem(`${file} is not what was backed up: its checksum differs. Nothing was changed.`);
   if (manifest) return true;
   if (!unproved || !named)
     throw new KeepingProblem(
@@ -115,9 +122,7 @@ async function proofOfFile({ file, sealFolder, unproved, named }: RestoreOptions
 async function makeDatabase(connection: Connection, name: string): Promise<void> {
   try {
     await connection.query(`DROP DATABASE IF EXISTS \`${name}\``);
-    await connection.query(
-      `CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
-    );
+    await connection.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
   } catch (error) {
     const { code, message } = error as { code?: string; message: string };
     throw new KeepingProblem(
@@ -152,7 +157,9 @@ async function load(url: string, file: string): Promise<void> {
   if (broken?.code?.startsWith('Z_')) client.kill();
   const code = await ended;
   if (broken?.code?.startsWith('Z_') || (!broken && !tail().includes(dumpEnds)))
-    throw new KeepingProblem(`${file} is cut off or damaged: it is not a whole back-up. Nothing was changed.`);
+    throw new KeepingProblem(
+      `${file} is cut off or damaged: it is not a whole back-up. Nothing was changed.`,
+    );
   if (code !== 0)
     throw new KeepingProblem(
       `${file} could not be loaded: ${said.trim().split('\n')[0] ?? ''} Nothing was changed.`,

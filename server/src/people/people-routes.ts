@@ -2,7 +2,7 @@ import { addDays, dayOf } from '@estribo/core/calendar';
 import { likeness, turnedDay, wordsOf, type NamedPerson } from '@estribo/core/people';
 import { anyId } from '@estribo/core/record';
 import { In, type EntityManager } from 'typeorm';
-import { array, object, string } from 'yup';
+import { array, object } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { auditReads } from '../audit/reads';
 import {
@@ -18,13 +18,13 @@ import {
 import { inTransaction } from '../database/transaction';
 import { faulty, notFound, Problem } from '../problem';
 import { madeId, textOf, wholeOf, type Context, type Route } from '../route';
-import { dayField, valid } from '../valid';
+import { dayField, nameField, valid } from '../valid';
 import { personNow, sameAs, themselves } from './merging';
 import { withWords, writePersonWords } from './search-words';
 
 const named = {
-  givenName: string().strict().trim().required().min(1).max(80),
-  familyName: string().strict().trim().required().min(1).max(80),
+  givenName: nameField(80),
+  familyName: nameField(80),
   born: dayField,
 };
 const uuids = () => array().of(anyId().required()).max(50).strict();

@@ -38,6 +38,7 @@ export async function checkKey(db: DataSource, folder: SealFolder): Promise<void
 
 async function mayBeSealedWith(db: DataSource, folder: SealFolder): Promise<boolean> {
   const rows = await db.getRepository(caseEntity).find({ where: { mac: Not('') }, take: 20 });
-  if (rows.length === 0) return sealLines(folder.seals).size === 0 || (await db.getRepository(caseEntity).existsBy({}));
+  if (rows.length === 0)
+    return sealLines(folder.seals).size === 0 || (await db.getRepository(caseEntity).existsBy({}));
   return rows.some((row) => caseMac(folder.mac, row) === row.mac);
 }

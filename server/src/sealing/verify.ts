@@ -108,8 +108,7 @@ async function verifySeals(
   const named = await db.query<{ seal: number }[]>(
     'SELECT DISTINCT `seal` FROM `audit` WHERE `seal` IS NOT NULL',
   );
-  for (const { seal } of named)
-    if (!made.has(seal)) found.faults.push({ what: 'audit-changed', seq: seal });
+  for (const { seal } of named) if (!made.has(seal)) found.faults.push({ what: 'audit-changed', seq: seal });
   // the file knows of seals that the database has lost: it was put back to an earlier state, and nobody said so
   if ([...lines.keys()].some((n) => n >= expected))
     found.faults.push({ what: 'seals-missing', seq: expected });

@@ -68,6 +68,12 @@ export function useUser(): SignedIn {
   return data.user;
 }
 
+/** By how many minutes this machine's clock is ahead of the server's; undefined where that is not known. */
+export function useClockOff(): number | undefined {
+  const off = useSession().data?.clockOff;
+  return off === undefined ? undefined : off / 60_000;
+}
+
 export function useZone(): string {
   return useSession().data?.clinic.zone ?? 'UTC';
 }

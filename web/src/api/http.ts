@@ -54,7 +54,8 @@ export async function call(method: Method, path: string, body?: unknown, writer?
   if (response.status === 503) throw new BusyError();
   // a proxy that does not reach the server
   if (response.status === 502 || response.status === 504) throw new AwayError();
-  if (response.status >= 500) throw new FailedError();
+  // a full disk is told in the server's own words
+  if (response.status >= 500 && response.status !== 507) throw new FailedError();
   const answer: unknown = response.status === 204 ? undefined : await response.json().catch(() => undefined);
   if (response.ok) return answer;
   const problem = answer as ProblemBody | undefined;

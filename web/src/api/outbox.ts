@@ -6,9 +6,9 @@ import { machine, type Posted } from './machine';
 
 /**
  * What the outbox is doing: shown on every screen. `failed`: the server failed on one of the things that wait;
- * `busy`: it asks for patience with one; both are asked again, and the rest goes on.
+ * `busy`: it asks for patience with one; `full`: its disk is full; both are asked again, and the rest goes on.
  */
-export type Sending = 'idle' | 'sending' | 'away' | 'busy' | 'failed' | 'signed-out';
+export type Sending = 'idle' | 'sending' | 'away' | 'busy' | 'failed' | 'full' | 'signed-out';
 
 export interface OutboxHooks {
   /** the server has an entry */
@@ -30,6 +30,7 @@ const pauses = {
   away: { first: 500, last: 10_000 },
   busy: { first: 1000, last: 10_000 },
   failed: { first: 2000, last: 300_000 },
+  full: { first: 5000, last: 60_000 },
 };
 const idleRest = 10_000;
 
@@ -47,7 +48,7 @@ function leanOn({ path, body }: Posted): string | undefined {
 interface Pause {
   until: number;
   wait: number;
-  why: 'busy' | 'failed';
+  why: 'busy' | 'failed' | 'full';
 }
 
 /**
@@ -192,7 +193,10 @@ export class Outbox {
       const next = nextToSend(waiting, paused);
       if (!next) {
         const open = [...paused.values()];
-        this.say(open.some(({ why }) => why === 'failed') ? 'failed' : 'busy');
+        const worst = (['full', 'failed', 'busy'] as const).find((one) =>
+          open.some(({ why }) => why === one),
+        );
+        this.say(worst ?? 'busy');
         await this.rest(Math.max(50, Math.min(...open.map(({ until }) => until)) - Date.now()));
         continue;
       }
@@ -202,7 +206,7 @@ export class Outbox {
         wait = pauses.away.first;
         paused.delete(lane);
         if ((await machine.posted.where({ user, state: 'waiting' }).count()) === 0) this.hooks.emptied();
-      } else if (result === 'busy' || result === 'failed') {
+      } else if (result === 'busy' || result === 'failed' || result === 'full') {
         const { first, last } = pauses[result];
         const before = paused.get(lane);
         const pause = before?.why === result ? Math.min(last, before.wait * 2) : first;
@@ -219,7 +223,7 @@ export class Outbox {
   private async send(
     item: Posted,
     others: boolean,
-  ): Promise<'done' | 'away' | 'busy' | 'failed' | 'signed-out'> {
+  ): Promise<'done' | 'away' | 'busy' | 'failed' | 'full' | 'signed-out'> {
     // what is said of one that the server failed on stays said while others are sent
     if (this.sending !== 'away' && !others) this.say('sending');
     try {
@@ -234,6 +238,7 @@ export class Outbox {
       if (!(error instanceof RefusedError)) throw error;
       if (error.problem.status === 401) return 'signed-out';
       if (error.problem.status === 429) return 'busy';
+      if (error.problem.status === 507) return 'full';
       await machine.posted.update(item.n, { state: 'unsent', problem: error.problem });
       return 'done';
     }

@@ -2,43 +2,80 @@ import { session as sessionAnswer, type Session } from '@estribo/core/answers';
 import type { Language } from '@estribo/core/access';
 import { speak } from '../messages';
 import { queries } from './queries';
-import { ask, call, tell, UnansweredError } from './http';
+import { ask, call, RefusedError, tell, UnansweredError } from './http';
 import { machine } from './machine';
 
 /** Who is signed in, as this machine has it. */
 export type HeldSession = Session & {
-  /** signed out here while the server was away: it has yet to be told */
+  /** signed out or locked here while the server was away: it has yet to be told */
   untold?: boolean;
+  /** by how much this machine's clock was ahead of the server's when it was asked, in milliseconds */
+  clockOff?: number;
 };
 
-/** Stands while somebody has signed out here and the server does not know it yet. */
-const signedOutKey = 'estribo-signed-out';
-const isSignedOutHere = () => localStorage.getItem(signedOutKey) !== null;
+/**
+ * What was done here and the server does not know yet: it holds on this machine at once, outlives a reload, and the server is
+ * told as soon as it answers.
+ */
+const untold = {
+  signedOut: { key: 'estribo-signed-out', method: 'DELETE', path: '/session' },
+  locked: { key: 'estribo-locked', method: 'POST', path: '/session/lock' },
+} as const;
+type Untold = keyof typeof untold;
+
+const isUntold = (what: Untold) => localStorage.getItem(untold[what].key) !== null;
+const forget = (what: Untold) => localStorage.removeItem(untold[what].key);
 
 /** Tabs of one browser have one session: what changes it in one is looked at in all. */
 const bell = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('estribo-session');
 bell?.addEventListener('message', () => void queries.invalidateQueries({ queryKey: ['session'] }));
 
+const telling = new Map<Untold, Promise<boolean>>();
+
 /**
- * Who is signed in. After a sign-out that the server has not heard of nobody is, whatever the server thinks;
- * it is told first.
+ * Tells the server what was done here, once at a time.
+ * @returns whether it knows now; a session that has ended has nothing more to be told
+ */
+function tellServer(what: Untold): Promise<boolean> {
+  const { method, path } = untold[what];
+  const under = telling.get(what);
+  if (under) return under;
+  const told = call(method, path)
+    .then(
+      () => true,
+      (error: unknown) => error instanceof RefusedError,
+    )
+    .then((knows) => {
+      if (knows) forget(what);
+      return knows;
+    })
+    .finally(() => telling.delete(what));
+  telling.set(what, told);
+  return told;
+}
+
+const nobody: HeldSession = { user: null, clinic: { name: '', zone: 'UTC', wearRule: null }, untold: true };
+const held = () => queries.getQueryData<HeldSession>(['session']);
+
+/**
+ * Who is signed in. After a sign-out or a lock that the server has not heard of nobody is at the machine, whatever the
+ * server thinks; it is told first.
  */
 export async function fetchSession(): Promise<HeldSession> {
-  if (isSignedOutHere())
-    try {
-      await call('DELETE', '/session');
-      localStorage.removeItem(signedOutKey);
-    } catch (error) {
-      if (!(error instanceof UnansweredError)) throw error;
-      return { user: null, clinic: { name: '', zone: 'UTC', wearRule: null }, untold: true };
-    }
+  if (isUntold('signedOut') && !(await tellServer('signedOut'))) return nobody;
+  if (isUntold('locked') && !(await tellServer('locked'))) {
+    const before = held();
+    // a page that begins while the server is away knows nobody, and shows nothing
+    if (!before) throw new UnansweredError();
+    return { ...before, locked: true, untold: true };
+  }
   const session = await ask(sessionAnswer, '/session');
   if (session.user) await speak(session.user.language ?? 'en');
-  const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
+  const before = held()?.user?.id;
   // what was read for one person is not shown to the next, who has signed in from another tab
   if (before !== undefined && before !== session.user?.id)
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
-  return session;
+  return session.now === undefined ? session : { ...session, clockOff: Date.now() - Date.parse(session.now) };
 }
 
 /**
@@ -46,6 +83,8 @@ export async function fetchSession(): Promise<HeldSession> {
  * @param next with a one-time code: the password that is chosen
  */
 export async function signIn(login: string, password: string, next?: string): Promise<void> {
+  // an answer to a sign-out that came later would take the new session's cookie away
+  await Promise.all(telling.values());
   await begin(
     await tell(sessionAnswer, 'POST', '/session', {
       login,
@@ -57,21 +96,29 @@ export async function signIn(login: string, password: string, next?: string): Pr
 
 /** Takes over at this machine by PIN, or unlocks it. */
 export async function takeOver(user: string, pin: string): Promise<void> {
+  await Promise.all(telling.values());
   await begin(await tell(sessionAnswer, 'POST', '/session/switch', { user, pin }));
 }
 
-/** Locks this machine: what is typed stays where it is. */
-export async function lock(): Promise<void> {
-  await call('POST', '/session/lock');
-  await queries.invalidateQueries({ queryKey: ['session'] });
-  bell?.postMessage('locked');
+/** Does something here at once, whether the server answers or not, and tells it afterwards. */
+function doHere(what: Untold, then: HeldSession): void {
+  localStorage.setItem(untold[what].key, new Date().toISOString());
+  queries.setQueryData(['session'], then);
+  bell?.postMessage(what);
+  void queries.invalidateQueries({ queryKey: ['session'] });
+}
+
+/** Locks this machine, here first: what is typed stays where it is. */
+export function lock(): void {
+  const before = held();
+  if (before?.user) doHere('locked', { ...before, locked: true, untold: true });
 }
 
 /** Whoever is at the machine now: another one finds nothing of who was there before, the same one everything. */
 async function begin(session: Session): Promise<void> {
   await speak(session.user!.language ?? 'en');
-  localStorage.removeItem(signedOutKey);
-  const before = queries.getQueryData<HeldSession>(['session'])?.user?.id;
+  for (const what of ['signedOut', 'locked'] as const) forget(what);
+  const before = held()?.user?.id;
   // the session itself stays, with whoever watches it
   if (before !== session.user!.id)
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
@@ -83,14 +130,11 @@ async function begin(session: Session): Promise<void> {
 }
 
 /**
- * Signs out: here at once, whether the server answers or not. What waits and what was typed stays on the
- * machine for its writer, out of sight.
+ * Signs out, here first. What waits and what was typed stays on the machine for its writer, out of sight.
  */
-export async function signOut(): Promise<void> {
-  localStorage.setItem(signedOutKey, new Date().toISOString());
+export function signOut(): void {
   queries.clear();
-  queries.setQueryData(['session'], await fetchSession());
-  bell?.postMessage('signed out');
+  doHere('signedOut', nobody);
 }
 
 /** One's own language from now on, here and on every machine. */

@@ -110,8 +110,7 @@ function SignedIn() {
   }, []);
   const locked = data?.locked === true;
   useIdle(idleMinutes, () => {
-    // a server that is away could not let anybody in again
-    if (user && !locked) lock().catch(() => {});
+    if (user && !locked) lock();
   });
   if (data?.user)
     return (

@@ -9,6 +9,7 @@ import { chooseLanguage } from '../api/session';
 import { useMutation } from '@tanstack/react-query';
 import { IconButton } from '../parts/button';
 import { Stack } from '../parts/layout';
+import { ClockOff } from '../frame/clock-off';
 import { KeysHelp } from '../frame/keys-help';
 import { LockButton } from '../frame/lock-button';
 import { NotSecure } from '../frame/not-secure';
@@ -149,6 +150,7 @@ export function Shell() {
           <OutboxUnsent />
           <OutboxOfOthers />
           <NotSecure />
+          <ClockOff />
         </Stack>
       </div>
       <Outlet />

@@ -12,6 +12,7 @@ import { useMinute, useToday, useUser, useZone } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
 import { useHotkeys } from '../browser/hotkeys';
 import { statureIn } from '../case/stature';
+import { ClockOff } from '../frame/clock-off';
 import { KeysHelp } from '../frame/keys-help';
 import { LockButton } from '../frame/lock-button';
 import { OutboxState } from '../frame/outbox-state';
@@ -367,6 +368,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
               <Work aria-label={named('stages', stage)} ref={main}>
                 <Stack $gap={12}>
                   <UnsentHere />
+                  <ClockOff />
                   {holds === false && (
                     <Notice tone="stop" live>
                       {t('record.doesNotHold')}

@@ -49,6 +49,7 @@ export function LockScreen() {
           <div>
             <h1>{t('lock.title')}</h1>
             <Soft>{t('lock.kept')}</Soft>
+            {data?.untold && <Soft role="status">{t('lock.away')}</Soft>}
           </div>
           <Row role="group" aria-label={t('lock.who')}>
             {here.map(({ id, name, role }) => (

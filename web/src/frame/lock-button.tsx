@@ -6,7 +6,7 @@ import { IconButton } from '../parts/button';
 /** Locks the machine, or lets another one take over: what is typed stays. */
 export function LockButton() {
   return (
-    <IconButton aria-label={t('lock.lock')} onPress={() => void lock().catch(() => {})}>
+    <IconButton aria-label={t('lock.lock')} onPress={lock}>
       <Lock size={18} aria-hidden />
     </IconButton>
   );

@@ -33,6 +33,7 @@ const icons: Record<Sending, typeof CloudOff> = {
   'signed-out': CloudOff,
   busy: UploadCloud,
   failed: TriangleAlert,
+  full: TriangleAlert,
 };
 
 /** What waits to be sent, and why; nothing when all is sent. */

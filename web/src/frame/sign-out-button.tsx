@@ -1,5 +1,4 @@
 import { LogOut } from 'lucide-react';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { signOut } from '../api/session';
 import { t } from '../messages';
@@ -8,18 +7,12 @@ import { IconButton } from '../parts/button';
 /** Ends the session on this machine. */
 export function SignOutButton() {
   const navigate = useNavigate();
-  const [leaving, setLeaving] = useState(false);
-  const leave = async () => {
-    setLeaving(true);
-    try {
-      await signOut();
-      await navigate('/sign-in');
-    } finally {
-      setLeaving(false);
-    }
+  const leave = () => {
+    signOut();
+    void navigate('/sign-in');
   };
   return (
-    <IconButton aria-label={t('nav.signOut')} isDisabled={leaving} onPress={() => void leave()}>
+    <IconButton aria-label={t('nav.signOut')} onPress={leave}>
       <LogOut size={18} aria-hidden />
     </IconButton>
   );

@@ -33,7 +33,7 @@ const Line = styled.div`
 /** The instrument that a thing is read with: what it says now, how it is calibrated, and what takes its value. */
 export function InstrumentLine({
   kind,
-  instrument: { state, line },
+  instrument: { state, line, held, claim },
   unit,
   bySpace = false,
   onTake,
@@ -81,6 +81,11 @@ export function InstrumentLine({
           {line.validUntil < today && (
             <em>{t('instruments.overdue', { day: formatDay(line.validUntil) })}</em>
           )}
+        </>
+      ) : state === 'held' && held ? (
+        <>
+          <em>{t('instruments.held', { name: held.name, by: held.by })}</em>
+          <Button onPress={() => claim(held)}>{t('instruments.claim', { name: held.name })}</Button>
         </>
       ) : (
         <span>{t(state === 'lost' ? 'instruments.lost' : 'instruments.waits', { name })}</span>

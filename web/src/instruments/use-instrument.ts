@@ -27,9 +27,20 @@ export interface FromInstrument {
   offset: number;
 }
 
+/** A device that another bench has. */
+export interface HeldDevice {
+  instrument: string;
+  name: string;
+  /** who has it */
+  by: string;
+}
+
 export interface ConnectedInstrument {
-  state: 'off' | 'waiting' | 'reading' | 'lost';
+  state: 'off' | 'waiting' | 'reading' | 'lost' | 'held';
   line: InstrumentLine | undefined;
+  held: HeldDevice | undefined;
+  /** takes a device over from the bench that has it */
+  claim: (device: HeldDevice) => void;
   /** the value as it stands now; undefined when there is none to take */
   take: () => FromInstrument | undefined;
 }
@@ -51,8 +62,10 @@ export function useInstrument(
   const listening = on && sends(kind);
   const [line, setLine] = useState<InstrumentLine>();
   const [lost, setLost] = useState(false);
+  const [held, setHeld] = useState<HeldDevice>();
+  const [taking, setTaking] = useState<string>();
   const latest = useRef<InstrumentLine>(undefined);
-  const address = `/api/instruments/stream?kind=${kind}&case=${aim.case}&step=${aim.of}&side=${aim.side}`;
+  const address = `/api/instruments/stream?kind=${kind}&case=${aim.case}&step=${aim.of}&side=${aim.side}${taking === undefined ? '' : `&take=${taking}`}`;
   useEffect(() => {
     if (!listening || typeof EventSource === 'undefined') return;
     const stream = new EventSource(address);
@@ -60,23 +73,37 @@ export function useInstrument(
       latest.current = JSON.parse(data) as InstrumentLine;
       setLine(latest.current);
       setLost(false);
+      setHeld(undefined);
+    });
+    stream.addEventListener('held', ({ data }: MessageEvent<string>) => {
+      latest.current = undefined;
+      setHeld(JSON.parse(data) as HeldDevice);
+      // a connection that is made again does not take the device back by itself
+      setTaking(undefined);
     });
     const drop = () => {
       latest.current = undefined;
       setLost(true);
     };
     stream.addEventListener('lost', drop);
-    stream.addEventListener('error', drop);
+    stream.addEventListener('error', () => {
+      drop();
+      // what is connected again asks for the device, and takes it from nobody
+      setTaking(undefined);
+    });
     return () => {
       stream.close();
       latest.current = undefined;
       setLine(undefined);
       setLost(false);
+      setHeld(undefined);
     };
   }, [address, listening]);
   return {
-    state: !listening ? 'off' : lost ? 'lost' : line ? 'reading' : 'waiting',
+    state: !listening ? 'off' : held ? 'held' : lost ? 'lost' : line ? 'reading' : 'waiting',
     line,
+    held,
+    claim: ({ instrument }) => setTaking(instrument),
     take: () =>
       latest.current && {
         value: Math.round(latest.current.value * 10) / 10,

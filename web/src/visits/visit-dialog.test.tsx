@@ -18,16 +18,43 @@ const farther = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10
 
 let sent: { path: string; body: Record<string, unknown> }[] = [];
 let cases: object[] = [];
+let booked: object[] = [];
 beforeEach(() => {
   localStorage.clear();
   queries.clear();
-  [sent, cases] = [[], []];
+  [sent, cases, booked] = [[], [], []];
   jest.spyOn(outbox, 'post').mockImplementation(async (item) => {
     sent.push({ path: item.path, body: item.body as Record<string, unknown> });
   });
-  globalThis.fetch = (async () => new Response(JSON.stringify({ cases }))) as typeof fetch;
+  globalThis.fetch = (async (path: string) =>
+    new Response(
+      JSON.stringify(
+        path.endsWith('/visits')
+          ? { today: far, more: false, visits: booked.map((one) => ({ ...listed, ...one })) }
+          : { cases },
+      ),
+    )) as typeof fetch;
 });
 afterEach(() => jest.restoreAllMocks());
+
+/** A visit as lists have it. */
+const listed = {
+  person,
+  personName: 'Noa Pazos',
+  born: '1995-03-19',
+  number: 9,
+  case: null,
+  side: null,
+  region: null,
+  modelName: null,
+  keeper: null,
+  stage: null,
+  day: far,
+  purpose: 'review',
+  note: null,
+  deskNote: null,
+  by: 'u',
+};
 
 async function show(props: Partial<React.ComponentProps<typeof VisitDialog>> = {}, role: Role = 'reception') {
   queries.setQueryData(['session'], {
@@ -75,6 +102,7 @@ test('somebody without a case is planned on their own, and only with a day', asy
     time: null,
     purpose: 'first',
     note: null,
+    deskNote: null,
     state: 'planned',
   });
   expect(onClose).toHaveBeenCalled();
@@ -86,7 +114,7 @@ test('a visit of a case that is dragged to another day is replaced in its record
   expect(sent[0]!.path).toBe(`/cases/${caseId}/entries`);
   expect(sent[0]!.body).toMatchObject({
     kind: 'visit.planned',
-    v: 2,
+    v: 3,
     replaces: entry,
     reason: 'moved',
     body: { day: farther, time: '10:30', purpose: 'review' },
@@ -94,10 +122,45 @@ test('a visit of a case that is dragged to another day is replaced in its record
 });
 
 test('a note is written anew only when it was changed', async () => {
-  const { user } = await show({ visit: { ...ofCase, note: 'by telephone' } });
-  await user.type(screen.getByLabelText('Note'), ', twice');
+  const { user } = await show({ visit: { ...ofCase, deskNote: 'by telephone' } });
+  await user.type(screen.getByLabelText('Front-desk note (optional)'), ', twice');
   await user.click(screen.getByRole('button', { name: 'Save the visit' }));
-  expect((sent[0]!.body.body as object as { note: string }).note).toBe('by telephone, twice');
+  expect(sent[0]!.body.body).toEqual({
+    day: far,
+    time: '10:30',
+    purpose: 'review',
+    deskNote: 'by telephone, twice',
+  });
+});
+
+test('the clinical note is written by those who see it, and by nobody else', async () => {
+  await show({ visit: ofCase });
+  expect(screen.queryByLabelText('Clinical note (optional)')).toBeNull();
+});
+
+test('an orthotist writes both notes, each for its readers', async () => {
+  const { user } = await show({ visit: ofCase }, 'orthotist');
+  await user.type(screen.getByLabelText('Front-desk note (optional)'), 'bring the shoes');
+  await user.type(screen.getByLabelText('Clinical note (optional)'), 'calf again');
+  await user.click(screen.getByRole('button', { name: 'Save the visit' }));
+  expect(sent[0]!.body.body).toMatchObject({ note: 'calf again', deskNote: 'bring the shoes' });
+});
+
+test('a person who is booked within the hour already is asked about, and booked when it is pressed again', async () => {
+  booked = [
+    { id: '0192c3d4-0000-7000-8000-000000000077', time: '11:15', state: 'planned' },
+    { id: '0192c3d4-0000-7000-8000-000000000078', time: '12:00', state: 'planned' },
+    { id: '0192c3d4-0000-7000-8000-000000000079', time: '10:15', state: 'cancelled' },
+    { id: entry, time: '10:30', state: 'planned' },
+  ];
+  const { user } = await show({ visit: ofCase });
+  expect((await screen.findByText(/Already booked within an hour: 11:15/)).textContent).not.toContain(
+    '12:00',
+  );
+  await user.click(screen.getByRole('button', { name: 'Save the visit' }));
+  expect(sent).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Book this visit as well' }));
+  expect(sent).toHaveLength(1);
 });
 
 test('a visit is called off with the reason that was typed, or that it was', async () => {

@@ -103,9 +103,7 @@ export default function VisitForm({ who, person, visit, to, caseId, onClose }: V
       deskNote: changed(deskNote, visit?.deskNote),
     };
     done(() =>
-      visit
-        ? moveVisit(at, visit, wanted, t('visits.moved'))
-        : planVisit(at, { person, caseId: of }, wanted),
+      visit ? moveVisit(at, visit, wanted, t('visits.moved')) : planVisit(at, { person, caseId: of }, wanted),
     );
   };
   return (

@@ -36,6 +36,26 @@ test.each([
   ['time,temp\n2026-11-24T08:00:00Z,21\n2026-11-24T08:00:00Z,22', 'not-rising', 3],
 ])('%j is refused with its line: %s', (text, problem, line) => expect(read(text)).toEqual({ problem, line }));
 
+test('a column that says Fahrenheit is read as Fahrenheit', () => {
+  // NIST Special Publication 811 (2008), B.8: t/°C = (t/°F - 32)/1.8
+  for (const head of ['temperature °F', 'Temp (F)', 'temp_f', 'Fahrenheit', 'temp Fahrenheit'])
+    expect(read(`time,${head}\n2026-11-24T08:00:00Z,95\n2026-11-24T08:01:00Z,68`)).toEqual({
+      at: [at('08:00'), at('08:01')],
+      celsius: [35, 20],
+    });
+});
+
+test('a log in Fahrenheit whose head does not say so is no log of a brace that was never worn: it is asked about', () => {
+  const lines = [91.4, 92.1, 92.8, 70.2, 93.0].map((value, i) => `2026-11-24T08:0${i}:00Z,${value}`);
+  expect(read(`time,temp\n${lines.join('\n')}`)).toEqual({ problem: 'fahrenheit', line: 6 });
+  // one that was left in the sun for a while is still in degrees Celsius
+  expect(
+    read('time,temp\n2026-11-24T08:00:00Z,21\n2026-11-24T08:01:00Z,62\n2026-11-24T08:02:00Z,33'),
+  ).toMatchObject({
+    celsius: [21, 62, 33],
+  });
+});
+
 test('a year of samples at one a minute is taken, and it says how far it is', () => {
   const start = Date.parse('2025-11-24T00:00:00Z');
   const count = 365 * 24 * 60;

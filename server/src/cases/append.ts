@@ -344,8 +344,10 @@ function checkAgainstCase(
   const foreign = [
     ...foreignFaults(state, entry),
     ...roleFaults(state, entry, role),
-    // who may not write it as it is takes it out as little
-    ...(replaced && isKind(replaced.kind) ? roleFaults(state, current(replaced, state.programme), role) : []),
+    // who may not write it takes as little out of what another wrote
+    ...(replaced && replaced.by !== entry.by && isKind(replaced.kind)
+      ? roleFaults(state, current(replaced, state.programme), role)
+      : []),
   ];
   if (foreign.length > 0) throw faulty(foreign);
   checkIntent(state, entry);

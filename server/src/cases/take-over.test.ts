@@ -49,6 +49,42 @@ test('a reading is taken over of another case of the same person, as it stands t
   expect(await refused({ from: { case: v7(), entry: there.id } })).toEqual([422, 'from.case']);
 });
 
+test('what was taken over once is not taken over again, by whatever id it comes', async () => {
+  const [first, second] = [await opened(), await opened()];
+  const there = reading(first, 450);
+  await send(there);
+  const from = { case: first, entry: there.id };
+  const take = () => send(reading(second, 450, { observedAt: there.observedAt, from }));
+  const taken = await take();
+  expect(taken.status).toBe(201);
+  const again = await take();
+  expect([again.status, again.body.faults?.[0]?.at]).toEqual([422, 'from.entry']);
+  // withdrawn by mistake, it may be taken over once more
+  const withdrawn = {
+    ...clinic.entry(
+      'record.withdrawn',
+      'measure',
+      {},
+      { replaces: taken.body.entry.id, reason: 'wrong leg' },
+    ),
+    case: second,
+  };
+  expect((await send(withdrawn)).status).toBe(201);
+  expect((await take()).status).toBe(201);
+  expect((await take()).status).toBe(422);
+});
+
+test('twelve who take the same reading over at once leave it once', async () => {
+  const [first, second] = [await opened(), await opened()];
+  const there = reading(first, 450);
+  await send(there);
+  const from = { case: first, entry: there.id };
+  const answers = await Promise.all(
+    Array.from({ length: 12 }, () => send(reading(second, 450, { observedAt: there.observedAt, from }))),
+  );
+  expect(answers.filter(({ status }) => status === 201)).toHaveLength(1);
+});
+
 test('of somebody else nothing is taken over, unless they are found to be the same', async () => {
   const marga = await clinic.as('reception');
   const other = v7();

@@ -234,6 +234,38 @@ describe('a clinic’s own programme', () => {
     });
   });
 
+  test.each<[string, (base: Programme) => Partial<Programme>, RegExp]>([
+    ['doubled ids', ({ checks }) => ({ checks: [...checks, checks[0]!] }), /^checks\[\d+\]\.id$/],
+    ['no measuring', () => ({ measuring: [], axes: [] }), /^measuring$/],
+    ['an axis that nobody measures', ({ axes }) => ({ axes: [...axes, 'girth-nowhere'] }), /^axes\[\d+\]$/],
+    [
+      'an id such as constructor',
+      ({ checks }) => ({ checks: [{ ...checks[0]!, id: 'constructor' }, ...checks.slice(1)] }),
+      /^checks\[0\]\.id$/,
+    ],
+    ['a title that shows nothing', () => ({ title: '\u200b\u2060\u00ad' }), /^title$/],
+    [
+      'checks that wait for each other',
+      ({ checks: [first, second, ...rest] }) => ({
+        checks: [
+          { ...first!, when: { kind: 'passed', check: second!.id } },
+          { ...second!, when: { kind: 'passed', check: first!.id } },
+          ...rest,
+        ] as Programme['checks'],
+      }),
+      /^checks$/,
+    ],
+  ])('with %s is refused, and says where', async (_, change, at) => {
+    const agent = await ana();
+    const { status, body } = await agent
+      .post('/api/catalogue/programmes')
+      .send({ ...own, id: 'own-refused', ...change(base) });
+    expect([
+      status,
+      body.faults.map((fault: { at: string }) => fault.at).some((one: string) => at.test(one)),
+    ]).toEqual([422, true]);
+  });
+
   test('opens a case with a model of the family it came from, and measures by its own distance', async () => {
     const agent = await ana();
     const { body } = await agent.get('/api/catalogue');

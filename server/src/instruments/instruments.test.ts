@@ -309,6 +309,24 @@ describe('the clinic’s own repeatability', () => {
     expect(mine.withinPerson).toBeCloseTo(Math.sqrt(8), 9);
     expect(mine.pairs).toBe(20);
   });
+
+  test('is what the pairs give, whatever a browser says of it', async () => {
+    const agent = await clinic.as('orthotist');
+    const id = v7();
+    await agent.post(`/api/cases/${id}/entries`).send(clinic.opened(id)).expect(201);
+    const use = async (body: object) => {
+      const entry = { ...clinic.entry('measure.precision', 'measure', body as never), case: id };
+      const answer = await agent.post(`/api/cases/${id}/entries`).send(entry);
+      return [answer.status, answer.body.faults?.[0]?.at];
+    };
+    const { own: mine } = await own();
+    const right = { step: 'girth-above', withinPerson: mine.withinPerson, pairs: mine.pairs };
+    expect(await use({ ...right, withinPerson: 0.1 })).toEqual([422, 'body.withinPerson']);
+    expect(await use({ ...right, pairs: 400 })).toEqual([422, 'body.withinPerson']);
+    // no pair was taken in that way
+    expect(await use({ ...right, step: 'foot-length', pairs: 20 })).toEqual([422, 'body.step']);
+    expect(await use(right)).toEqual([201, undefined]);
+  });
 });
 
 test('best fit ranks the family for a case, and the sisters when asked', async () => {

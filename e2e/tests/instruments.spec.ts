@@ -1,4 +1,4 @@
-import { expect, signIn, test } from '../clinic';
+import { expect, openStage, signIn, test } from '../clinic';
 import { openNewCase } from '../measuring';
 
 test('the tape reads, drops out and comes back; Space takes its value with the calibration', async ({
@@ -54,4 +54,53 @@ test('an overdue calibration is said', async ({ page, clinic }) => {
   await page.getByRole('button', { name: /^Inclination at C7:/ }).click();
   await page.getByRole('button', { name: 'Connect instruments' }).click();
   await expect(page.getByText(/Calibration overdue since/)).toBeVisible();
+});
+
+test('a real device is one bench’s: the other sees who has it, takes it over, and the first is told', async ({
+  page,
+  browser,
+  clinic,
+}) => {
+  await signIn(page, clinic, 'ana');
+  const added = await page.request.post(`${clinic.address}/api/instruments`, {
+    data: {
+      id: 'tape-9',
+      kind: 'tape',
+      name: 'Tape 9',
+      validDays: 365,
+      calibratedOn: new Date(Date.now() - 3 * 86_400_000).toISOString().slice(0, 10),
+      offset: 0,
+    },
+  });
+  expect(added.status()).toBe(201);
+  const read = async (value: number) => {
+    const line = { at: new Date().toISOString(), value, unit: 'mm' };
+    const answer = await page.request.post(`${clinic.address}/api/instruments/tape-9/lines`, {
+      data: { lines: [line] },
+    });
+    expect(answer.status()).toBe(202);
+  };
+  const toGirth = async (bench: typeof page) => {
+    await openStage(bench, clinic, 'Noa Pazos', 'measure');
+    await bench.getByRole('button', { name: /^Girth above, right/ }).click();
+    await bench.getByRole('button', { name: 'Connect instruments' }).click();
+  };
+  await toGirth(page);
+  await expect(page.getByText('tape: waiting for a value')).toBeVisible();
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, clinic, 'teo');
+  await toGirth(other);
+  await expect(other.getByText('Tape 9: in use by Ana Bouza at another bench')).toBeVisible();
+  await read(447);
+  await expect(page.getByText('Tape 9: 447 mm')).toBeVisible();
+  await expect(other.getByText('447 mm', { exact: false }).and(other.getByText(/^Tape 9/))).toHaveCount(0);
+
+  await other.getByRole('button', { name: 'Take over Tape 9' }).click();
+  await expect(page.getByText('Tape 9: in use by Teo Varela at another bench')).toBeVisible();
+  await expect(async () => {
+    await read(448);
+    await expect(other.getByText('Tape 9: 448 mm')).toBeVisible({ timeout: 2_000 });
+  }).toPass();
+  await expect(page.getByText('Tape 9: 448 mm')).toHaveCount(0);
+  await other.context().close();
 });

@@ -137,3 +137,62 @@ test('what the server will not take is kept with its reason, shown, sent again o
     )
     .toEqual([expect.stringContaining('pressed by mistake')]);
 });
+
+test('a machine is locked here first: at once while the server is away, after a reload too; what was typed is there again', async ({
+  page,
+  clinic,
+}) => {
+  await signIn(page, clinic);
+  await openStage(page, clinic, 'Brais Couto', 'measure');
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  const field = page.getByLabel(/^Girth below left, .* reading/);
+  await field.fill('392.7');
+  await page.getByRole('link', { name: 'Brais Couto' }).click();
+  await clinic.goAway();
+  await page.getByRole('button', { name: 'Lock, or let somebody else take over' }).click();
+  await expect(page.getByRole('heading', { name: 'Who is here?' })).toBeVisible();
+  await expect(page.getByText('Server away: unlocking is possible when it is back.')).toBeVisible();
+  await expect(page.getByText('Brais Couto')).toBeHidden();
+  // the cookie is still good, and the server does not know yet
+  await clinic.comeBack();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Who is here?' })).toBeVisible();
+  expect((await page.request.get(`${clinic.address}/api/people`)).status()).toBe(401);
+  await page.getByLabel('Password').fill('ribanova-demo');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Who is here?' })).toHaveCount(0);
+  await openStage(page, clinic, 'Brais Couto', 'measure');
+  await page.getByRole('button', { name: /^Girth below, left/ }).click();
+  await expect(field).toHaveValue('392.7');
+});
+
+test('a machine whose clock is a day behind says so', async ({ page, clinic }) => {
+  await page.clock.install({ time: Date.now() - 86_400_000 });
+  await signIn(page, clinic);
+  await expect(page.getByText(/This machine’s clock is 24 hours behind the server’s/)).toBeVisible();
+});
+
+test('fifteen quiet minutes lock a machine whose server is away; work in one tab keeps the other open', async ({
+  page,
+  clinic,
+}) => {
+  await page.clock.install();
+  await signIn(page, clinic);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  const next = await page.context().newPage();
+  await next.goto(`${clinic.address}/cases`);
+  for (let minute = 0; minute < 15; minute += 1) {
+    await page.clock.runFor(60_000);
+    await next.mouse.move(100 + minute, 100);
+    // what the other tab wrote down is of its own clock: of now, as this one is told
+    await next.evaluate(
+      (at) => localStorage.setItem('estribo-touched', String(at)),
+      await page.evaluate(() => Date.now()),
+    );
+  }
+  await expect(page.getByRole('heading', { name: 'Who is here?' })).toHaveCount(0);
+  await next.close();
+  await clinic.goAway();
+  await page.clock.runFor(15 * 60_000);
+  await expect(page.getByRole('heading', { name: 'Who is here?' })).toBeVisible();
+});

@@ -54,6 +54,10 @@ function tellServer(what: Untold): Promise<boolean> {
   return told;
 }
 
+/** An answer with what it says of this machine's clock. */
+const withClock = (session: Session): HeldSession =>
+  session.now === undefined ? session : { ...session, clockOff: Date.now() - Date.parse(session.now) };
+
 const nobody: HeldSession = { user: null, clinic: { name: '', zone: 'UTC', wearRule: null }, untold: true };
 const held = () => queries.getQueryData<HeldSession>(['session']);
 
@@ -75,7 +79,7 @@ export async function fetchSession(): Promise<HeldSession> {
   // what was read for one person is not shown to the next, who has signed in from another tab
   if (before !== undefined && before !== session.user?.id)
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
-  return session.now === undefined ? session : { ...session, clockOff: Date.now() - Date.parse(session.now) };
+  return withClock(session);
 }
 
 /**
@@ -122,7 +126,7 @@ async function begin(session: Session): Promise<void> {
   // the session itself stays, with whoever watches it
   if (before !== session.user!.id)
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
-  queries.setQueryData(['session'], session);
+  queries.setQueryData(['session'], withClock(session));
   if (before === session.user!.id) void queries.invalidateQueries();
   bell?.postMessage('signed in');
   const { id, name, role } = session.user!;

@@ -7,3 +7,16 @@ declare module '*/scripts/database.mjs' {
     options: { port: number; durable: boolean },
   ): Promise<{ url: string; port: number; stop: () => Promise<void> }>;
 }
+
+declare module '*/scripts/run-clinic.mjs' {
+  export function startOver(name: string, options: { below: string; seal: string }): void;
+}
+
+declare module '*/scripts/server.mjs' {
+  export function startServer(options: {
+    root: string;
+    port: number;
+    env: Record<string, string>;
+    quiet?: boolean;
+  }): Promise<{ address: string; stop: () => Promise<void> }>;
+}

@@ -22,6 +22,18 @@ export const places = (name) => ({
 });
 
 /**
+ * Throws away what a clinic made below the workplace, and nothing else, whatever the settings name.
+ * @param options.seal a folder of a secret that was set: one with a secret in it is another clinic's
+ */
+export function startOver(name, { below = workplace, seal = process.env.ESTRIBO_SEAL_FOLDER } = {}) {
+  if (seal && existsSync(join(seal, 'key')))
+    throw new Stop(
+      `ESTRIBO_SEAL_FOLDER (${seal}) has the secret of a clinic. A fresh demo makes a secret of its own: unset ESTRIBO_SEAL_FOLDER, then start again. Nothing was deleted.`,
+    );
+  for (const one of [name, `${name}-seal`]) rmSync(join(below, one), { recursive: true, force: true });
+}
+
+/**
  * Runs a clinic until Ctrl-C: installs what is missing, starts its database and its server.
  * @param clinic.name the folder of its database
  * @param clinic.demo whether the demo clinic is loaded into an empty one
@@ -37,18 +49,7 @@ export async function runClinic({ name, demo, fresh, ready }) {
   await built();
 
   const { database: folder, seal } = places(name);
-  if (fresh && !elsewhere) {
-    const own = process.env.ESTRIBO_SEAL_FOLDER;
-    if (own && existsSync(join(own, 'key')))
-      throw new Stop(
-        `ESTRIBO_SEAL_FOLDER (${own}) has the secret of a clinic. A fresh demo makes a secret of its own: unset ESTRIBO_SEAL_FOLDER, then start again. Nothing was deleted.`,
-      );
-    // only what the demo made below .estribo, whatever the settings name
-    await step('starting over', () => {
-      for (const one of [name, `${name}-seal`])
-        rmSync(join(workplace, one), { recursive: true, force: true });
-    });
-  }
+  if (fresh && !elsewhere) await step('starting over', () => startOver(name));
   if (!elsewhere && existsSync(join(folder, 'restoring')))
     throw new Stop(`A restore into ${folder} was not finished. Run "npm run restore" again first.`);
   let database;

@@ -1,5 +1,5 @@
-import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { execFile, spawn } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,6 +7,8 @@ import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 import { freePort, secretIn, startDatabase } from '../../scripts/database.mjs';
+import { startOver } from '../../scripts/run-clinic.mjs';
+import { startServer } from '../../scripts/server.mjs';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -109,4 +111,68 @@ test('a database that does not answer gets one line that says what to do, and no
   expect(code).toBe(1);
   expect(said.split('\n')).toHaveLength(1);
   expect(said).toMatch(/^The database does not answer .* ESTRIBO_DATABASE_URL names it\.$/);
+});
+
+test('a folder whose name has a space holds a database as any other', async () => {
+  const spaced = join(folder, 'a space', 'and another');
+  const database = await startDatabase(spaced, { port: 15486, durable: false });
+  const connection = await createConnection(database.url);
+  await connection.query('CREATE TABLE kept (word varchar(20))');
+  await connection.end();
+  await database.stop();
+});
+
+test('a start that is killed leaves no database behind', async () => {
+  const script = join(folder, 'start.mjs');
+  writeFileSync(
+    script,
+    `import { startDatabase } from ${JSON.stringify(join(root, 'scripts/database.mjs'))};
+     await startDatabase(${JSON.stringify(join(folder, 'killed'))}, { port: 15506, durable: false });
+     console.log('started');
+     setInterval(() => {}, 1000);`,
+  );
+  const starting = spawn(process.execPath, [script], { stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise((resolve) => starting.stdout.once('data', resolve));
+  const pid = Number(readFileSync(join(folder, 'killed', 'db.pid'), 'utf8'));
+  expect(alive(pid)).toBe(true);
+  starting.kill('SIGKILL');
+  await expect.poll(() => alive(pid)).toBe(false);
+});
+
+test('what a server says to its operator is passed on line by line, whatever comes with it in one piece', async () => {
+  mkdirSync(join(folder, 'server/dist'), { recursive: true });
+  writeFileSync(
+    join(folder, 'server/dist/main.mjs'),
+    `import { createServer } from 'node:http';
+     process.stdout.write('{"level":30,"msg":"listening"}\\nOne-time code: ABCD-EFGH\\nhalf a ');
+     createServer((_req, res) => res.end('{}')).listen(Number(process.env.ESTRIBO_PORT), '127.0.0.1');
+     setTimeout(() => process.stdout.write('line\\n'), 50);`,
+  );
+  const said: string[] = [];
+  const log = console.log;
+  console.log = (line: string) => void said.push(...line.split('\n').filter(Boolean));
+  try {
+    const server = await startServer({ root: folder, port: await freePort(15526), env: {} });
+    await expect.poll(() => said).toContain('half a line');
+    await server.stop();
+  } finally {
+    console.log = log;
+  }
+  expect(said).toContain('One-time code: ABCD-EFGH');
+});
+
+test('starting over deletes what the demo made and no secret that was set', () => {
+  const [below, elsewhere] = [join(folder, 'workplace'), join(folder, 'elsewhere')];
+  for (const one of [join(below, 'database'), join(below, 'database-seal'), join(below, 'clinic'), elsewhere])
+    mkdirSync(one, { recursive: true });
+  writeFileSync(join(elsewhere, 'key'), 'the secret of a clinic');
+  expect(() => startOver('database', { below, seal: elsewhere })).toThrow(/has the secret of a clinic/);
+  expect([join(below, 'database'), join(elsewhere, 'key')].every(existsSync)).toBe(true);
+  startOver('database', { below, seal: join(folder, 'empty') });
+  expect(['database', 'database-seal', 'clinic'].map((one) => existsSync(join(below, one)))).toEqual([
+    false,
+    false,
+    true,
+  ]);
+  expect(existsSync(join(elsewhere, 'key'))).toBe(true);
 });

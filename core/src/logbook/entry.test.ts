@@ -13,6 +13,7 @@ import frozen8 from './frozen/version-8.json';
 import frozen9 from './frozen/version-9.json';
 import frozen10 from './frozen/version-10.json';
 import frozen11 from './frozen/version-11.json';
+import frozen12 from './frozen/version-12.json';
 import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
@@ -125,6 +126,7 @@ test('every kind is in a frozen set', () => {
     frozen9,
     frozen10,
     frozen11,
+    frozen12,
   ].flatMap(({ entries }) => kindsOf(entries));
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
@@ -241,6 +243,13 @@ test('the frozen entries of version 11, how the case is kept and who comes when,
     expect(faultsOf(entry)).toEqual([]);
   const state = foldCase(frozen11.entries as unknown as AnyRecordedEntry[], testContext)!;
   expect(JSON.parse(JSON.stringify(foldedKept(state)))).toEqual(frozen11.folded);
+});
+
+test('the frozen entries of version 12, a visit with its two notes, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen12.entries)
+    expect(faultsOf(entry)).toEqual([]);
+  const state = foldCase(frozen12.entries as unknown as AnyRecordedEntry[], testContext)!;
+  expect(JSON.parse(JSON.stringify(foldedKept(state)))).toEqual(frozen12.folded);
 });
 
 test('stations stand apart: two at one place are no contour', () => {

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
@@ -7,6 +7,7 @@ import { rebuildSummaries } from '../cases/rebuild';
 import { register } from '../catalogue/registry';
 import { loadDemo } from '../demo/load';
 import { demoModels } from '../demo/models';
+import { demoStaff } from '../demo/people';
 import { openSealFolder } from '../sealing/seal-key';
 import { emptyDatabase } from '../test-clinic';
 import { openDatabase } from './data-source';
@@ -52,6 +53,29 @@ test('loading again changes nothing', async () => {
   const before = await db.getRepository(entryEntity).count();
   await loadDemo(db, { log, now, sealing });
   expect(await db.getRepository(entryEntity).count()).toBe(before);
+});
+
+test('a load that was interrupted begins again, whatever hangs on what it left', async () => {
+  const before = await db.getRepository(entryEntity).count();
+  const [first, second] = await db.getRepository(personEntity).find({ order: { number: 'ASC' }, take: 2 });
+  await db.getRepository(personEntity).update({ id: first!.id }, { mergedInto: second!.id, mergedAt: now() });
+  // the clinic's own row is written last
+  await db.query('DELETE FROM clinic');
+  await loadDemo(db, { log, now, sealing });
+  expect(await db.getRepository(entryEntity).count()).toBe(before);
+  expect(await db.getRepository(personEntity).findOneBy({ id: first!.id })).toBeNull();
+});
+
+test('whoever loads the demo is told how far it is', async () => {
+  await db.query('DELETE FROM clinic');
+  const told: string[] = [];
+  await loadDemo(db, { log, now, sealing }, (line) => told.push(line));
+  expect(told).toEqual([1, 6, 11, 16].map((n) => `  loading the demo clinic: case ${n} of 20`));
+});
+
+test.each(['scripts/demo.mjs', 'README.md'])('%s names every user of the demo', (file) => {
+  const text = readFileSync(join(__dirname, '../../..', file), 'utf8');
+  for (const { login } of demoStaff) expect(text).toMatch(new RegExp(`\\b${login}\\b`));
 });
 
 test('a rebuild of sound summaries finds nothing; a spoilt one and a broken chain are reported', async () => {

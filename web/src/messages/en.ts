@@ -731,6 +731,8 @@ export const en = {
     needs: 'Say whom you called and what they said.',
   },
   order: {
+    beforeBirth: 'Day zero lies before the person was born.',
+    dayZeroFar: 'Day zero lies more than a year ahead.',
     question: 'What does the order say?',
     missing: 'This follows the order, and there is none yet:',
     title: 'Order',

@@ -731,6 +731,8 @@ export const es: SameShape<typeof en> = {
     needs: 'Diga a quién llamó y qué dijo.',
   },
   order: {
+    beforeBirth: 'El día cero es anterior al nacimiento.',
+    dayZeroFar: 'El día cero está a más de un año.',
     question: '¿Qué dice la prescripción?',
     missing: 'Esto sigue a la prescripción, y aún no la hay:',
     title: 'Prescripción',

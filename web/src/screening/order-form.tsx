@@ -59,7 +59,7 @@ export function OrderForm({
   plan: ShowsPlan;
   onDone: () => void;
 }) {
-  const { state, today, write } = useWork();
+  const { state, today, born, write } = useWork();
   const [saving, save] = useSaving();
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme, today);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
@@ -67,7 +67,7 @@ export function OrderForm({
   // of the third form of an order: what was typed for one before has other fields
   const [draft, setDraft] = useDraft(`${state.case}-order-3`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
-    resolver: yupResolver(orderRules()) as unknown as Resolver<OrderValues>,
+    resolver: yupResolver(orderRules({ born, today })) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
   });
   const keep = useRef((values: OrderValues) => setDraft({ ...draft, values }));

@@ -1,3 +1,4 @@
+import { addDays } from '@estribo/core/calendar';
 import { orderProblems, replanned, type Order } from '@estribo/core/order';
 import type { Programme } from '@estribo/core/programmes';
 import { array, object, string } from 'yup';
@@ -27,12 +28,23 @@ const limitRules = object().test('limits', (limit, { createError, path }) => {
   return true;
 });
 
-/** What is typed of an order, as far as each field can say by itself what is wrong with it. */
-export const orderRules = () =>
+/**
+ * What is typed of an order, as far as each field can say by itself what is wrong with it.
+ * @param about.born day zero is no day before the person was born
+ * @param about.today nor more than a year ahead
+ */
+export const orderRules = (about: { born?: string | undefined; today?: string } = {}) =>
   object({
     diagnosis: needed(),
     prescriber: needed(),
-    dayZero: string().required(t('order.needed')),
+    dayZero: string()
+      .required(t('order.needed'))
+      .test('born', t('order.beforeBirth'), (day) => !day || !about.born || day >= about.born)
+      .test(
+        'ahead',
+        t('order.dayZeroFar'),
+        (day) => !day || !about.today || day <= addDays(about.today, 366),
+      ),
     phases: array()
       .of(
         object({

@@ -95,7 +95,8 @@ export async function testClinic(
     wearRule: null,
     letterhead: null,
   };
-  const now = options.now ?? (() => new Date());
+  // days that tests name are of this one's time: no test hangs on the machine's clock
+  const now = options.now ?? (() => new Date('2026-11-24T09:30:00.000Z'));
   const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
   const sealing = openSealFolder(folder);
   sealing.settle();

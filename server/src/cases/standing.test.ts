@@ -5,7 +5,7 @@ import { keepingEntity } from '../database/entities';
 import { repairFormerKinds } from '../sealing/repair';
 import { sealClinic } from '../sealing/seal';
 import { verifyClinic } from '../sealing/verify';
-import { soundOrder, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
+import { soundOrder, stopsIn, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
 
 // What an append looks at before it adds, and entries of kinds that are written no more.
 
@@ -173,6 +173,20 @@ describe.each(Object.keys(late))('a late entry of the former kind %s', (kind) =>
     // a late repeat in the old form is still the same entry
     expect((await post(entry)).status).toBe(200);
   });
+});
+
+test('who may not set something takes as little out of what another has set', async () => {
+  const id = await ordered();
+  const made = { ...clinic.entry('set.made', 'set', stopsIn(10, 60)), case: id };
+  expect((await post(made)).status).toBe(201);
+  const withdraw = async (role: 'technician' | 'orthotist' | 'reception') =>
+    (await clinic.as(role)).post(`/api/cases/${id}/entries`).send({
+      ...clinic.entry('record.withdrawn', 'set', {}, { replaces: made.id, reason: 'wrong brace' }, role),
+      case: id,
+    });
+  expect((await withdraw('reception')).status).toBe(403);
+  expect((await withdraw('technician')).status).toBe(422);
+  expect((await withdraw('orthotist')).status).toBe(201);
 });
 
 test('what was changed by hand is not repaired', async () => {

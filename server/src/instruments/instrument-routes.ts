@@ -1,3 +1,4 @@
+import { may } from '@estribo/core/access';
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
 import { addDays, dayOf, ageOn, readInstant } from '@estribo/core/calendar';
 import { instruments, pairsNeeded, ownRepeatability, type Instrument } from '@estribo/core/measuring';
@@ -266,10 +267,11 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         }, everyMs);
         const forget = hub.opened({ session, user: user.id, end: () => res.end() });
         counted();
-        // a session that has run out, or was ended by another server, ends its streams as well
+        // a session that has run out, was ended by another server, or may no longer measure ends its streams as well
         const asking = setInterval(() => {
           req.sessionStore.get(session, (error: unknown, found) => {
-            if (!error && (!found || found.locked)) res.end();
+            const stays = found && !found.locked && may(found.user.role, 'measuring.write');
+            if (!error && !stays) res.end();
           });
         }, sessionCheckMs);
         res.on('close', () => {

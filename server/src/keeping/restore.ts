@@ -253,9 +253,17 @@ async function exchange(
     ...(await tablesOf(second)).map((table) => `\`${second}\`.\`${table}\` TO \`${name}\`.\`${table}\``),
   ];
   if (mark !== undefined) writeFileSync(mark, '');
-  await connection.query(`RENAME TABLE ${moves.join(', ')}`);
-  await connection.query(`DROP DATABASE IF EXISTS \`${replaced}\``);
-  if (mark !== undefined) rmSync(mark, { force: true });
+  try {
+    await connection.query(`RENAME TABLE ${moves.join(', ')}`);
+  } catch (error) {
+    throw new KeepingProblem(
+      `The tables could not be exchanged (${(error as Error).message}). Nothing was changed.`,
+    );
+  } finally {
+    // one statement: it was carried out whole or not at all
+    if (mark !== undefined) rmSync(mark, { force: true });
+    await connection.query(`DROP DATABASE IF EXISTS \`${replaced}\``).catch(() => {});
+  }
 }
 
 /** The line outside of the database that says what was restored. */

@@ -32,7 +32,7 @@ export async function checkKey(db: DataSource, folder: SealFolder): Promise<void
   if (known !== null ? known === keyMark(folder.mac) : await mayBeSealedWith(db, folder))
     return void (known === null && (await markKey(db.manager, folder)));
   throw new DatabaseProblem(
-    `The secret in ${folder.path} is another clinic’s. Nothing was changed. Set ESTRIBO_SEAL_FOLDER to this clinic’s folder, or to an empty one for a new clinic.`,
+    `The secret in ${folder.path} is another clinic’s. Nothing was changed. Set ESTRIBO_SEAL_FOLDER to this clinic’s folder, or to an empty one for a new clinic. If the database was lost, restore a backup first.`,
   );
 }
 

@@ -125,6 +125,39 @@ test('a case kept out of the seals, and a programme changed under its hash, are 
   expect(await faults()).toEqual([]);
 });
 
+test.each<[string, (n: number) => [string, unknown[]]]>([
+  ['whose user is another', (n) => ['UPDATE audit SET user = ? WHERE n = ?', [v7(), n]]],
+  ['whose time is another', (n) => ["UPDATE audit SET at = '2026-01-01 10:00:00.000' WHERE n = ?", [n]]],
+  ['whose subject is another', (n) => ['UPDATE audit SET subject = ? WHERE n = ?', [v7(), n]]],
+  ['whose detail is another', (n) => ["UPDATE audit SET detail = '{}' WHERE n = ?", [n]]],
+  ['that was taken away', (n) => ['DELETE FROM audit WHERE n = ?', [n]]],
+  ['that is said to be in no seal', (n) => ['UPDATE audit SET seal = NULL WHERE n = ?', [n]]],
+  ['that is said to be in a seal that is none', (n) => ['UPDATE audit SET seal = 999 WHERE n = ?', [n]]],
+])('a line of the audit %s is found, and put back holds again', async (_, change) => {
+  const ana = await clinic.as('orthotist');
+  const id = await sealedCase();
+  await ana.get(`/api/cases/${id}`).expect(200);
+  await seal();
+  expect(await faults()).toEqual([]);
+  const [line] = await run<Record<string, unknown>[]>(
+    "SELECT * FROM audit WHERE action = 'case.read' AND subject = ?",
+    [id],
+  );
+  await run(...change(line!.n as number));
+  expect(new Set(await whats())).toEqual(new Set(['audit-changed']));
+  await run('DELETE FROM audit WHERE n = ?', [line!.n]);
+  await run('INSERT INTO audit (n, at, user, action, subject, detail, seal) VALUES (?, ?, ?, ?, ?, ?, ?)', [
+    line!.n,
+    line!.at,
+    line!.user,
+    line!.action,
+    line!.subject,
+    line!.detail,
+    line!.seal,
+  ]);
+  expect(await faults()).toEqual([]);
+});
+
 test('a case chained anew by somebody who knows how: every hash fits but the keyed ones', async () => {
   const id = await sealedCase();
   const rows = clinic.context.db.getRepository(entryEntity);

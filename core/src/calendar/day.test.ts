@@ -1,4 +1,15 @@
-import { addDays, ageOn, clinicDay, dayOf, daysBetween, daysFrom, instantOn, isZone } from './day';
+import {
+  clockShows,
+  minutesIn,
+  addDays,
+  ageOn,
+  clinicDay,
+  dayOf,
+  daysBetween,
+  daysFrom,
+  instantOn,
+  isZone,
+} from './day';
 import { phaseOn, phaseSpans } from './phase';
 
 // In Madrid the clock goes from 02:00 to 03:00 on 29 March 2026 and back from 03:00 to 02:00 on 25 October
@@ -66,4 +77,46 @@ test('ten past ten is another instant before and after the clock change', () => 
 test('an age is counted in years of 365.25 days', () => {
   expect(ageOn('2000-01-01', '2004-01-01')).toBe(4);
   expect(ageOn('2026-11-26', '2026-11-26')).toBe(0);
+});
+
+describe('hours that a clock leaves out or shows twice', () => {
+  /** What a clock on the wall shows through a day, quarter by quarter, by Intl: another road than Temporal's. */
+  const shownOn = (day: string, zone: string): string[] => {
+    const clock = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
+    const from = Date.parse(`${day}T00:00:00Z`) - 15 * 3_600_000;
+    return Array.from({ length: (54 * 60) / 15 }, (_, i) => {
+      const parts = Object.fromEntries(
+        clock.formatToParts(from + i * 900_000).map(({ type, value }) => [type, value]),
+      );
+      return `${parts.year}-${parts.month}-${parts.day} ${parts.hour}:${parts.minute}`;
+    })
+      .filter((one) => one.startsWith(day))
+      .map((one) => one.slice(11));
+  };
+  const quarters = Array.from({ length: 96 }, (_, i) =>
+    [Math.floor(i / 4), (i % 4) * 15].map((part) => String(part).padStart(2, '0')).join(':'),
+  );
+
+  test.each([
+    ['2027-03-28', 'Europe/Madrid', 23 * 60],
+    ['2026-10-25', 'Europe/Madrid', 25 * 60],
+    ['2026-11-24', 'Europe/Madrid', 24 * 60],
+    ['2026-10-04', 'Australia/Lord_Howe', 23.5 * 60],
+    ['2026-04-05', 'Australia/Lord_Howe', 24.5 * 60],
+    ['2026-03-08', 'America/St_Johns', 23 * 60],
+    ['2026-06-01', 'Asia/Kathmandu', 24 * 60],
+  ])('%s in %s has %s minutes, and the clock shows what a clock on the wall shows', (day, zone, minutes) => {
+    const shown = shownOn(day, zone);
+    expect(minutesIn(day, zone)).toBe(minutes);
+    expect(shown.length * 15).toBe(minutes);
+    expect(quarters.filter((time) => clockShows(day, time, zone))).toEqual([...new Set(shown)].sort());
+  });
 });

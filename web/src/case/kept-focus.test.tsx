@@ -53,6 +53,49 @@ test.each([
   },
 );
 
+/** A stage whose next thing comes some time after what was pressed has gone. */
+function Slow() {
+  const place = useRef<HTMLElement>(null);
+  const [shown, show] = useState<'before' | 'nothing' | 'after'>('before');
+  useKeptFocus(place, 'set');
+  return (
+    <main ref={place}>
+      <h1>Stage</h1>
+      {shown === 'before' && (
+        <button
+          data-look="main"
+          onClick={() => {
+            show('nothing');
+            setTimeout(() => show('after'), 300);
+          }}
+        >
+          Choose
+        </button>
+      )}
+      {shown === 'after' && <button data-look="main">Fitted</button>}
+    </main>
+  );
+}
+
+test('where the next thing comes late the heading stands in for it, and hands the focus on', async () => {
+  const user = userEvent.setup();
+  render(<Slow />);
+  await user.click(screen.getByRole('button', { name: 'Choose' }));
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('heading')));
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Fitted' })));
+});
+
+test('whoever has gone on from the heading by themselves is not called back', async () => {
+  const user = userEvent.setup();
+  render(<Slow />);
+  await user.click(screen.getByRole('button', { name: 'Choose' }));
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('heading')));
+  await user.keyboard('{ArrowDown}');
+  await screen.findByRole('button', { name: 'Fitted' });
+  await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(document.activeElement).toBe(screen.getByRole('heading'));
+});
+
 test('a focus outside the stage is left where it is when the stage changes', async () => {
   const at = (shown: boolean) => (
     <>

@@ -46,8 +46,12 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
     let waiting: ReturnType<typeof setTimeout> | undefined;
     let had: HTMLElement | undefined;
     let stood: Stood | undefined;
+    // the heading that has it for want of anything to do, until there is something: on a slow machine that comes later
+    let standIn: HTMLElement | undefined;
     const noted = () => {
       const at = document.activeElement;
+      if (standIn !== undefined && at === standIn) return;
+      standIn = undefined;
       had = at && part.contains(at) ? (at as HTMLElement) : undefined;
       stood = had && whereItStands(had, part);
     };
@@ -66,7 +70,8 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
       heading.focus({ preventScroll: true });
     };
     const keep = (waited = false) => {
-      if (!had || !stood || document.activeElement !== document.body) return;
+      const at = document.activeElement;
+      if (!had || !stood || (at !== document.body && at !== standIn)) return;
       // its action is under way: what comes of it is waited for
       if (had.isConnected && had.matches(':disabled')) return;
       if (had.isConnected) return had.focus();
@@ -78,24 +83,31 @@ export function useKeptFocus(place: RefObject<HTMLElement | null>, stage: string
         things.find((one) => comesAfter(one, stood!)) ??
         things[0] ??
         part.querySelector<HTMLElement>('h1');
-      if (!next) return;
+      if (!next || next === at) return;
       // it is there and cannot be pressed until what was done is laid down
       if (next.matches(':disabled')) {
         clearTimeout(waiting);
         waiting = setTimeout(() => keep(true), longestSaving);
         return;
       }
-      if (next.matches('h1')) next.tabIndex = -1;
+      if (next.matches('h1')) {
+        next.tabIndex = -1;
+        if (next !== heading) standIn = next;
+      }
       next.focus();
     };
+    // whoever has gone on by themselves is not called back
+    const acted = () => (standIn = undefined);
     const opened = setTimeout(begin, 300);
     const watch = new MutationObserver(() =>
       requestAnimationFrame(() => (begun === 'waiting' ? begin() : keep())),
     );
     document.addEventListener('focusin', noted);
+    for (const act of ['keydown', 'pointerdown'] as const) document.addEventListener(act, acted);
     watch.observe(part, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] });
     return () => {
       document.removeEventListener('focusin', noted);
+      for (const act of ['keydown', 'pointerdown'] as const) document.removeEventListener(act, acted);
       watch.disconnect();
       clearTimeout(opened);
       clearTimeout(waiting);

@@ -31,12 +31,13 @@ const project = (name, rest) => ({
 
 export default {
   // a busy machine of two cores: what is measured is never time
-  testTimeout: 60_000,
+  testTimeout: 600_000,
   projects: [
     project('core', { testEnvironment: 'node' }),
     project('server', { testEnvironment: 'node' }),
     project('web', {
       testEnvironment: beside('web/jest/browser-environment.cjs'),
+      setupFilesAfterEnv: [beside('web/jest/patient.cjs')],
       moduleNameMapper: {
         '\\.(css|woff2)$': beside('web/jest/nothing.cjs'),
         '^@fontsource': beside('web/jest/nothing.cjs'),

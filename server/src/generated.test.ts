@@ -49,7 +49,7 @@ beforeAll(async () => {
     cases.push(id);
     await ana.post(`/api/cases/${id}/entries`).send(clinic.opened(id)).expect(201);
   }
-}, 60_000);
+});
 afterAll(async () => {
   await new Promise((resolve) => server.close(resolve));
   await clinic.close();

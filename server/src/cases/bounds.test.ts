@@ -242,4 +242,4 @@ test('writes that meet are each told what became of them: models, programmes, im
   expect(statuses.slice(1).every((status) => status === 422 || status === 409)).toBe(true);
   const { body } = await iago.get('/api/users').expect(200);
   expect(body.users.filter((user: { login: string }) => user.login === 'new-one')).toHaveLength(1);
-}, 60_000);
+});

@@ -43,7 +43,7 @@ test('a reading is taken over of another case of the same person, as it stands t
     return [status, body.faults?.[0]?.at];
   };
   expect(await refused({}, 451)).toEqual([422, 'from.entry']);
-  expect(await refused({ observedAt: new Date().toISOString() })).toEqual([422, 'from.entry']);
+  expect(await refused({ observedAt: '2026-11-24T09:29:00.000Z' })).toEqual([422, 'from.entry']);
   expect(await refused({ from: { case: first, entry: v7() } })).toEqual([422, 'from.entry']);
   expect(await refused({ from: { case: second, entry: there.id } })).toEqual([422, 'from.case']);
   expect(await refused({ from: { case: v7(), entry: there.id } })).toEqual([422, 'from.case']);

@@ -28,25 +28,23 @@ async function healthWhile(work: Promise<unknown>): Promise<number[]> {
   return answers;
 }
 
-test('while a file is read that takes three seconds of computing, health is answered all the time', async () => {
+test('while a file is read, health is answered again and again', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'estribo-worker-'));
-  const file = join(folder, 'slow.mjs');
+  const [file, flag] = [join(folder, 'slow.mjs'), join(folder, 'enough')];
+  // computes without a pause until the flag is there: on the thread that answers, it would never come
   writeFileSync(
     file,
-    `import { parentPort } from 'node:worker_threads';
+    `import { existsSync } from 'node:fs';
+     import { parentPort } from 'node:worker_threads';
      parentPort.on('message', ({ ask }) => {
-       const until = Date.now() + 1500;
-       while (Date.now() < until);
+       while (!existsSync(${JSON.stringify(flag)}));
        parentPort.postMessage(ask === 'models' ? [] : { ok: true, changed: [], models: [], unchanged: 0 });
      });`,
   );
-  const reader = new ChartReader(file);
-  const read = reader.plan('', [], async () => []);
-  const answers = await healthWhile(read);
+  const read = new ChartReader(file).plan('', [], async () => []);
+  for (let i = 0; i < 20; i += 1) expect((await request(clinic.app).get('/api/health')).status).toBe(200);
+  writeFileSync(flag, '');
   expect(await read).toMatchObject({ ok: true });
-  // on the thread that reads, it would be two: before and after
-  expect(answers.length).toBeGreaterThan(20);
-  expect(new Set(answers)).toEqual(new Set([200]));
   rmSync(folder, { recursive: true });
 });
 

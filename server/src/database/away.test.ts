@@ -108,7 +108,7 @@ test('a case whose row is held: its writers wait so long, everybody else goes on
   await other.rollback();
   await other.end();
   await send(visit(held)).expect(201);
-}, 60_000);
+});
 
 test('a database that is frozen: health at once, everything else 503, and no word that nothing was stored', async () => {
   const id = v7();
@@ -142,7 +142,7 @@ test('a database that is frozen: health at once, everything else 503, and no wor
   expect([200, 201]).toContain(again.status);
   const { body } = await ana.get(`/api/cases/${id}/entries`).expect(200);
   expect(body.entries).toHaveLength(2);
-}, 60_000);
+});
 
 test('a database that is away is 503 for reads and writes, and health says so', async () => {
   const id = v7();

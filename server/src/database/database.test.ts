@@ -26,7 +26,7 @@ beforeAll(async () => {
   ({ url, drop } = await emptyDatabase());
   db = await openDatabase(url);
   await loadDemo(db, { log, now, sealing });
-}, 60_000);
+});
 afterAll(async () => {
   await db.destroy();
   await drop();

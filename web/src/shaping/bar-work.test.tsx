@@ -80,7 +80,7 @@ test.each([
 
 test('a plan is made at once, its bends are counted against their gap, and the user takes one', async () => {
   const { user, written } = await show(contoured());
-  const cards = await screen.findByRole('radiogroup', { name: 'How many bends' }, { timeout: 20_000 });
+  const cards = await screen.findByRole('radiogroup', { name: 'How many bends' });
   const two = within(cards).getByRole('radio', { name: /^2 bends/ });
   await user.click(two);
   await user.click(screen.getByRole('button', { name: 'Plan these 2 bends' }));
@@ -138,9 +138,7 @@ test('gaps that are measured are what the bar is: its springback is learned and 
   expect(screen.getByText(/planned: plan the rest again/)).toBeTruthy();
   expect(screen.getByText(/learned from 1 pass/)).toBeTruthy();
   expect(state().shaping.bars.find((one) => one.part.id === part)!.plan!.stale).toBe(true);
-  await waitFor(() => expect(screen.getByRole('radiogroup', { name: 'How many bends' })).toBeTruthy(), {
-    timeout: 20_000,
-  });
+  await waitFor(() => expect(screen.getByRole('radiogroup', { name: 'How many bends' })).toBeTruthy());
 });
 
 test('a plan that is stopped can be begun again', async () => {
@@ -152,7 +150,7 @@ test('a plan that is stopped can be begun again', async () => {
   await act(async () => new Promise((done) => setTimeout(done, 50)));
   expect(screen.queryByRole('radiogroup', { name: 'How many bends' })).toBeNull();
   await user.click(screen.getByRole('button', { name: 'Plan again' }));
-  expect(await screen.findByRole('radiogroup', { name: 'How many bends' }, { timeout: 20_000 })).toBeTruthy();
+  expect(await screen.findByRole('radiogroup', { name: 'How many bends' })).toBeTruthy();
 });
 
 test('who only reads sees bar and plan, and nothing to press', async () => {

@@ -196,15 +196,14 @@ export function sessionRoutes(context: Context): Route[] {
         hub.endSession(req.sessionID);
         const [before, at] = [req.sessionID, now()];
         const begun = { machine: req.session.machine ?? v7(), began: at.getTime(), now: at, before };
-        const began = await inTransaction(db, async (manager) => {
+        await inTransaction(db, async (manager) => {
           const proof = { secret: 'passwordHash', hash } as const;
-          if (!(await beginSession(manager, req, user, proof, { ...begun, takesOver: false }))) return false;
+          // the password or the account was changed while this one was verified
+          if (!(await beginSession(manager, req, user, proof, { ...begun, takesOver: false })))
+            throw await refuse();
           await rememberOnMachine(manager, begun.machine, user.id, at);
           await audit(manager, { at, user: user.id, action: 'session.opened', subject: user.id });
-          return true;
         });
-        // the password or the account was changed while this one was verified
-        if (!began) throw await refuse();
         res.json(await answer(req));
       },
     },
@@ -258,14 +257,12 @@ export function sessionRoutes(context: Context): Route[] {
         }
         const begun = { machine, began, now: now(), before: req.sessionID, takesOver: true };
         const proof = { secret: 'pinHash', hash: user.pinHash } as const;
-        const taken = await inTransaction(db, async (manager) => {
+        await inTransaction(db, async (manager) => {
           // whoever switches, the machine's day began when it did
-          if (!(await beginSession(manager, req, user, proof, begun))) return false;
+          if (!(await beginSession(manager, req, user, proof, begun))) throw signInAgain();
           await forgivePinTries(manager, machine, id);
           await audit(manager, { at: now(), user: id, action: 'session.switched', subject: id });
-          return true;
         });
-        if (!taken) throw signInAgain();
         hub.endSession(begun.before);
         res.json(await answer(req));
       },

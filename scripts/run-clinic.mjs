@@ -113,15 +113,15 @@ const ancestors = () => {
 };
 
 /** What an operator types to back up this clinic, and no other. */
-const backupCommand = ({ name, seal }) =>
-  [
-    ...(process.env.ESTRIBO_DATABASE_URL ? ['ESTRIBO_DATABASE_URL=…', `ESTRIBO_SEAL_FOLDER="${seal}"`] : []),
-    ...(!process.env.ESTRIBO_DATABASE_URL && process.env.ESTRIBO_SEAL_FOLDER
-      ? [`ESTRIBO_SEAL_FOLDER="${seal}"`]
-      : []),
+const backupCommand = ({ name, seal }) => {
+  const elsewhere = process.env.ESTRIBO_DATABASE_URL !== undefined;
+  return [
+    ...(elsewhere ? ['ESTRIBO_DATABASE_URL=…'] : []),
+    ...(elsewhere || process.env.ESTRIBO_SEAL_FOLDER ? [`ESTRIBO_SEAL_FOLDER="${seal}"`] : []),
     'npm run backup -- /path/of/a/folder',
     ...(name === 'clinic' ? ['--clinic'] : []),
   ].join(' ');
+};
 
 /** This machine's addresses in the clinic's network. */
 export const networkAddresses = () =>

@@ -1,7 +1,6 @@
 import { addDays, clockShows, dayOf, minutesIn, type ClinicDay } from '../calendar';
 import type { EntryFault } from '../record';
-import type { AnyEntry } from './entry';
-import { current } from './entry';
+import { current, type AnyEntry } from './entry';
 
 /** A visit, a plan or an order reaches no further ahead, in days. */
 const visitAhead = 3 * 366;

@@ -28,13 +28,13 @@ import {
   currentModel,
   currentProgramme,
   modelProblems,
+  stepsOf,
   type BraceModel,
   type Pin,
   type Programme,
 } from '@estribo/core/programmes';
 import { regions, pairedSides } from '@estribo/core/anatomy';
 import { isReading, ownRepeatability, pairsNeeded, protocolOf } from '@estribo/core/measuring';
-import { stepsOf } from '@estribo/core/programmes';
 import type { EntryFault } from '@estribo/core/record';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
@@ -100,7 +100,10 @@ export async function appendEntry(
       }
       const row = await lockedCase(manager, entry);
       await checkStanding(manager, context.sealing.mac, row);
-      return { ...(await take(context, manager, user, row, entry, read.entry)), fresh: true as const };
+      return {
+        ...(await take(context, manager, user, row, entry, { sent: read.entry, content })),
+        fresh: true as const,
+      };
     });
     if (done.fresh) {
       keepSnapshot(caseId, done.snapshot);
@@ -159,7 +162,7 @@ async function take(
   user: SignedIn,
   row: CaseRow,
   entry: AnyEntry,
-  sent: AnyEntry,
+  { sent, content }: { sent: AnyEntry; content: string },
 ): Promise<{ entry: AnyRecordedEntry; snapshot: Snapshot }> {
   const { entries, state } = await snapshotOf(manager, row, clinic.zone);
   const found = entries.find(({ id }) => id === entry.replaces);
@@ -188,7 +191,7 @@ async function take(
     case: row.id,
     seq,
     id: entry.id,
-    content: canonicalText(sent),
+    content,
     salt,
     salted,
     hash: head,
@@ -349,7 +352,7 @@ function checkAgainstCase(
       ? roleFaults(state, current(replaced, state.programme), role)
       : []),
   ];
-  if (foreign.length > 0) throw faulty(foreign);
+  throwIfAny(foreign);
   checkIntent(state, entry);
   const judged = judgeDecision(state, entry, day);
   if (judged.outcome === 'refused') throw faulty(judged.faults);
@@ -391,6 +394,5 @@ function checkIntent(state: CaseState, entry: AnyEntry): void {
         },
       );
   }
-  const faults = intentFaults(state, entry);
-  if (faults.length > 0) throw faulty(faults);
+  throwIfAny(intentFaults(state, entry));
 }

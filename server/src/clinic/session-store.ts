@@ -2,7 +2,7 @@ import { Store, type Session, type SessionData } from 'express-session';
 import type { Request } from 'express';
 import { LRUCache } from 'lru-cache';
 import { LessThan, MoreThan, type DataSource, type EntityManager } from 'typeorm';
-import { machineUserEntity, sessionEntity, type User } from '../database/entities';
+import { machineUserEntity, sessionEntity } from '../database/entities';
 import type { SignedIn } from '../route';
 
 /** A session that is not used ends after this; one in use ends a day's work after the sign-in. */
@@ -56,7 +56,7 @@ export interface Proof {
 export async function beginSession(
   manager: EntityManager,
   req: Request,
-  user: Pick<User, 'id'> & SignedIn,
+  user: SignedIn,
   proof: Proof,
   begun: { machine: string; began: number; now: Date; before: string; takesOver: boolean },
 ): Promise<boolean> {

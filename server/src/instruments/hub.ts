@@ -31,11 +31,8 @@ export interface Stream {
 /** Which bench a device is read at: that of a session, and of whom. */
 export interface Claim {
   session: string;
-  user: string;
   /** the user's, as the other bench is told it */
   name: string;
-  /** in milliseconds since 1970 */
-  since: number;
 }
 
 /** A device stays a bench's for so long after its last stream: from one field to the next, and over a glance elsewhere. */
@@ -98,7 +95,7 @@ export class InstrumentHub {
    * @param take it over, if another bench has it
    * @returns the claim of the other bench, when it keeps the device
    */
-  claim(instrument: string, bench: Omit<Claim, 'since'>, take: boolean): Claim | undefined {
+  claim(instrument: string, bench: Claim, take: boolean): Claim | undefined {
     const now = Date.now();
     const held = this.#claims.get(instrument);
     const isOthers = held !== undefined && held.session !== bench.session;
@@ -106,8 +103,7 @@ export class InstrumentHub {
       isOthers && (held.until > now || [...this.#streams].some(({ session }) => session === held.session));
     if (isInUse && !take) return held;
     if (isInUse) this.#events.emit('taken', { instrument, from: held.session, by: bench.name });
-    if (held?.session !== bench.session)
-      this.#claims.set(instrument, { ...bench, since: now, until: now + claimLasts });
+    if (held?.session !== bench.session) this.#claims.set(instrument, { ...bench, until: now + claimLasts });
     return undefined;
   }
 

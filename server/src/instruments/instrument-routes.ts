@@ -223,7 +223,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         // a real device is one bench's: another one is told whose, and may take it over
         const take = textOf(req.query.take, 'take', 80);
         for (const { id, name } of real) {
-          const other = hub.claim(id, { session, user: user.id, name: user.name }, take === id);
+          const other = hub.claim(id, { session, name: user.name }, take === id);
           if (other) send(res, 'held', { instrument: id, name, by: other.name });
         }
         const unwatch = hub.onTaken(session, (instrument, by) => {

@@ -2,6 +2,7 @@ import { array, boolean, mixed, number, object, string, type InferType } from 'y
 import { languages, roles } from '../access';
 import { regionNames, sides } from '../anatomy';
 import type { ChartChange } from '../exchange';
+import type { FindingAhead } from '../findings';
 import {
   closingReasons,
   visitPurposes,
@@ -147,6 +148,8 @@ const summary = object({
   lastDay: textOrNone(),
   labels: listOf<FittedLabel>(),
   ribbon: kept<Ribbon>(),
+  /** the most urgent thing found in it, for those who may read it */
+  finding: mixed<NonNullable<FindingAhead['found']>>().nullable().defined(),
 });
 export type CaseSummary = InferType<typeof summary>;
 

@@ -26,7 +26,7 @@ export const signatureDecision: ComputedDecision<Signable, Signature> = {
     narrowerChecks(checking)
       .filter((check) => !narrower.includes(check))
       .flatMap((check) => faultAt('body.narrower', `must acknowledge ${check}: narrower than ordered`)),
-  again: (state, { note, shown, narrower }) => {
+  again: (state, { note, shown, narrower, inSpite }) => {
     const signature = decideSignature(state);
     return (
       signature && {
@@ -34,6 +34,7 @@ export const signatureDecision: ComputedDecision<Signable, Signature> = {
         ...(note === undefined ? {} : { note }),
         ...(shown === undefined ? {} : { shown }),
         ...(narrower === undefined ? {} : { narrower }),
+        ...(inSpite === undefined ? {} : { inSpite }),
       }
     );
   },

@@ -43,8 +43,20 @@ export const checkSigned = {
         .of(oneOf(...shownThings).required())
         .max(shownThings.length)
         .strict(),
+      /** what was missing and may be signed over, each by its finding, and why it was */
+      inSpite: body({
+        of: array()
+          .of(body({ kind: name().required(), about: name() }))
+          .min(1)
+          .max(60)
+          .strict()
+          .required(),
+        reason: text(400).min(3).required(),
+      })
+        .default(undefined)
+        .optional(),
     }),
   }),
-  v: 2,
-  upcasters: [(withoutShown: object) => withoutShown],
+  v: 3,
+  upcasters: [(withoutShown: object) => withoutShown, (withoutGaps: object) => withoutGaps],
 };

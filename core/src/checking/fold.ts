@@ -36,6 +36,8 @@ export interface CheckingState {
     reference?: number;
     seen?: boolean;
     entry?: string;
+    /** an answer of before the stops or the order were changed: it is asked again */
+    before?: { entry: string; value?: number };
   }[];
   result: 'open' | 'pass' | 'fail';
   /** checks that are looked at once more when it has been worn a while: on which day, until which instant */
@@ -45,6 +47,9 @@ export interface CheckingState {
   signed: Decided<BodyIn<typeof checkSigned> & { by: string; at: string }> | undefined;
   inputs: string[];
 }
+
+const isAtStop = (check: FitCheck): check is Extract<FitCheck, { kind: 'angle-at-stop' }> =>
+  check.kind === 'angle-at-stop';
 
 /**
  * The checks of the brace as it is on: a new donning asks for all of them again, other stops for the angles
@@ -62,17 +67,29 @@ export function foldChecking(
   const begun = record.last(donningBegun);
   const all = ofBrace.filter((check) => applies(check, facts)).flatMap(atEachMoment);
   const everMade = record.of(settingMade);
-  /** by check, the last time something was set that asks for it again */
+  /** by check, the last time something was set that asks for it again: of an angle at a stop, the stops */
   const reopened = new Map(
-    all.map(({ id }) => [
-      id,
+    all.map((check) => [
+      check.id,
       everMade.findLast(({ body }) =>
-        settings.some((one) => one.id === body.setting && one.reopens?.includes(id)),
+        settings.some(
+          (one) =>
+            one.id === body.setting &&
+            (one.reopens?.includes(check.id) || (one.kind === 'stops' && isAtStop(check))),
+        ),
       ),
     ]),
   );
   const answered = record.of(checkRecorded);
   const orders = record.of(orderGiven);
+  const written = record.all.at(-1);
+  /** An angle at a stop that was read under an order that let the joint move otherwise is read again. */
+  const isOfEarlierOrder = (check: FitCheck, entry: Answer): boolean => {
+    const order = orders.at(-1);
+    if (!isAtStop(check) || !order || !written || record.isAfter(entry, order)) return false;
+    const now = windowOn(order.body, record.dayIn(written), limited)?.window ?? {};
+    return now[check.stop] !== windowAt(entry)[check.stop];
+  };
   /** The window a check is judged by: that of the order it was made under, on its day. */
   const windowAt = (entry: Answer | undefined): MotionWindow => {
     const order = entry ? orders.findLast((given) => record.isAfter(entry, given)) : orders.at(-1);
@@ -108,15 +125,19 @@ export function foldChecking(
     ({ id, moment }: FitCheck) =>
     ({ body }: Answer) =>
       body.check === id && body.moment === moment?.is;
-  const checks = all.map((check) =>
-    judgedBy(
-      check,
-      answered.findLast(
-        (one) =>
-          isOf(check)(one) && record.isAfter(one, begun) && record.isAfter(one, reopened.get(check.id)),
-      ),
-    ),
-  );
+  const checks = all.map((check) => {
+    const last = answered.findLast((one) => isOf(check)(one) && record.isAfter(one, begun));
+    const holds =
+      last !== undefined && record.isAfter(last, reopened.get(check.id)) && !isOfEarlierOrder(check, last);
+    const judged = judgedBy(check, holds ? last : undefined);
+    // what was read before the change is shown, and asked again
+    return last && !holds && judged.judged.state === 'open'
+      ? {
+          ...judged,
+          before: { entry: last.id, ...(last.body.value === undefined ? {} : { value: last.body.value }) },
+        }
+      : judged;
+  });
   // what was not safe stays so until it is found right: a new donning or other stops only ask for it again
   const lastFound = all.map((check) => judgedBy(check, answered.findLast(isOf(check))));
   const result = checkingResult(checks);

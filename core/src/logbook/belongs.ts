@@ -1,8 +1,8 @@
-import type { Role } from '../access';
+import { may, type Role } from '../access';
 import { foreignAnswer, nothingToSign } from '../checking';
 import { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from '../measuring';
 import { checksOf, operationsOf, partsOf, stepsOf } from '../programmes';
-import type { EntryFault } from '../record';
+import { faultAt, type EntryFault } from '../record';
 import { foreignFindings, foreignLimbs } from '../screening';
 import {
   foreignCorrection,
@@ -86,6 +86,10 @@ export const roleFaults = (
       return settingRoleFaults(programme.settings, made, entry.body, role);
     case 'set.turned':
       return turnRoleFaults(programme.settings, entry.body, role);
+    case 'check.signed':
+      return entry.body.inSpite && !may(role, 'screening.override')
+        ? faultAt('body.inSpite', `is an orthotist’s to decide: the role ${role} signs only where nothing is missing`)
+        : [];
     default:
       return [];
   }

@@ -124,6 +124,7 @@ function foldReadable(
     case: opened.case,
     person: opened.body.person,
     side,
+    zone,
     opened: record.dayIn(opened),
     seq: recorded.at(-1)?.seq ?? 0,
     programmePin: pins.programme,

@@ -32,6 +32,8 @@ export interface CaseState {
   case: string;
   person: string;
   side: Side;
+  /** the clinic's: decides which day an instant was */
+  zone: string;
   opened: ClinicDay;
   seq: number;
   programmePin: Pin;

@@ -36,6 +36,7 @@ export const ankleStabiliser: Programme = {
       part: 'shell-outer',
       at: { from: 'malleoli', face: 'lateral' },
       must: true,
+      tellsSide: true,
     },
   ],
   parts: [

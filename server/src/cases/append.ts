@@ -35,6 +35,7 @@ import {
 } from '@estribo/core/programmes';
 import { regions, pairedSides } from '@estribo/core/anatomy';
 import { isReading, ownRepeatability, pairsNeeded, protocolOf } from '@estribo/core/measuring';
+import { withheldFaults } from '@estribo/core/findings';
 import type { EntryFault } from '@estribo/core/record';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
@@ -356,6 +357,7 @@ function checkAgainstCase(
   checkIntent(state, entry);
   const judged = judgeDecision(state, entry, day);
   if (judged.outcome === 'refused') throw faulty(judged.faults);
+  throwIfAny(withheldFaults(state, entry, day));
   return judged.outcome === 'otherwise' ? judged.computed : undefined;
 }
 

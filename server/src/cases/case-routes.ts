@@ -86,7 +86,7 @@ export function caseRoutes(context: Context): Route[] {
           .createQueryBuilder('summary')
           // what has nothing due stays for a while after the last work on it, and no longer
           .where(
-            '(summary.firstVisit IS NOT NULL OR (summary.closed IS NULL AND summary.lastDay >= :since))',
+            '(summary.firstVisit IS NOT NULL OR (summary.closed IS NULL AND (summary.urgent = 1 OR summary.lastDay >= :since)))',
             { since: addDays(today(), -staysFor) },
           );
         if (region) query.andWhere('summary.region = :region', { region });
@@ -96,7 +96,8 @@ export function caseRoutes(context: Context): Route[] {
             stages: ['', ...stages.filter((stage) => may(role, stagePermission[stage]))],
           });
         const rows = await query
-          .orderBy('summary.firstVisit IS NULL', 'ASC')
+          .orderBy('summary.urgent', 'DESC')
+          .addOrderBy('summary.firstVisit IS NULL', 'ASC')
           .addOrderBy('summary.firstVisit', 'ASC')
           .addOrderBy('summary.case', 'ASC')
           .skip(skip)

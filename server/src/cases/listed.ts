@@ -15,15 +15,17 @@ export const ribbonFrom = (today: ClinicDay): ClinicDay => addDays(today, -daysB
  * @param unread ids of those who may not read the record
  */
 export function listedSummary(
-  { personKey: _key, seq: _seq, engine: _engine, ...row }: Summary,
+  { personKey: _key, seq: _seq, engine: _engine, urgent: _urgent, findings, ...row }: Summary,
   role: Role,
   today: ClinicDay,
   unread: ReadonlySet<string>,
 ) {
   const ribbon = shownRibbon(row.ribbon, today);
-  if (may(role, 'record.read')) return { ...row, ribbon, blocked: row.blockedBy !== null };
+  const finding = findings.findLast(({ from }) => from <= today)?.found ?? findings[0]?.found ?? null;
+  if (may(role, 'record.read')) return { ...row, ribbon, finding, blocked: row.blockedBy !== null };
   return {
     ...row,
+    finding: null,
     stage: null,
     blocked: false,
     blockedBy: null,

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { findingsAhead, isUrgent } from '@estribo/core/findings';
 import { caseRibbon, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
 import type { EntityManager } from 'typeorm';
 import { pairsOf } from '@estribo/core/measuring';
@@ -6,7 +7,7 @@ import { pairEntity, summaryEntity, type PairRow, type Person, type Summary } fr
 import { writeCaseWords } from '../people/search-words';
 
 /** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
-export const summaryVersion = 10;
+export const summaryVersion = 11;
 
 /**
  * The row that lists show of a case, computed from its state.
@@ -17,6 +18,7 @@ export function summaryOf(
   { id: person, familyFirst: personKey }: Pick<Person, 'id' | 'familyFirst'>,
 ): Summary {
   const ribbon = caseRibbon(state);
+  const findings = findingsAhead(state);
   return {
     case: state.case,
     person,
@@ -31,6 +33,8 @@ export function summaryOf(
     size: state.sizing.chosen?.decided.size ?? null,
     firstVisit: firstVisit(ribbon) ?? null,
     ribbon,
+    urgent: isUrgent(findings[0]?.found ?? null),
+    findings,
     keeper: state.keeping.keeper,
     closed: state.keeping.closed?.because ?? null,
     lastDay: state.keeping.lastDay,

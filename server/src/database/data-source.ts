@@ -9,6 +9,7 @@ import { PhaseTemplates1764000000005 } from './migrations/0005-phase-templates';
 import { ClinicNumbers1764000000006 } from './migrations/0006-clinic-numbers';
 import { PeopleAndVisits1764000000007 } from './migrations/0007-people-and-visits';
 import { SessionsAndKeeping1764000000008 } from './migrations/0008-sessions-and-keeping';
+import { FindingsFirst1764000000009 } from './migrations/0009-findings-first';
 
 const migrations = [
   TheRecord1764000000001,
@@ -19,6 +20,7 @@ const migrations = [
   ClinicNumbers1764000000006,
   PeopleAndVisits1764000000007,
   SessionsAndKeeping1764000000008,
+  FindingsFirst1764000000009,
 ];
 
 /** A row that another transaction holds is waited for no longer than this, in seconds. */

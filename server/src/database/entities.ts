@@ -2,6 +2,7 @@ import { EntitySchema } from 'typeorm';
 import type { Language, Role } from '@estribo/core/access';
 import type { Region } from '@estribo/core/anatomy';
 import type { ClinicDay } from '@estribo/core/calendar';
+import type { FindingAhead } from '@estribo/core/findings';
 import type { ClosingReason, FittedLabel, Ribbon, VisitPurpose } from '@estribo/core/logbook';
 import type { Stage } from '@estribo/core/record';
 import type { ClinicWearRule } from '@estribo/core/wearing';
@@ -465,6 +466,10 @@ export interface Summary {
   /** the next day the patient comes in */
   firstVisit: ClinicDay | null;
   ribbon: Ribbon;
+  /** something found in it may not wait */
+  urgent: boolean;
+  /** the most urgent thing found in it, from each day on */
+  findings: FindingAhead[];
   /** who has the case in hand */
   keeper: string;
   /** why it is closed */
@@ -492,6 +497,8 @@ export const summaryEntity = new EntitySchema<Summary>({
     size: { type: 'varchar', length: 20, nullable: true },
     firstVisit: { type: 'date', nullable: true },
     ribbon: { type: 'json' },
+    urgent: { type: 'boolean' },
+    findings: { type: 'json' },
     keeper: uuid,
     closed: { type: 'varchar', length: 12, nullable: true },
     lastDay: { type: 'date' },
@@ -501,6 +508,7 @@ export const summaryEntity = new EntitySchema<Summary>({
   },
   indices: [
     { name: 'summary_first_visit', columns: ['firstVisit', 'case'] },
+    { name: 'summary_urgent', columns: ['urgent', 'firstVisit', 'case'] },
     { name: 'summary_person', columns: ['person'] },
     { name: 'summary_person_key', columns: ['personKey', 'case'] },
     { name: 'summary_model_name', columns: ['modelName', 'case'] },

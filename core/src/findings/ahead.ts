@@ -1,0 +1,47 @@
+import { addDays, phaseSpans, type ClinicDay } from '../calendar';
+import type { CaseState } from '../logbook';
+import type { CaseFinding } from './finding';
+import { findingsOf } from './findings-of';
+
+/** The most urgent finding of a case from a day on; none where nothing is to be resolved. */
+export interface FindingAhead {
+  from: ClinicDay;
+  found: Pick<CaseFinding, 'kind' | 'about' | 'level' | 'stage' | 'day'> | null;
+}
+
+/** As many phases as an order may have, with its first day and the day after its last. */
+const most = 24;
+
+/**
+ * What lists show of a case: its most urgent finding on the day it was written to last, and on each day ahead on which a phase
+ * begins or the order ends. Of a closed case nothing is found.
+ */
+export function findingsAhead(state: CaseState): FindingAhead[] {
+  const { lastDay, closed } = state.keeping;
+  if (closed) return [];
+  const order = state.order?.order;
+  const ahead = order
+    ? [
+        ...phaseSpans(order.dayZero, order.phases).map(({ from }) => from),
+        ...(order.until === undefined ? [] : [addDays(order.until, 1)]),
+      ].filter((day) => day > lastDay)
+    : [];
+  const days = [lastDay, ...[...new Set(ahead)].sort((a, b) => a.localeCompare(b))].slice(0, most);
+  return days.map((from) => ({ from, found: shown(findingsOf(state, from)[0]) }));
+}
+
+/** What is only left to do in the course of the work is no news. */
+const shown = (one: CaseFinding | undefined): FindingAhead['found'] =>
+  one === undefined || one.level === 'note'
+    ? null
+    : {
+        kind: one.kind,
+        level: one.level,
+        stage: one.stage,
+        ...(one.about === undefined ? {} : { about: one.about }),
+        ...(one.day === undefined ? {} : { day: one.day }),
+      };
+
+/** Whether something of it may not wait. */
+export const isUrgent = (one: FindingAhead['found']): boolean =>
+  one?.level === 'emergency' || one?.level === 'today';

@@ -1,0 +1,66 @@
+import { dayOf, type ClinicDay } from '../calendar';
+import type { CaseState } from '../logbook';
+import { stages } from '../record';
+import { findingLevels, type CaseFinding, type FindingRule, type Judging } from './finding';
+import { againstOrder } from './kinds/against-order';
+import { danger } from './kinds/danger';
+import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
+import { otherSide } from './kinds/other-side';
+import { donnedBefore, signed } from './kinds/signed';
+import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
+
+/** Every kind of finding. A new one is one more file here. */
+const rules: readonly FindingRule[] = [
+  danger,
+  againstOrder,
+  otherSide,
+  notLooked,
+  noOrder,
+  noSize,
+  notSet,
+  workOpen,
+  notDonned,
+  notFelt,
+  donnedBefore,
+  signed,
+  orderEnded,
+  planBeforeOrder,
+  noLabel,
+];
+
+const urgency = ({ level, stage }: CaseFinding): number =>
+  findingLevels.indexOf(level) * stages.length + stages.indexOf(stage);
+
+/**
+ * What is missing, no longer holds or is dangerous in a case on a day: the most urgent first, then in the order of the work.
+ * Pure: the same state and day always give the same findings.
+ */
+export function findingsOf(state: CaseState, day: ClinicDay): CaseFinding[] {
+  const judging = judgingOf(state, day);
+  return rules
+    .flatMap((rule) => rule(judging))
+    .map((found, i) => ({ found, i }))
+    .sort((a, b) => urgency(a.found) - urgency(b.found) || a.i - b.i)
+    .map(({ found }) => found);
+}
+
+function judgingOf(state: CaseState, day: ClinicDay): Judging {
+  const lines = new Map(state.lines.map((line) => [line.entry.id, line]));
+  const rootOf = (id: string): string => {
+    const parent = lines.get(id)?.entry.replaces;
+    return parent !== undefined && lines.has(parent) ? rootOf(parent) : id;
+  };
+  const seqOf = (id: string | undefined) => (id === undefined ? 0 : (lines.get(id)?.entry.seq ?? 0));
+  const alive = state.lines.filter(({ status }) => status === 'live' || status === 'conflict');
+  const dayIn = ({ observedAt }: { observedAt: string }) => dayOf(observedAt, state.zone);
+  return {
+    state,
+    day,
+    writtenAt: seqOf,
+    beganAt: (id) => (id === undefined ? 0 : seqOf(rootOf(id))),
+    heldBy: (id) => alive.find(({ entry }) => rootOf(entry.id) === rootOf(id))?.entry.id,
+    live: (...kinds) => alive.flatMap(({ entry }) => (kinds.includes(entry.kind) ? [entry] : [])),
+    dayIn,
+    dayOf: (id) => dayIn(lines.get(id)!.entry),
+  };
+}

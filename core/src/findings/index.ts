@@ -1,0 +1,6 @@
+export { findingLevels, type CaseFinding, type FindingLevel, type Told, type Withheld } from './finding';
+export { findingsAhead, isUrgent, type FindingAhead } from './ahead';
+export { findingsOf } from './findings-of';
+export { stagesWith } from './stages-with';
+export { toldOfOrder } from './told';
+export { isSame, withheldFaults, withholding, type SignedOver } from './withheld';

@@ -88,7 +88,10 @@ export const roleFaults = (
       return turnRoleFaults(programme.settings, entry.body, role);
     case 'check.signed':
       return entry.body.inSpite && !may(role, 'screening.override')
-        ? faultAt('body.inSpite', `is an orthotist’s to decide: the role ${role} signs only where nothing is missing`)
+        ? faultAt(
+            'body.inSpite',
+            `is an orthotist’s to decide: the role ${role} signs only where nothing is missing`,
+          )
         : [];
     default:
       return [];

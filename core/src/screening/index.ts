@@ -14,6 +14,7 @@ export {
 } from './screening';
 export { findings } from './findings';
 export {
+  allFull,
   degreesOfFunction,
   judgeLimbs,
   limbFunctions,

@@ -11,6 +11,11 @@ export type LimbFunction = (typeof limbFunctions)[number];
 
 export type LimbsFelt = Record<Limb, Record<LimbFunction, DegreeOfFunction>>;
 
+/** Full movement and sensation in both arms and both legs. */
+export const allFull: LimbsFelt = Object.fromEntries(
+  limbs.map((limb) => [limb, { movement: 'full', sensation: 'full' }]),
+) as unknown as LimbsFelt;
+
 /** Movement and sensation in arms and legs, noted before a trunk or neck brace goes on or after it is on. */
 export interface LimbsNote {
   moment: 'before' | 'after';

@@ -1,7 +1,7 @@
 import { applies, chosenOf, type KnownFacts } from '../brace';
 import type { Newtons } from '../quantity';
 import type { LiveRecord } from '../record';
-import { limbsNoted } from '../screening';
+import { allFull, limbsNoted, lossesSince, screenOverridden } from '../screening';
 import { donningBegun, strapDone, strapLost, strapTension } from './entries';
 import { runSequence, type Needed, type RunnerState, type Running, type Sequence } from './sequence';
 
@@ -20,7 +20,7 @@ export type StrappingState = RunnerState & {
   waits: Needed[];
   /** the list moves somebody who may not move alone, and nobody has said that the facility's policy is known */
   asksPolicy: boolean;
-  /** movement or feeling was lost at a step, and has not been noted anew since */
+  /** movement or sensation was lost at a step, and no record since shows it back */
   lost: { entry: string; step: string } | undefined;
   /** what each strap pulls with, as it was last measured since the brace went on anew */
   tensions: Record<string, Newtons>;
@@ -56,7 +56,16 @@ export function foldStrapping(
   const lists = all.filter((one) => applies(one, facts));
   const list = lists.find(({ id }) => id === begun?.body.list) ?? chosenOf(lists, facts);
   const loss = record.last(strapLost);
-  const noted = record.last(limbsNoted);
+  const notes = record.of(limbsNoted);
+  const before = notes.findLast(({ body }) => body.moment === 'before')?.body.limbs ?? allFull;
+  const last = notes.at(-1);
+  // a loss is cleared by a record that shows no less than before, or by the orthotist who overrides it with a reason
+  const isCleared =
+    loss === undefined ||
+    (last !== undefined && record.isAfter(last, loss) && lossesSince(before, last.body.limbs).length === 0) ||
+    record
+      .of(screenOverridden)
+      .some((one) => one.body.finding === 'new-weakness-or-numbness' && record.isAfter(one, loss));
   const tensions = record
     .of(strapTension)
     .filter((entry) => record.isAfter(entry, begun))
@@ -74,8 +83,7 @@ export function foldStrapping(
     waits: list ? missing(list, facts) : missingInAll(lists, facts),
     // what went on before anybody asked stays on
     asksPolicy: list?.handling !== undefined && begun?.body.policy !== true && done.length === 0,
-    lost:
-      loss && !(noted && record.isAfter(noted, loss)) ? { entry: loss.id, step: loss.body.step } : undefined,
+    lost: isCleared ? undefined : { entry: loss.id, step: loss.body.step },
     tensions: Object.fromEntries(tensions),
   };
 }

@@ -234,19 +234,20 @@ export function fittingKit(
       const fitted = (await state()).setting.fitted?.medial;
       for (const { check } of (await state()).checking.checks) {
         const given = values[check.id];
-        if (check.kind === 'distance')
-          await write('check.recorded', 'check', {
+        const found = (answer: Omit<BodyOf<'check.recorded'>, 'check' | 'moment'>) =>
+          write('check.recorded', 'check', {
             check: check.id,
-            value: given ?? (check.from + check.to) / 2,
+            ...(check.moment ? { moment: check.moment.is } : {}),
+            ...answer,
           });
-        if (check.kind === 'seen') await write('check.recorded', 'check', { check: check.id, seen: true });
-        if (check.kind === 'proximal-to')
-          await write('check.recorded', 'check', { check: check.id, value: 110, reference: 135 });
+        if (check.kind === 'distance') await found({ value: given ?? (check.from + check.to) / 2 });
+        if (check.kind === 'seen') await found({ seen: true });
+        if (check.kind === 'proximal-to') await found({ value: 110, reference: 135 });
+        if (check.kind === 'alike') await found({ value: 118, reference: 119 });
+        if (check.kind === 'quantity') await found({ value: given ?? Math.min(1.5, check.most ?? 1.5) });
+        if (check.kind === 'fingers') await found({ value: check.least });
         if (check.kind === 'angle-at-stop' && fitted && fitted[check.stop] !== null)
-          await write('check.recorded', 'check', {
-            check: check.id,
-            value: given ?? fitted[check.stop]! + (check.stop === 'extension' ? 1 : -2),
-          });
+          await found({ value: given ?? fitted[check.stop]! + (check.stop === 'extension' ? 1 : -2) });
       }
       const checked = await state();
       const narrower = narrowerChecks(checked.checking);
@@ -514,6 +515,8 @@ export const demoCases: readonly DemoCase[] = [
       await kit.pair('knee-lock', 0);
       await kit.pair('upright-length', 462);
       await kit.pair('strap-carriers', 5);
+      await kit.strap();
+      await kit.check();
       await asOrdered(kit, day);
       await kit.teach();
       for (const [days, girth, pain] of [
@@ -756,6 +759,8 @@ export const demoCases: readonly DemoCase[] = [
       await turn('upper', 1, 'strap');
       await turn('lower', 1, 'strap');
       await felt('gentle', 5, 'strap');
+      await kit.strap();
+      await kit.check();
       await kit.writer.write('wear.planned', 'wear', {
         kind: 'growing',
         from: kit.day(-28),

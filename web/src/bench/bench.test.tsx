@@ -27,6 +27,7 @@ const summary = (personName: string, change: Partial<CaseSummary> = {}): CaseSum
   lastDay: '2026-11-20',
   labels: [],
   ribbon: { worn: [], buckles: [] },
+  finding: null,
   ...change,
 });
 

@@ -1,4 +1,6 @@
 import { addDays, daysBetween, daysFrom } from '@estribo/core/calendar';
+import { isUrgent } from '@estribo/core/findings';
+import { programmes } from '@estribo/core/programmes';
 import { staysDue, type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
 import { useRef, useState } from 'react';
@@ -10,6 +12,7 @@ import { useUser, useZone } from '../api/clinic';
 import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { formatDay, formatShortWeekday, formatStops } from '../parts/format';
+import { formatFindingTitle } from '../findings/format-finding';
 import { toldApart } from '../people/person-words';
 import { plannedVisit } from '../visits/planned-visit';
 import { VisitDialog } from '../visits/visit-dialog';
@@ -208,8 +211,15 @@ export function sorted(cases: CaseSummary[], today: string): Row_[] {
       const next = summary.ribbon.buckles.find((buckle) => counts(buckle, today));
       return { summary, next, late: next !== undefined && staysDue(next) && next.day < today };
     })
-    .sort((a, b) => (a.next?.day ?? '9').localeCompare(b.next?.day ?? '9'));
+    .sort(
+      (a, b) =>
+        Number(isUrgent(b.summary.finding)) - Number(isUrgent(a.summary.finding)) ||
+        (a.next?.day ?? '9').localeCompare(b.next?.day ?? '9'),
+    );
 }
+
+/** A family that ships, by its id; a clinic's own has its words in its cases alone. */
+const familyOf = (id: string) => programmes.find((one) => one.id === id);
 
 /** days that the stops' words take on the ribbon where it is narrowest, and how far a buckle reaches to each side */
 const words = 3;
@@ -289,11 +299,13 @@ function BenchRow({
     ? summary.blockedBy
       ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
       : t('bench.blockedUnnamed')
-    : next
-      ? `${what(next, zone)}${when(next.day, today)}`
-      : summary.stage
-        ? t('bench.nothingPlanned', { stage: named('stages', summary.stage) })
-        : t('visits.noneYet');
+    : isUrgent(summary.finding)
+      ? formatFindingTitle(familyOf(summary.programme), summary.finding!)
+      : next
+        ? `${what(next, zone)}${when(next.day, today)}`
+        : summary.stage
+          ? t('bench.nothingPlanned', { stage: named('stages', summary.stage) })
+          : t('visits.noneYet');
   // of buckles on one day the visit stands in front: one place, one touch
   const shown = new Map<string, Buckle[]>();
   for (const buckle of summary.ribbon.buckles) {
@@ -307,7 +319,10 @@ function BenchRow({
     <>
       <Who>
         {mayOpen ? (
-          <Link to={`/cases/${summary.case}/${summary.stage}`} title={apart}>
+          <Link
+            to={`/cases/${summary.case}/${isUrgent(summary.finding) ? summary.finding!.stage : summary.stage}`}
+            title={apart}
+          >
             {summary.personName}
           </Link>
         ) : (
@@ -320,7 +335,7 @@ function BenchRow({
         </p>
       </Who>
       <Lane $today={todayAt}>
-        <Said $tone={summary.blocked ? 'late' : tone}>{said}</Said>
+        <Said $tone={summary.blocked || isUrgent(summary.finding) ? 'late' : tone}>{said}</Said>
         <Webbing aria-hidden />
         {summary.ribbon.worn.map((span) => {
           const [start, end] = [

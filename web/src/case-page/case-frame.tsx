@@ -1,5 +1,6 @@
 import { buildOf, otherSide, type BodyReadings } from '@estribo/core/anatomy';
-import { caseRibbon, firstVisit, stillNeeded, type CaseState } from '@estribo/core/logbook';
+import { findingsOf, stagesWith } from '@estribo/core/findings';
+import { caseRibbon, firstVisit, stillNeeded, type CaseState, type StageState } from '@estribo/core/logbook';
 import { bodyReadings, mirroredReadings } from '@estribo/core/measuring';
 import { daysBetween } from '@estribo/core/calendar';
 import { limitedMotion } from '@estribo/core/programmes';
@@ -43,6 +44,7 @@ import { Calls } from '../case/calls';
 import { formatInForce } from '../screening/print-order';
 import { CaseKeeping, KeptInMind, Siblings } from './case-keeping';
 import { Rail } from './rail';
+import { Findings } from '../findings/findings';
 import { RecordStrip } from './record-strip';
 import { NewerVersion } from './newer-version';
 import { StageHelp } from './stage-help';
@@ -270,9 +272,11 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
     (kind, at, body, options) => writeEntry({ state, user, zone }, kind, at, body, options),
     [state, user, zone],
   );
+  const findings = useMemo(() => findingsOf(state, today), [state, today]);
+  const stagesNow = useMemo(() => stagesWith(state, findings), [state, findings]);
   const work = useMemo<CaseWork>(
-    () => ({ state, user, today, zone, unit, stature, born, write }),
-    [state, user, today, zone, unit, stature, born, write],
+    () => ({ state, findings, user, today, zone, unit, stature, born, write }),
+    [state, findings, user, today, zone, unit, stature, born, write],
   );
   const selection = useMemo(() => ({ selected, select }), [selected, select]);
 
@@ -325,7 +329,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
             <Frame>
               <CaseHead state={state} stage={stage} who={who} today={today} due={due} />
               <div style={{ gridArea: 'rail', minHeight: 0, display: 'grid' }}>
-                <Rail caseId={state.case} current={stage} states={state.stages} />
+                <Rail caseId={state.case} current={stage} states={stagesNow} />
               </div>
               <FigurePlace>
                 <BodyFigure
@@ -378,6 +382,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                   {(stage === 'screen' || stage === 'measure') && <TakenOver state={state} now={now} />}
                   <Calls />
                   {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
+                  <Findings stage={stage} />
                   {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
                   <Suspense fallback={<Loading away={false} />}>
                     {state.stages[stage].status === 'not-covered' ? (
@@ -389,7 +394,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                     ) : (
                       screen
                     )}
-                    <OnToNext state={state} stage={stage} />
+                    <OnToNext caseId={state.case} states={stagesNow} stage={stage} />
                   </Suspense>
                 </Stack>
               </Work>
@@ -409,7 +414,8 @@ function StoppedBy({ state, stage }: { state: CaseState; stage: Stage }) {
     return blocking.map(({ finding, entry, note }) => (
       <Blocking key={finding} finding={finding} of={entry} note={note} />
     ));
-  if (waits.length === 0 || state.stages[stage].status === 'not-covered') return null;
+  // before Check the findings say what is missing, and more of it
+  if (waits.length === 0 || stage === 'check' || state.stages[stage].status === 'not-covered') return null;
   return (
     <Notice tone="caution">
       {t('case.waitsFor', { what: waits.map((what) => t(`case.stillNeeded.${what}`)).join(', ') })}{' '}
@@ -449,17 +455,25 @@ function NothingMeasured() {
 }
 
 /** The one next action of a stage that is done: the stage after it. */
-function OnToNext({ state, stage }: { state: CaseState; stage: Stage }) {
+function OnToNext({
+  caseId,
+  states,
+  stage,
+}: {
+  caseId: string;
+  states: Record<Stage, StageState>;
+  stage: Stage;
+}) {
   const navigate = useNavigate();
-  const covered = stages.filter((name) => !['not-covered', 'not-needed'].includes(state.stages[name].status));
+  const covered = stages.filter((name) => !['not-covered', 'not-needed'].includes(states[name].status));
   const next = covered.find((name) => stages.indexOf(name) > stages.indexOf(stage));
-  if (!next || !['done', 'not-covered', 'not-needed'].includes(state.stages[stage].status)) return null;
+  if (!next || !['done', 'not-covered', 'not-needed'].includes(states[stage].status)) return null;
   return (
     <div>
       <Button
-        look={state.stages[next].status === 'open' ? 'main' : 'second'}
+        look={states[next].status === 'open' ? 'main' : 'second'}
         keycap="]"
-        onPress={() => void navigate(`/cases/${state.case}/${next}`)}
+        onPress={() => void navigate(`/cases/${caseId}/${next}`)}
       >
         {t('next.stage', { stage: named('stages', next) })}
       </Button>

@@ -1,6 +1,7 @@
 import { may } from '@estribo/core/access';
 import type { UrgentCall } from '@estribo/core/logbook';
-import { useState } from 'react';
+import type { EntryStage } from '@estribo/core/record';
+import { useState, type ReactNode } from 'react';
 import { useClinic } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { en } from '../messages/en';
@@ -46,47 +47,69 @@ function meanwhile({ about, why }: UrgentCall, trouble: 'keep-on' | 'take-off'):
 
 /** Whether the call was made: whom, and what they said. */
 export function CallMade({ call }: { call: UrgentCall }) {
-  const { state, user, write } = useWork();
   const { emergency } = useClinic();
-  const [said, say] = useDraft(`${state.case}-call-${call.about}`, { whom: '', said: '', open: false });
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
   if (call.made)
     return (
       <span>
         {t('calls.made', { whom: call.made.whom, said: call.made.said, day: formatDay(call.made.day) })}
       </span>
     );
+  return (
+    <RecordCall of={call.of} about={call.about} stage={call.stage} button={t('calls.make')}>
+      <span>
+        {t('calls.due', { day: formatDay(call.day) })}
+        {call.whom === 'physician-now' && emergency && (
+          <>
+            {' '}
+            <b>{t('calls.emergency', { number: emergency })}</b>
+          </>
+        )}
+      </span>
+    </RecordCall>
+  );
+}
+
+/**
+ * A call that is recorded: whom, and what they said.
+ * @param of the entry it is about, and what of it
+ * @param children what is said beside the button until it is opened
+ */
+export function RecordCall({
+  of,
+  about,
+  stage,
+  button,
+  children,
+}: {
+  of: string;
+  about: string;
+  stage: EntryStage;
+  button: string;
+  children?: ReactNode;
+}) {
+  const { state, user, write } = useWork();
+  const [said, say] = useDraft(`${state.case}-call-${about}`, { whom: '', said: '', open: false });
+  const [problem, setProblem] = useState<string>();
+  const [saving, save] = useSaving();
   const make = () => {
     if (said.whom.trim() === '' || said.said.trim() === '') return setProblem(t('calls.needs'));
     void save(() =>
-      write('call.made', call.stage, {
-        of: call.of,
-        about: call.about,
-        whom: said.whom.trim(),
-        said: said.said.trim(),
-      }).then(() => say({ whom: '', said: '', open: false })),
+      write('call.made', stage, { of, about, whom: said.whom.trim(), said: said.said.trim() }).then(() =>
+        say({ whom: '', said: '', open: false }),
+      ),
     );
   };
   if (!said.open)
     return (
       <Row>
-        <span>
-          {t('calls.due', { day: formatDay(call.day) })}
-          {call.whom === 'physician-now' && emergency && (
-            <>
-              {' '}
-              <b>{t('calls.emergency', { number: emergency })}</b>
-            </>
-          )}
-        </span>
+        {children}
         {may(user.role, 'checking.write') && (
-          <Button onPress={() => say({ ...said, open: true })}>{t('calls.make')}</Button>
+          <Button onPress={() => say({ ...said, open: true })}>{button}</Button>
         )}
       </Row>
     );
   return (
-    <>
+    <Stack $gap={8}>
       <Row $align="flex-start">
         <Field
           label={t('calls.whomLabel')}
@@ -107,12 +130,12 @@ export function CallMade({ call }: { call: UrgentCall }) {
       </Row>
       <Row>
         <Button look="main" onPress={make} isDisabled={saving}>
-          {t('calls.make')}
+          {button}
         </Button>
         <Button look="quiet" onPress={() => say({ whom: '', said: '', open: false })}>
           {t('common.cancel')}
         </Button>
       </Row>
-    </>
+    </Stack>
   );
 }

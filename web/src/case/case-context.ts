@@ -8,6 +8,7 @@ import {
   type CaseState,
   type KindName,
 } from '@estribo/core/logbook';
+import type { CaseFinding } from '@estribo/core/findings';
 import type { EntryStage } from '@estribo/core/record';
 import { may, type Permission } from '@estribo/core/access';
 import type { Stage } from '@estribo/core/record';
@@ -28,6 +29,8 @@ export interface WriteOptions {
 /** What every stage works with. */
 export interface CaseWork {
   state: CaseState;
+  /** what is missing, holds no longer or is dangerous today, the most urgent first */
+  findings: readonly CaseFinding[];
   user: SignedIn;
   today: string;
   zone: string;

@@ -1,5 +1,6 @@
 import { decideSize } from '@estribo/core/sizing';
 import type { Role } from '@estribo/core/access';
+import { findingsOf } from '@estribo/core/findings';
 import { foldCase, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
 import type { Finding } from '@estribo/core/screening';
@@ -90,8 +91,10 @@ export async function showStage(
   function Host() {
     const [, again] = useState(0);
     const [selected, select] = useState<string>();
+    const state = foldCase(log.entries, context)!;
     const work: CaseWork = {
-      state: foldCase(log.entries, context)!,
+      state,
+      findings: findingsOf(state, testToday),
       stature: 1700,
       born,
       user: { id: userId, name: 'Ana Bouza', role },

@@ -1,4 +1,3 @@
-import { stands } from '@estribo/core/record';
 import { limitedMotion } from '@estribo/core/programmes';
 import { isLater, type FitCheck, type Judged } from '@estribo/core/checking';
 import { partNamed } from '@estribo/core/brace';
@@ -25,7 +24,7 @@ import { LimbsFeltNote } from '../screening/limbs-felt';
 import { LookAgain } from './look-again';
 import { Signature } from './signature';
 
-const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
+const Line = styled.li<{ $state: Judged['state']; $now: boolean; $before: boolean }>`
   display: grid;
   grid-template-columns: 28px minmax(180px, 1fr) minmax(0, auto);
   gap: 6px 12px;
@@ -33,7 +32,8 @@ const Line = styled.li<{ $state: Judged['state']; $now: boolean }>`
   padding: 8px 12px;
   border: 1px solid ${({ $now }) => color($now ? 'river' : 'line')};
   border-left: 4px solid
-    ${({ $state }) => color($state === 'fail' ? 'madder' : $state === 'pass' ? 'moss' : 'line')};
+    ${({ $state, $before }) =>
+      color($state === 'fail' ? 'madder' : $state === 'pass' ? 'moss' : $before ? 'ochre' : 'line')};
   border-radius: 4px;
   background: ${color('sheet')};
   ${narrow} {
@@ -61,8 +61,11 @@ const Badge = styled.span`
   font-size: ${size.small};
 `;
 
+/** Findings that make a signature one of before. */
+const outdated = ['signed-for-earlier-order', 'signed-before-change', 'signed-otherwise'];
+
 export default function CheckStage() {
-  const { state, today, unit } = useWork();
+  const { state, findings, today, unit } = useWork();
   const { select, selected } = useSelection();
   const mayNow = useMay('check');
   const { checks, result, signed } = state.checking;
@@ -90,8 +93,8 @@ export default function CheckStage() {
         : [],
     ),
   });
-  const isSigned = signed !== undefined && stands(signed);
-  const newChecks = signed !== undefined && !isSigned;
+  // a signature of before an order, a change or other answers is shown as such, and asked for again
+  const isSigned = signed !== undefined && !findings.some(({ kind }) => outdated.includes(kind));
   const order = state.order?.order;
   const limited = limitedMotion(state.programme);
   const window = order && windowOn(order, today, limited)?.window;
@@ -103,14 +106,14 @@ export default function CheckStage() {
         <Soft>{t(state.strapping.list?.passes ? 'checking.how' : 'checking.howOnce')}</Soft>
       </Stack>
       <LookAgain />
-      {newChecks && <Notice tone="caution">{t('checking.signAgain')}</Notice>}
       {state.programme.limbs && stillNeeded(state, 'check').length === 0 && <LimbsFeltNote moment="after" />}
       {checks.length === 0 && <Notice tone="caution">{t('limbs.otherChecks')}</Notice>}
       <Stack $gap={8} as="ul">
-        {checks.map(({ check, judged, value, reference, seen, entry }, i) => (
+        {checks.map(({ check, judged, value, reference, seen, entry, before }, i) => (
           <Line
             key={keyOf(check)}
             $state={judged.state}
+            $before={before !== undefined}
             $now={selected === check.id || i === first}
             onFocus={() => select(check.id)}
           >
@@ -164,6 +167,15 @@ export default function CheckStage() {
               </Failed>
             )}
             {judged.state === 'not-reached' && <Failed>{t('checking.notReachedDo')}</Failed>}
+            {before && (
+              <Failed>
+                <p role="status">
+                  {before.value === undefined
+                    ? t('checking.beforeChange')
+                    : t('checking.beforeChangeAt', { value: formatAmount(check, before.value, unit) })}
+                </p>
+              </Failed>
+            )}
             {judged.state === 'open' && judged.why && (
               <Failed>
                 <p role="status">

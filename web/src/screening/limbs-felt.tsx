@@ -1,5 +1,6 @@
 import { may } from '@estribo/core/access';
 import {
+  allFull,
   degreesOfFunction,
   limbFunctions,
   limbs,
@@ -18,23 +19,21 @@ import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
-import { Tick } from '../parts/tick';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 
 const Limbs = styled.ul`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-  gap: 10px 18px;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 6px 18px;
   & li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 22px;
     border-top: 1px solid ${color('line')};
     padding-top: 6px;
   }
 `;
-
-const whole = Object.fromEntries(
-  limbs.map((limb) => [limb, { movement: 'full', sensation: 'full' }]),
-) as unknown as LimbsFelt;
 
 const isWhole = (felt: LimbsFelt) =>
   limbs.every((limb) => limbFunctions.every((what) => felt[limb][what] === 'full'));
@@ -53,30 +52,40 @@ export const saidOfLimbs = (felt: LimbsFelt): string =>
     )
     .join(', ');
 
-/** Movement and sensation in arms and legs, noted before a trunk or neck brace goes on or once it is on. */
-export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
+type Said = Partial<Record<Limb, Partial<Record<LimbFunction, DegreeOfFunction>>>>;
+
+/** What was said, with full for the rest: the button names it before it is recorded. */
+const withRestFull = (said: Said): LimbsFelt =>
+  Object.fromEntries(
+    limbs.map((limb) => [limb, { ...allFull[limb], ...said[limb] }]),
+  ) as unknown as LimbsFelt;
+
+/**
+ * Movement and sensation in arms and legs, recorded before a trunk or neck brace is donned or with it on. Nothing is preset: all
+ * full, or as before, is one touch that says so; less is one touch on what is less.
+ * @param since an entry that asks for it again: what was recorded before it answers nothing
+ */
+export function LimbsFeltNote({ moment, since }: { moment: 'before' | 'after'; since?: string }) {
   const { state, user, write } = useWork();
-  // what is found is noted whatever stops the fitting: a loss, and that it has come back
+  // what is found is recorded whatever stops the fitting: a loss, and that it has come back
   const mayNote = may(user.role, 'screening.write');
-  const noted = state.limbs[moment];
-  const [draft, setDraft] = useDraft(`${state.case}-limbs-${moment}`, {
-    felt: whole,
-    open: [] as Limb[],
-    note: '',
-  });
+  const placeOf = (id: string | undefined) => state.lines.findIndex(({ entry }) => entry.id === id);
+  const last = state.limbs[moment];
+  const noted = since === undefined || placeOf(last?.entry) > placeOf(since) ? last : undefined;
+  const [draft, setDraft] = useDraft(`${state.case}-limbs-said-${moment}`, { said: {} as Said, note: '' });
   const [again, setAgain] = useState(false);
   const [saving, save] = useSaving();
-  const { felt, open, note } = draft;
+  const { said, note } = draft;
   const set = (limb: Limb, what: LimbFunction, degree: DegreeOfFunction) =>
-    setDraft({ ...draft, felt: { ...felt, [limb]: { ...felt[limb], [what]: degree } } });
-  const take = () =>
+    setDraft({ ...draft, said: { ...said, [limb]: { ...said[limb], [what]: degree } } });
+  const take = (felt: LimbsFelt) =>
     void save(() =>
       write('limbs.noted', moment === 'before' ? 'screen' : 'check', {
         moment,
         limbs: felt,
         ...(note.trim() ? { note: note.trim() } : {}),
       }).then(() => {
-        setDraft({ felt: whole, open: [], note: '' });
+        setDraft({ said: {}, note: '' });
         setAgain(false);
       }),
     );
@@ -106,45 +115,34 @@ export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
         )}
       </Stack>
     );
+  const felt = withRestFull(said);
+  const isBegun = Object.keys(said).length > 0;
+  const isComplete = limbs.every((limb) => limbFunctions.every((what) => said[limb]?.[what] !== undefined));
+  // with the brace on it is held against what was recorded before it
+  const same = (moment === 'after' && state.limbs.before?.limbs) || allFull;
   return (
     <Stack $gap={10}>
       <Stack $gap={4}>
         <h2>{t(`limbs.${moment}`)}</h2>
         {moment === 'after' && <Soft>{t('limbs.afterHow')}</Soft>}
       </Stack>
-      <Row $gap={20}>
-        {limbs.map((limb) => (
-          <Tick
-            key={limb}
-            isSelected={open.includes(limb)}
-            onChange={(less) =>
-              setDraft({
-                ...draft,
-                open: less ? [...open, limb] : open.filter((one) => one !== limb),
-                felt: less ? felt : { ...felt, [limb]: whole[limb] },
-              })
-            }
-          >
-            {t('limbs.lessIn', { limb: named('limb', limb) })}
-          </Tick>
-        ))}
-      </Row>
       <Limbs>
-        {open.map((limb) => (
+        {limbs.map((limb) => (
           <li key={limb}>
             {limbFunctions.map((what) => (
               <Choice
                 key={what}
+                isDisabled={!mayNote}
                 label={`${named('limb', limb)}, ${named('limbFunction', what)}`}
                 options={degreesOfFunction.map((value) => ({ value, label: named('functionDegree', value) }))}
-                value={felt[limb][what]}
+                value={said[limb]?.[what]}
                 onChange={(value) => set(limb, what, value)}
               />
             ))}
           </li>
         ))}
       </Limbs>
-      {!isWhole(felt) && (
+      {isBegun && (
         <Field
           label={t('limbs.note')}
           value={note}
@@ -153,9 +151,26 @@ export function LimbsFeltNote({ moment }: { moment: 'before' | 'after' }) {
         />
       )}
       <Row>
-        <Button look="main" onPress={take} isDisabled={saving || !mayNote}>
-          {t(isWhole(felt) && open.length === 0 ? 'limbs.allFull' : 'limbs.take')}
-        </Button>
+        {isBegun ? (
+          <>
+            <Button
+              look={isWhole(felt) ? 'main' : 'stop'}
+              onPress={() => take(felt)}
+              isDisabled={saving || !mayNote || (isWhole(felt) && !isComplete)}
+            >
+              {isWhole(felt)
+                ? t('limbs.allFull')
+                : t(isComplete ? 'limbs.record' : 'limbs.recordRestFull', { what: saidOfLimbs(felt) })}
+            </Button>
+            <Button look="quiet" onPress={() => setDraft({ said: {}, note: '' })}>
+              {t('limbs.clear')}
+            </Button>
+          </>
+        ) : (
+          <Button look="main" onPress={() => take(same)} isDisabled={saving || !mayNote}>
+            {isWhole(same) ? t('limbs.allFull') : t('limbs.asBefore', { what: saidOfLimbs(same) })}
+          </Button>
+        )}
         {!mayNote && <Soft>{t('common.notYourRole')}</Soft>}
       </Row>
     </Stack>

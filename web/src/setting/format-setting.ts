@@ -1,7 +1,7 @@
 import type { LengthUnit } from '@estribo/core/quantity';
-import { placesOf, type Setting, type SettingMade } from '@estribo/core/setting';
+import { placesOf, type Setting, type SettingMade, type Wanted } from '@estribo/core/setting';
 import { t } from '../messages';
-import { signed } from '../parts/format';
+import { formatArc, signed } from '../parts/format';
 import { screenOf } from './kinds/all';
 
 /** A setting's number as it is said: a length with its unit, an angle with its end, a bare number of marks or strokes. */
@@ -22,4 +22,19 @@ export function formatMade(setting: Setting, made: SettingMade, unit: LengthUnit
       return value === undefined || value === null ? [] : [formatSetting(setting, value, unit)];
     })
     .join(' / ');
+}
+
+/** What the order or the size wants of a setting: one number, a range, a part in or out, a lock open. */
+export function formatWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
+  if (wanted === 'open') return t('setting.lockOpen');
+  const { from, to } = wanted;
+  // stops are wanted as a window, open where nothing limits
+  if (setting.kind === 'stops')
+    return formatArc(
+      { from: Number.isFinite(from) ? from : undefined, to: Number.isFinite(to) ? to : undefined },
+      { joint: setting.joint, plane: 'sagittal' },
+    );
+  return from === to
+    ? formatSetting(setting, from, unit)
+    : t('setting.range', { from: formatSetting(setting, from, unit), to: formatSetting(setting, to, unit) });
 }

@@ -4,15 +4,12 @@ import {
   isUnderOrder,
   judgeSetting,
   sameMade,
-  type Setting,
-  type Wanted,
   choiceOn,
   decideSetting,
   madeIn,
   wantedOn,
   type MadeSetting,
 } from '@estribo/core/setting';
-import type { LengthUnit } from '@estribo/core/quantity';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { color, narrow, size } from '../look/tokens';
@@ -28,7 +25,7 @@ import { useSaving } from '../parts/use-saving';
 import { screenOf } from './kinds/all';
 import { withUnit, type SettingStage } from './kinds/piece';
 import { Moves } from './moves';
-import { formatMade, formatSetting } from './format-setting';
+import { formatMade, formatSetting, formatWanted } from './format-setting';
 import { ToldByPatient } from './use-made';
 
 const Line = styled.li<{ $state: 'open' | 'right' | 'wrong'; $now: boolean; $wide: boolean }>`
@@ -68,14 +65,6 @@ export function SettingsWork({ only, stage = 'set' }: { only?: string; stage?: S
       ))}
     </Stack>
   );
-}
-
-function formatWanted(setting: Setting, wanted: Wanted, unit: LengthUnit): string {
-  if (wanted === 'open') return t('setting.lockOpen');
-  const { from, to } = wanted;
-  return from === to
-    ? formatSetting(setting, from, unit)
-    : t('setting.range', { from: formatSetting(setting, from, unit), to: formatSetting(setting, to, unit) });
 }
 
 function SettingLine({ one, stage }: { one: MadeSetting; stage: SettingStage }) {

@@ -64,7 +64,7 @@ export default function StrapStage() {
       {lost ? (
         <>
           <Lost />
-          {mayStrap && <LimbsFeltNote moment="after" />}
+          <LimbsFeltNote moment="after" since={lost.entry} />
         </>
       ) : lists.length === 0 ? (
         <Notice tone="stop">

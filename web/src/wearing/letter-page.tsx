@@ -1,9 +1,13 @@
+import { dayOf } from '@estribo/core/calendar';
+import { findingsOf, type CaseFinding } from '@estribo/core/findings';
 import type { CaseState } from '@estribo/core/logbook';
+import { choiceOn, isChosenFirst, sameMade } from '@estribo/core/setting';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useClinic, useStaff, useToday } from '../api/clinic';
 import { useCase } from '../case/use-case';
 import { useUnit } from '../browser/preferences';
+import { formatFinding, formatFindingTitle } from '../findings/format-finding';
 import { named, programmeTitle, t } from '../messages';
 import { checkName, injuryName, settingWords, wearLine } from '../messages/fitting';
 import { bodyPartSide } from '../parts/body-part-side';
@@ -39,6 +43,7 @@ export default function LetterPage() {
   if (!open) return <Loading away={away} />;
   const { state, person } = open;
   const order = state.order?.order;
+  const findings = findingsOf(state, today);
   return (
     <Letter>
       <Stack $gap={14}>
@@ -71,9 +76,10 @@ export default function LetterPage() {
               ].join(', ')}
               .
             </p>
-            <Fitted state={state} />
-            <AgainstOrder state={state} />
-            <Worn state={state} />
+            <Urgent state={state} findings={findings} today={today} />
+            <Fitted state={state} findings={findings} today={today} />
+            <AgainstOrder state={state} findings={findings} today={today} />
+            <Worn state={state} findings={findings} />
             <p style={{ marginTop: 24 }}>………………………………………</p>
           </>
         ) : (
@@ -84,7 +90,67 @@ export default function LetterPage() {
   );
 }
 
-function Fitted({ state }: { state: CaseState }) {
+interface OfLetter {
+  state: CaseState;
+  findings: readonly CaseFinding[];
+  today: string;
+}
+
+/** What the prescriber has to know before anything else: what is dangerous, and what is fitted against the order of today. */
+function Urgent({ state, findings, today }: OfLetter) {
+  const [unit] = useUnit();
+  const urgent = findings.filter(({ level }) => level === 'emergency' || level === 'today');
+  if (urgent.length === 0) return null;
+  return (
+    <Notice tone="stop">
+      {urgent.map((one) => {
+        const { title, detail } = formatFinding(state, one, today, unit);
+        return (
+          <p key={`${one.kind} ${one.about}`}>
+            <b>
+              {one.kind === 'exceeds-order' ? `${t('letter.notYetChanged')} ` : ''}
+              {title}.
+            </b>{' '}
+            {detail}
+            {one.told?.patient && ` ${t('letter.patientTold', { day: formatDay(one.told.patient.day) })}`}
+          </p>
+        );
+      })}
+    </Notice>
+  );
+}
+
+/** How a signature reads today: as of an earlier order, of before a change, or as it holds. */
+function formatSignature(state: CaseState, findings: readonly CaseFinding[], who: string): string {
+  const { signed } = state.checking;
+  if (!signed) return t('letter.notChecked');
+  const { result, inSpite } = signed.decided;
+  const day = formatDate(dayOf(signed.decided.at, state.zone));
+  const says = (kind: string) => findings.some((one) => one.kind === kind);
+  const how =
+    result === 'fail'
+      ? 'checkedFailed'
+      : says('signed-for-earlier-order')
+        ? 'checkedEarlier'
+        : says('signed-before-change') || says('signed-otherwise')
+          ? 'checkedBefore'
+          : inSpite
+            ? 'checkedInSpite'
+            : 'checked';
+  return [
+    t(`letter.${how}`, { who, day }),
+    inSpite
+      ? t('letter.inSpite', {
+          what: inSpite.of.map((one) => formatFindingTitle(state.programme, one)).join('; '),
+          reason: inSpite.reason,
+        })
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+function Fitted({ state, findings }: OfLetter) {
   const [unit] = useUnit();
   const staff = useStaff().data?.staff ?? [];
   const { signed, result } = state.checking;
@@ -113,12 +179,7 @@ function Fitted({ state }: { state: CaseState }) {
         </ul>
       )}
       <p>
-        {signed
-          ? t(signed.decided.result === 'pass' ? 'letter.checked' : 'letter.checkedFailed', {
-              who: staff.find(({ id }) => id === signed.decided.by)?.name ?? '',
-              day: formatDate(signed.decided.at.slice(0, 10)),
-            })
-          : t('letter.notChecked')}
+        {formatSignature(state, findings, staff.find(({ id }) => id === signed?.decided.by)?.name ?? '')}
         {result === 'fail' &&
           ` ${t('letter.fails', {
             checks: state.checking.checks
@@ -131,11 +192,28 @@ function Fitted({ state }: { state: CaseState }) {
   );
 }
 
+/** Findings that say that the order is not met. */
+const againstTheOrder = [
+  'exceeds-order',
+  'not-as-ordered',
+  'stricter-than-ordered',
+  'not-set',
+  'order-for-other-side',
+  'brace-for-other-side',
+  'order-ended',
+];
+
 /** What is lost against the order, and what this brace could not carry out. */
-function AgainstOrder({ state }: { state: CaseState }) {
+function AgainstOrder({ state, findings, today }: OfLetter) {
+  const [unit] = useUnit();
   const order = state.order!.order;
-  const lost = state.setting.made.flatMap(({ setting, chosen }) => {
-    const { extension = 0, flexion = 0 } = chosen?.decided.lost ?? {};
+  // by the order of today: what was chosen for an earlier one says nothing of it
+  const lost = state.setting.made.flatMap(({ setting, made, chosen }) => {
+    const choice = isChosenFirst(setting)
+      ? choiceOn(setting, state, today, chosen?.decided.buffer)
+      : undefined;
+    const isFitted = choice?.ok && made !== undefined && sameMade(choice.made, made);
+    const { extension = 0, flexion = 0 } = isFitted ? choice.lost : {};
     return [
       ...(extension > 0
         ? [
@@ -166,7 +244,13 @@ function AgainstOrder({ state }: { state: CaseState }) {
   const not = (order.acknowledged ?? []).map((one) =>
     t('letter.notCarriedOut', { what: formatNotCarriedOut(one) }),
   );
-  const all = [...lost, ...narrower, ...notReached, ...not];
+  const unmet = findings
+    .filter(({ kind }) => againstTheOrder.includes(kind))
+    .map((one) => {
+      const { title, detail } = formatFinding(state, one, today, unit);
+      return [`${title}.`, detail].filter(Boolean).join(' ');
+    });
+  const all = [...unmet, ...lost, ...narrower, ...notReached, ...not];
   return (
     <section>
       <h2>{t('letter.against')}</h2>
@@ -183,14 +267,17 @@ function AgainstOrder({ state }: { state: CaseState }) {
   );
 }
 
-function Worn({ state }: { state: CaseState }) {
+function Worn({ state, findings }: Omit<OfLetter, 'today'>) {
   const { plan, family, taught, tried } = state.wearing;
-  const { trouble } = state.order!.order;
+  const { trouble, wearing } = state.order!.order;
+  const isOfEarlier = findings.some(({ kind }) => kind === 'plan-before-order');
   return (
     <section>
       <h2>{t('letter.worn')}</h2>
+      <p>{t('letter.ordered', { wearing })}</p>
       <p>
         {family.lines.map((line) => wearLine(state.programme, line)).join(' ')}{' '}
+        {isOfEarlier ? `${t('letter.planEarlier')} ` : ''}
         {plan?.plan.kind === 'growing'
           ? t('letter.grows', {
               first: formatMinutes(plan.plan.firstDay),

@@ -9,7 +9,7 @@ import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 
 /** Put on once more before leaving: by whom, and how it went. What did not go yet is tried again. */
-export function TeachBack({ mayWrite }: { mayWrite: boolean }) {
+export function TeachBack({ mayWrite, isWithheld }: { mayWrite: boolean; isWithheld: boolean }) {
   const { state, write } = useWork();
   const { taught, tried } = state.wearing;
   // lying down or by log-roll nobody does it alone
@@ -43,7 +43,7 @@ export function TeachBack({ mayWrite }: { mayWrite: boolean }) {
           {taughtHow.map((how) => (
             <Button
               key={how}
-              isDisabled={saving}
+              isDisabled={saving || (isWithheld && how !== 'not-yet')}
               aria-label={t('wearing.putOnHow', { who: named('who', who), how: t(`wearing.how.${how}`) })}
               onPress={() => void save(() => write('wear.taught', 'wear', { who, how }))}
             >

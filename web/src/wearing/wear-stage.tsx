@@ -1,3 +1,4 @@
+import { withholding } from '@estribo/core/findings';
 import { boundsOf, intentInForce, type CaseState } from '@estribo/core/logbook';
 import { addDays } from '@estribo/core/calendar';
 import { planProblems, wearDaysFrom, wearKindFor, type GrowingPlan } from '@estribo/core/wearing';
@@ -45,13 +46,15 @@ export const careOf = ({ programme: { care }, model }: CaseState): readonly stri
   care ?? ['pads-by-hand', ...(model.hinge ? ['hinges-dry-spray'] : [])];
 
 export default function WearStage() {
-  const { state } = useWork();
+  const { state, findings } = useWork();
   const mayNow = useMay('wear');
   const [changing, setChanging] = useDraft(`${state.case}-plan-changing`, false);
   useFigureLayer({ marks: [], parts: asWorn(state.parts) });
   const order = state.order?.order;
   const { plan } = state.wearing;
-  const mayPlan = mayNow('wearing.write');
+  const mayWrite = mayNow('wearing.write');
+  // what is found at the head of the stage holds the plan back
+  const mayPlan = mayWrite && withholding(findings, 'plan').length === 0;
   if (!order) return <NeedsOrder question={t('wearing.question')} />;
   const kind = wearKindFor(order);
   return (
@@ -92,6 +95,8 @@ export default function WearStage() {
         ) : (
           <Growing onDone={() => setChanging(false)} />
         )
+      ) : mayWrite ? (
+        <Soft>{t('wearing.planWithheld', { wearing: order.wearing })}</Soft>
       ) : (
         <RoleReads permission="wearing.write" />
       )}
@@ -110,7 +115,7 @@ export default function WearStage() {
       </Row>
       <LetterSent />
       <OtherLists />
-      <TeachBack mayWrite={mayPlan} />
+      <TeachBack mayWrite={mayWrite} isWithheld={withholding(findings, 'teach-back').length > 0} />
       <Rule />
       <ToldDays />
       <WornHours />

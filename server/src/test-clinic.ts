@@ -1,3 +1,6 @@
+import { carryOn, measureAll } from '../../core/src/findings/test-whole-case';
+import { testLogbook } from '../../core/src/logbook/test-case';
+import { decideSize } from '@estribo/core/sizing';
 import { decideSetting } from '@estribo/core/setting';
 import { limitsOf } from '@estribo/core/order';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -6,7 +9,7 @@ import { join } from 'node:path';
 import { roles, type Role } from '@estribo/core/access';
 import { pinOf, programmes, type Pin } from '@estribo/core/programmes';
 import { dayOf } from '@estribo/core/calendar';
-import { kinds, type BodyOf, type KindName } from '@estribo/core/logbook';
+import { foldCase, kinds, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
 import type { Express } from 'express';
 import { createConnection } from 'mysql2/promise';
@@ -220,3 +223,43 @@ export const stopsIn = (extension: number, flexion: number | null): BodyOf<'set.
   ]),
   moved: true,
 });
+
+/**
+ * A case of the test's frame as the browser would send it from the first look to a signature of "pass", entry by entry.
+ * @param id of the case
+ * @param order what of the order is otherwise
+ */
+export function signedEntries(
+  clinic: TestClinic,
+  id: string,
+  order: Partial<BodyOf<'order.given'>> = {},
+): SentEntry[] {
+  const model = demoModels[0]!;
+  const context = {
+    programme: programmes.find((one) => one.id === model.programme)!,
+    model,
+    zone: clinic.context.clinic.zone,
+  };
+  const log = testLogbook(context);
+  const state = () => foldCase(log.entries, context)!;
+  log.looked();
+  log.order({ ...soundOrder, ...order });
+  measureAll(log, state);
+  log.write('size.chosen', decideSize(state())!);
+  carryOn(log, state);
+  const ids = new Map(log.entries.map((entry) => [entry.id, v7()]));
+  const named = <T>(value: T): T =>
+    JSON.parse(
+      JSON.stringify(value, (_, one: unknown) => (typeof one === 'string' ? (ids.get(one) ?? one) : one)),
+    ) as T;
+  return [
+    clinic.opened(id),
+    ...log.entries.slice(1).map((entry) => ({
+      ...clinic.entry(entry.kind, entry.stage, named(entry.body), {
+        ...(kinds[entry.kind].nature === 'intent' ? { expects: null } : {}),
+      }),
+      id: ids.get(entry.id)!,
+      case: id,
+    })),
+  ];
+}

@@ -42,6 +42,6 @@ const shown = (one: CaseFinding | undefined): FindingAhead['found'] =>
         ...(one.day === undefined ? {} : { day: one.day }),
       };
 
-/** Whether something of it may not wait. */
-export const isUrgent = (one: FindingAhead['found']): boolean =>
-  one?.level === 'emergency' || one?.level === 'today';
+/** How urgent a finding is in a list: 2 for an emergency, 1 for today, 0 for what may wait. */
+export const urgencyOf = (one: FindingAhead['found']): 0 | 1 | 2 =>
+  one?.level === 'emergency' ? 2 : one?.level === 'today' ? 1 : 0;

@@ -7,12 +7,14 @@ import { danger } from './kinds/danger';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
 import { otherSide } from './kinds/other-side';
 import { donnedBefore, signed } from './kinds/signed';
+import { equinus } from './kinds/equinus';
 import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
 
 /** Every kind of finding. A new one is one more file here. */
 const rules: readonly FindingRule[] = [
   danger,
   againstOrder,
+  equinus,
   otherSide,
   notLooked,
   noOrder,

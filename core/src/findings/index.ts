@@ -1,5 +1,5 @@
 export { findingLevels, type CaseFinding, type FindingLevel, type Told, type Withheld } from './finding';
-export { findingsAhead, isUrgent, type FindingAhead } from './ahead';
+export { findingsAhead, urgencyOf, type FindingAhead } from './ahead';
 export { findingsOf } from './findings-of';
 export { stagesWith } from './stages-with';
 export { toldOfOrder } from './told';

@@ -14,7 +14,8 @@ import {
   wantedOn,
   type MadeSetting,
 } from '../setting';
-import { decideSignature, shownThings, type FitCheck } from '../checking';
+import { decideSignature, narrowerChecks, shownThings, type FitCheck } from '../checking';
+import { waysOf } from '../shaping';
 import { decideSize } from '../sizing';
 import type { BodyOf } from '../logbook';
 
@@ -59,29 +60,12 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
   if (does('look')) log.looked();
   if (programme.limbs && does('limbs')) log.write('limbs.noted', { moment: 'before', limbs: fullLimbs });
   log.order({ ...orderFor(programme, braced), ...order });
-  if (does('measure')) measure(log, state);
+  if (does('measure')) measureAll(log, state);
   if (does('size')) {
     const size = decideSize(state());
     if (size) log.write('size.chosen', size);
   }
-  if (does('set'))
-    for (const one of state().setting.made) if (one.setting.made !== 'at-step') makeRight(log, state, one);
-  if (does('shape'))
-    for (const work of state().shaping.work)
-      if (work.operation.asked)
-        for (const part of work.parts)
-          log.write('work.done', {
-            operation: work.operation.id,
-            part: part.id,
-            ...amountOf(work.operation),
-          });
-  if (does('strap')) strap(log, state);
-  if (does('check')) check(log, state, wrong);
-  if (programme.limbs && does('limbs')) log.write('limbs.noted', { moment: 'after', limbs: fullLimbs });
-  if (does('sign')) {
-    const body = decideSignature(state());
-    if (body) log.write('check.signed', { ...body, shown: [...shownThings] });
-  }
+  carryOn(log, state, { leave, wrong });
   log.write('label.read', { serial: 'S-1' });
   if (does('wear')) {
     const given = state().order!.order;
@@ -94,6 +78,43 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
     log.write('wear.taught', { who: 'patient', how: 'by-oneself' });
   }
   return { log, state, programme, context };
+}
+
+/** A case that is sized, taken on from Set to the signature. */
+export function carryOn(
+  log: Log,
+  state: () => CaseState,
+  { leave = [], wrong = [] }: Pick<Otherwise, 'leave' | 'wrong'> = {},
+): void {
+  const does = (what: NonNullable<Otherwise['leave']>[number]) => !leave.includes(what);
+  const { programme } = state();
+  if (does('set'))
+    for (const one of state().setting.made) if (one.setting.made !== 'at-step') makeRight(log, state, one);
+  if (does('shape'))
+    for (const work of state().shaping.work)
+      if (work.operation.asked)
+        for (const part of work.parts)
+          log.write('work.done', {
+            operation: work.operation.id,
+            part: part.id,
+            ...amountOf(work.operation),
+            ...(waysOf(work.operation, part)[0] === undefined
+              ? {}
+              : { way: waysOf(work.operation, part)[0]! }),
+          });
+  if (does('strap')) strap(log, state);
+  if (does('check')) check(log, state, wrong);
+  if (programme.limbs && does('limbs')) log.write('limbs.noted', { moment: 'after', limbs: fullLimbs });
+  if (does('sign')) {
+    const body = decideSignature(state());
+    const narrower = narrowerChecks(state().checking);
+    if (body)
+      log.write('check.signed', {
+        ...body,
+        shown: [...shownThings],
+        ...(narrower.length > 0 ? { narrower } : {}),
+      });
+  }
 }
 
 /** What an order says for a family: limits where its joint is limited, how it is put on where a list asks. */
@@ -118,7 +139,8 @@ export function orderFor(programme: Programme, side: Side): Partial<Order> {
 
 type Log = ReturnType<typeof testLogbook>;
 
-function measure(log: Log, state: () => CaseState): void {
+/** Takes every reading that is asked for. */
+export function measureAll(log: Log, state: () => CaseState): void {
   for (const { step, side } of state().measuring.states) {
     if (step.optional) continue;
     if (step.kind === 'mark') log.write('measure.marked', { step: step.id, side });

@@ -1,7 +1,7 @@
 import { applies } from '../brace';
 import { answersSinceDonning, foldChecking } from '../checking';
 import { calfPrompt, foldMeasuring, foldMotions, lastMotion, limitedSteps } from '../measuring';
-import { foldOrder } from '../order';
+import { foldOrder, orderedOn } from '../order';
 import {
   chartOf,
   checksOf,
@@ -94,10 +94,12 @@ function foldReadable(
   const motion = lastMotion(motions);
   const measuring = foldMeasuring(record, side, stepsOf(programme, model), order?.order);
   const chart = chartOf(programme, model);
-  const sizing = foldSizing(record, side, chart, measuring, order?.order.height);
-  const made = foldSettings(record, programme.settings, { sizing, order, model, motion });
   const last = record.all.at(-1);
-  const facts = knownFacts(record, order?.order, last ? record.dayIn(last) : '', model, made);
+  const today = last ? record.dayIn(last) : '';
+  const height = order && orderedOn(order.order, today).height;
+  const sizing = foldSizing(record, side, chart, measuring, height);
+  const made = foldSettings(record, programme.settings, { sizing, order, model, motion });
+  const facts = knownFacts(record, order?.order, today, model, made);
   const parts = partsOf(programme, model).filter((part) => applies(part, facts));
   const setting = {
     ...foldStops(record, made),

@@ -1,7 +1,7 @@
 import type { KnownFacts } from '../brace';
 import type { ClinicDay } from '../calendar';
 import { checkRecorded } from '../checking';
-import { phaseInForce, type Order, type OrderPhase } from '../order';
+import { orderedOn, phaseInForce, type Order, type OrderPhase } from '../order';
 import type { BraceModel } from '../programmes';
 import type { LiveRecord } from '../record';
 import { screenLooked } from '../screening';
@@ -24,7 +24,9 @@ export function knownFacts(
   const begun = record.last(donningBegun);
   return {
     injuries: order?.injuries,
-    ordered: order ? { ...orderedOnce(order), ...orderedInPhase(phase) } : {},
+    ordered: order
+      ? { ...orderedOnce({ ...order, ...orderedOn(order, day) }), ...orderedInPhase(phase) }
+      : {},
     findings: Object.fromEntries(answers.map(({ finding, present }) => [finding, present])),
     variant: model.variant,
     settings: Object.fromEntries(

@@ -25,8 +25,12 @@ export const orderGiven = {
     permission: 'order.write',
     body: orderBody,
   }),
-  v: 3,
-  upcasters: [limitsByJoint, (withoutLastDays: object) => withoutLastDays],
+  v: 4,
+  upcasters: [
+    limitsByJoint,
+    (withoutLastDays: object) => withoutLastDays,
+    (withoutHeightsByPhase: object) => withoutHeightsByPhase,
+  ],
 };
 
 /** The days of an order are others since it was given: held, resumed, or counted from another day zero. */

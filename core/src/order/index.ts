@@ -1,4 +1,4 @@
-export { knownInjuries, mayHaveSide, type KnownInjury } from './injuries';
+export { isAskedFor, knownInjuries, mayHaveSide, type KnownInjury } from './injuries';
 export { isFixed, isFree, limitsOf, windowOf, type MotionWindow } from './limits';
 export {
   compartments,
@@ -21,6 +21,7 @@ export {
   angleOn,
   hasEnded,
   heldAngle,
+  orderedOn,
   orderProblems,
   phaseInForce,
   testWindow,

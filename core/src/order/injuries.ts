@@ -45,3 +45,9 @@ export const knownInjuries = Object.keys(known) as KnownInjury[];
 /** Whether an injury of this code has a side; a clinic's own may have one. */
 export const mayHaveSide = (code: string): boolean =>
   !Object.hasOwn(known, code) || known[code as KnownInjury] === 'sided';
+
+/** Whether an order codes one of some injuries: with those, what it leaves out is asked for and never assumed. */
+export const isAskedFor = (
+  injuries: readonly string[] | undefined,
+  order: { injuries?: readonly { code: string }[] | undefined } | undefined,
+): boolean => order?.injuries?.some(({ code }) => injuries?.includes(code)) === true;

@@ -18,6 +18,11 @@ export const compartments = ['medial', 'lateral'] as const;
 export const troubles = ['keep-on', 'take-off', 'loosen'] as const;
 export type Trouble = (typeof troubles)[number];
 
+const panels = () =>
+  array()
+    .of(oneOf(...panelNames).required())
+    .max(panelNames.length)
+    .strict();
 const limit = () => finite().min(-30).max(180);
 const toward = () => oneOf(...motionEnds).required();
 /** 0 and no end: the end is there for every other angle, and one of that joint's in that plane. */
@@ -52,6 +57,10 @@ const phase = body({
   limits: array().of(motionLimit).max(15).strict().required(),
   locks: array().of(orderedLock).max(6).strict(),
   weight: oneOf(...weightBearing),
+  /** what of the brace is another in this phase than in the order as a whole: it is stepped down, or put on another way */
+  height: oneOf(...heightNames),
+  panels: panels(),
+  posture: oneOf(...orderedPostures),
   /** limits of an order written before it named their joint, where nobody can say of which they are: to be asked again */
   unsaid: body({ extension: limit(), flexion: limit() }).default(undefined).optional(),
 });
@@ -81,10 +90,7 @@ export const orderBody = body({
   angles: array().of(orderedAngle).max(10).strict(),
   /** for a brace that comes in more than one height */
   height: oneOf(...heightNames),
-  panels: array()
-    .of(oneOf(...panelNames).required())
-    .max(panelNames.length)
-    .strict(),
+  panels: panels(),
   /** how the patient is put into it */
   posture: oneOf(...orderedPostures),
   /** over which side the patient is rolled */
@@ -94,6 +100,10 @@ export const orderBody = body({
   /** how it is to be worn, in the prescriber's words */
   wearing: text(400).min(1).required(),
   trouble: oneOf(...troubles).required(),
+  /** the text its phases were read from, as it stood */
+  source: text(4000),
+  /** it was told by telephone, and read back to the prescriber */
+  readBack: yes(),
   /** of what was ordered, what this brace cannot carry out: seen, and told to the prescriber */
   acknowledged: array().of(name().required()).max(60).strict(),
 });

@@ -80,6 +80,20 @@ export function phaseInForce(order: Order, day: ClinicDay): { index: number; pha
   return phase && { index, phase };
 }
 
+/**
+ * Height, panels and donning position on a day: as the phase in force says, else as the whole order does.
+ * @returns what neither says is absent
+ */
+export function orderedOn(order: Order, day: ClinicDay): Pick<Order, 'height' | 'panels' | 'posture'> {
+  const phase = phaseInForce(order, day)?.phase;
+  const [height, panels, posture] = [
+    phase?.height ?? order.height,
+    phase?.panels ?? order.panels,
+    phase?.posture ?? order.posture,
+  ];
+  return { ...(height ? { height } : {}), ...(panels ? { panels } : {}), ...(posture ? { posture } : {}) };
+}
+
 /** The angle that the order holds a joint at, whatever the phase. */
 export function heldAngle({ angles = [] }: Order, motion: JointPlane): Degrees | undefined {
   const held = angles.find(isOf(motion));
@@ -89,23 +103,30 @@ export function heldAngle({ angles = [] }: Order, motion: JointPlane): Degrees |
 const fixedAt = (angle: Degrees | undefined): MotionWindow =>
   angle === undefined ? {} : { extension: angle, flexion: angle };
 
+/** The angle at which the phase in force locks a joint; undefined where it does not. */
+function lockedAngle(order: Order, day: ClinicDay, motion: JointPlane): Degrees | undefined {
+  const lock = phaseInForce(order, day)?.phase.locks?.find(({ joint }) => joint === motion.joint);
+  return lock && motion.plane === 'sagittal' ? signedAngle(motion, lock.at) : undefined;
+}
+
 /**
- * How a joint is put on a day: at the angle it is held at, else as the phase in force limits it.
+ * How a joint is put on a day: at the angle that the phase in force locks it at, or the order holds it at, else as the phase
+ * limits it.
  * @returns both ends the same where it is fixed, none where nothing is ordered
  */
 export function angleOn(order: Order, day: ClinicDay, motion: JointPlane): MotionWindow {
-  const held = heldAngle(order, motion);
+  const held = lockedAngle(order, day, motion) ?? heldAngle(order, motion);
   return held === undefined ? (windowOn(order, day, motion)?.window ?? {}) : fixedAt(held);
 }
 
 /**
  * How far a motion may be tested on a day: as the phase in force limits it; one without limits not at all off the angle that
- * the order holds its joint at.
+ * its joint is held or locked at.
  * @param motion undefined for a brace whose order limits none
  */
 export function testWindow(order: Order, day: ClinicDay, motion: JointPlane | undefined): MotionWindow {
   const window = windowOn(order, day, motion)?.window ?? {};
-  return motion && isFree(window) ? fixedAt(heldAngle(order, motion)) : window;
+  return motion && isFree(window) ? angleOn(order, day, motion) : window;
 }
 
 /**

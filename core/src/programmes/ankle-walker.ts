@@ -71,8 +71,10 @@ export const ankleWalker: Programme = {
       joint: 'ankle',
       at: { from: 'malleoli', face: 'lateral' },
       unlessOrdered: 0,
+      asksWith: ['achilles'],
       least: -10,
       most: 40,
+      reopens: ['ankle-as-ordered'],
     },
     {
       kind: 'fill',
@@ -94,7 +96,8 @@ export const ankleWalker: Programme = {
       at: { from: 'heel', face: 'back' },
       least: 0,
       most: 8,
-      wedge: { joint: 'ankle', reading: 'heel-to-ball', each: 10 },
+      wedge: { joint: 'ankle', reading: 'heel-to-ball', each: 10, asksWith: ['achilles'] },
+      reopens: ['ankle-as-ordered', 'soles-level'],
     },
     {
       kind: 'lift',

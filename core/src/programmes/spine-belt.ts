@@ -139,7 +139,6 @@ export const spineBelt: Programme = {
       off: true,
     },
     { kind: 'trim', id: 'cut-panels', parts: ['panel-of-the-back', 'panel-of-the-front'], off: true },
-    { kind: 'exchange', id: 'step-down', parts: ['panel-of-the-back'], for: 'panel-low', off: true },
   ],
   sequences: [
     {

@@ -24,16 +24,37 @@ test('the heel is as high as a sole turned about its ball, by a vector library',
   ));
 
 test.each([
-  [20, 181, 10, 6],
-  [10, 181, 10, 3],
+  [20, 181, 10, 7],
+  // the trade's example: 2 would hold it at 14 degrees alone
+  [20, 178, 22, 3],
+  [10, 181, 10, 4],
+  // whole wedges are not one more for the last bit
+  [30, 100, 10, 5],
   [0, 181, 10, 0],
   [-10, 181, 10, 0],
 ])('%d degrees on %d mm in wedges of %d mm: %d', (angle, length, each, count) =>
   expect(wedgesFor(angle, length, each)?.count).toBe(count),
 );
 
-test('wedges say the angle they give: six of 10 mm under 181 mm are not quite 20 degrees', () =>
-  expect(wedgesFor(20, 181, 10)!.angle).toBeCloseTo(19.36, 2));
+test('wedges say the angle they give: seven of 10 mm under 181 mm are more than 20 degrees', () =>
+  expect(wedgesFor(20, 181, 10)!.angle).toBeCloseTo(22.75, 2));
+
+test('never less pointed than ordered, and never a wedge more than that takes', () =>
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.5, max: 45, noNaN: true }),
+      fc.double({ min: 120, max: 220, noNaN: true }),
+      fc.constantFrom(5, 8, 10, 22),
+      (angle, length, each) => {
+        const { count } = wedgesFor(angle, length, each) ?? {};
+        // more wedges than the foot is long stand no foot
+        if (count === undefined) return;
+        const gives = (wedges: number) => (Math.asin((wedges * each) / length) * 180) / Math.PI;
+        expect(gives(count)).toBeGreaterThanOrEqual(angle - 1e-6);
+        expect(gives(count - 1)).toBeLessThan(angle + 1e-6);
+      },
+    ),
+  ));
 
 test('a heel higher than the foot is long is none', () => {
   expect(wedgeAngle(200, 181)).toBeUndefined();

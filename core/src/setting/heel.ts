@@ -4,6 +4,9 @@ import type { Degrees, Millimetres } from '../quantity';
  * A heel that is raised: wedges under it for a pointed foot, a lift under the other shoe for a high sole.
  */
 
+/** Below this two heights are one: a height of whole wedges does not add up to the last bit. */
+const hair = 1e-9;
+
 /**
  * How high a heel stands over the ball for a foot that points downward: h = L sin(theta), L from heel to the ball of the foot
  * (not the foot's length). 20 degrees on 181 mm: 62 mm. Trigonometry, no source needed.
@@ -16,13 +19,13 @@ export const wedgeHeight = (plantarflexion: Degrees, heelToBall: Millimetres): M
 export const wedgeAngle = (height: Millimetres, heelToBall: Millimetres): Degrees | undefined =>
   heelToBall > 0 && height <= heelToBall ? (Math.asin(height / heelToBall) * 180) / Math.PI : undefined;
 
-/** How many wedges of one thickness come nearest to an angle, and the angle they give. */
+/** How many wedges of one thickness hold a foot at an angle, never less pointed than that, and the angle they give. */
 export function wedgesFor(
   plantarflexion: Degrees,
   heelToBall: Millimetres,
   each: Millimetres,
 ): { count: number; angle: Degrees } | undefined {
-  const count = Math.round(wedgeHeight(plantarflexion, heelToBall) / each);
+  const count = Math.ceil(wedgeHeight(plantarflexion, heelToBall) / each - hair);
   const angle = wedgeAngle(count * each, heelToBall);
   return Number.isFinite(count) && angle !== undefined ? { count, angle } : undefined;
 }

@@ -3,7 +3,7 @@ import { caseEntity, entryEntity, summaryEntity } from '../database/entities';
 import { caseMac, entryMac } from '../sealing/seal-key';
 import { chainHash, saltedHash } from '@estribo/core/logbook';
 import { canonicalText } from '@estribo/core/programmes';
-import { soundOrder, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
+import { signedEntries, soundOrder, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
 import { rebuildSummaries } from './rebuild';
 
 let clinic: TestClinic;
@@ -63,16 +63,9 @@ test.each([
 });
 
 test.each([0.0001, 0.02, 4.9])('a plan that grows by %d minutes is refused', async (grow) => {
-  const id = await openCase();
-  await send({
-    ...clinic.entry(
-      'order.given',
-      'screen',
-      { ...soundOrder, protective: false, trouble: 'take-off' },
-      { expects: null },
-    ),
-    case: id,
-  });
+  const id = v7();
+  for (const entry of signedEntries(clinic, id, { protective: false, trouble: 'take-off' }))
+    expect((await send(entry)).body.faults).toBeUndefined();
   const plan = { kind: 'growing' as const, from: '2026-11-25', firstDay: 30, everyDays: 1, ceiling: 1440 };
   const { status, body } = await send({
     ...clinic.entry('wear.planned', 'wear', { ...plan, grow }, { expects: null }),

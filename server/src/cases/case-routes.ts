@@ -86,7 +86,7 @@ export function caseRoutes(context: Context): Route[] {
           .createQueryBuilder('summary')
           // what has nothing due stays for a while after the last work on it, and no longer
           .where(
-            '(summary.firstVisit IS NOT NULL OR (summary.closed IS NULL AND (summary.urgent = 1 OR summary.lastDay >= :since)))',
+            '(summary.firstVisit IS NOT NULL OR (summary.closed IS NULL AND (summary.urgent > 0 OR summary.lastDay >= :since)))',
             { since: addDays(today(), -staysFor) },
           );
         if (region) query.andWhere('summary.region = :region', { region });

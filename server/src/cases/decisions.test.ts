@@ -1,10 +1,19 @@
+import { decideSignature } from '@estribo/core/checking';
 import { decideSize } from '@estribo/core/sizing';
 import { limitsOf } from '@estribo/core/order';
 import { dayOf } from '@estribo/core/calendar';
 import { foldCase, type BodyOf, type CaseState } from '@estribo/core/logbook';
 import { v7 } from 'uuid';
 import { caseEntity } from '../database/entities';
-import { soundOrder, stopsFor, stopsIn, testClinic, type SentEntry, type TestClinic } from '../test-clinic';
+import {
+  signedEntries,
+  soundOrder,
+  stopsFor,
+  stopsIn,
+  testClinic,
+  type SentEntry,
+  type TestClinic,
+} from '../test-clinic';
 import { entriesOf, foldOf } from './record';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
@@ -227,16 +236,8 @@ test('reception sees when somebody comes and for which brace, and nothing clinic
 
 test('the bench sends the days it shows and what is due next, of a plan that runs for months too', async () => {
   const id = v7();
-  await send(clinic.opened(id));
-  await send({
-    ...clinic.entry(
-      'order.given',
-      'screen',
-      { ...soundOrder, protective: false, trouble: 'take-off' },
-      { expects: null },
-    ),
-    case: id,
-  });
+  for (const entry of signedEntries(clinic, id, { protective: false, trouble: 'take-off' }))
+    expect((await send(entry)).body.faults).toBeUndefined();
   const today = dayOf(clinic.context.now().toISOString(), 'Europe/Madrid');
   await send({
     ...clinic.entry(
@@ -341,4 +342,78 @@ describe('patients of tomorrow', () => {
     await inForce(sized(id, now));
     expect((await stateOf(id)).sizing.chosen?.decided.size).toBe(now.size);
   });
+});
+
+test('the server holds back what a finding withholds, by the same function: a pass, a plan, a teach-back', async () => {
+  const id = v7();
+  const entries = signedEntries(clinic, id);
+  // the brace is never donned: the checks alone are answered
+  const undonned = entries.filter(({ kind }) => !kind.startsWith('strap.') && kind !== 'check.signed');
+  for (const entry of undonned) expect((await send(entry)).body.faults).toBeUndefined();
+  const sign = async (more: object = {}) => {
+    const body = { ...decideSignature(await stateOf(id))!, ...more };
+    return send({ ...clinic.entry('check.signed', 'check', body), case: id });
+  };
+  const refused = await sign();
+  expect([refused.status, refused.body.faults]).toEqual([
+    422,
+    [
+      {
+        at: 'body.inSpite',
+        message: 'must name not-donned (open-all) with a reason, or it is resolved first',
+      },
+    ],
+  ]);
+  const over = { of: [{ kind: 'not-donned', about: 'open-all' }], reason: 'Donned on the ward' };
+  const teo = await clinic.as('technician');
+  const theirs = await teo.post(`/api/cases/${id}/entries`).send({
+    ...clinic.entry(
+      'check.signed',
+      'check',
+      { ...decideSignature(await stateOf(id))!, inSpite: over },
+      {},
+      'technician',
+    ),
+    case: id,
+  });
+  expect([theirs.status, theirs.body.faults[0].at]).toEqual([422, 'body.inSpite']);
+  const plan = () =>
+    send({
+      ...clinic.entry(
+        'wear.planned',
+        'wear',
+        { kind: 'as-ordered', from: '2026-11-24', wearing: 'day' },
+        { expects: null },
+      ),
+      case: id,
+    });
+  expect((await plan()).body.faults).toEqual([
+    { at: 'kind', message: 'is withheld: not-signed is to be resolved first' },
+  ]);
+  expect((await sign({ inSpite: over })).status).toBe(201);
+  // a new order that the stops exceed holds everything back again
+  const order = await send({
+    ...clinic.entry(
+      'order.given',
+      'screen',
+      { ...soundOrder, phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 20, flexion: 30 }) }] },
+      { expects: (await stateOf(id)).order!.entry },
+    ),
+    case: id,
+  });
+  expect(order.status).toBe(201);
+  expect((await plan()).body.faults).toEqual(
+    expect.arrayContaining([
+      { at: 'kind', message: 'is withheld: exceeds-order (hinge-stops) is to be resolved first' },
+    ]),
+  );
+  const bench = await (await clinic.as('orthotist')).get('/api/bench').expect(200);
+  const rows: { case: string; finding: { kind: string; level: string } | null }[] = bench.body.cases;
+  const place = rows.findIndex((row) => row.case === id);
+  expect(rows[place]!.finding).toMatchObject({ kind: 'exceeds-order', level: 'today' });
+  // before it stand emergencies alone, whatever is late in other cases
+  expect(rows.slice(0, place).every(({ finding }) => finding?.level === 'emergency')).toBe(true);
+  // who does not read the record is told nothing of it
+  const desk = await (await clinic.as('reception')).get('/api/bench').expect(200);
+  expect(desk.body.cases.find((row: { case: string }) => row.case === id)?.finding ?? null).toBeNull();
 });

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { findingsAhead, isUrgent } from '@estribo/core/findings';
+import { findingsAhead, urgencyOf } from '@estribo/core/findings';
 import { caseRibbon, firstVisit, stageAt, type CaseState } from '@estribo/core/logbook';
 import type { EntityManager } from 'typeorm';
 import { pairsOf } from '@estribo/core/measuring';
@@ -33,7 +33,7 @@ export function summaryOf(
     size: state.sizing.chosen?.decided.size ?? null,
     firstVisit: firstVisit(ribbon) ?? null,
     ribbon,
-    urgent: isUrgent(findings[0]?.found ?? null),
+    urgent: urgencyOf(findings[0]?.found ?? null),
     findings,
     keeper: state.keeping.keeper,
     closed: state.keeping.closed?.because ?? null,

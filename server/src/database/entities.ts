@@ -466,8 +466,8 @@ export interface Summary {
   /** the next day the patient comes in */
   firstVisit: ClinicDay | null;
   ribbon: Ribbon;
-  /** something found in it may not wait */
-  urgent: boolean;
+  /** how urgent the first thing found in it is: 2 an emergency, 1 today, 0 may wait */
+  urgent: number;
   /** the most urgent thing found in it, from each day on */
   findings: FindingAhead[];
   /** who has the case in hand */
@@ -497,7 +497,7 @@ export const summaryEntity = new EntitySchema<Summary>({
     size: { type: 'varchar', length: 20, nullable: true },
     firstVisit: { type: 'date', nullable: true },
     ribbon: { type: 'json' },
-    urgent: { type: 'boolean' },
+    urgent: { type: 'tinyint' },
     findings: { type: 'json' },
     keeper: uuid,
     closed: { type: 'varchar', length: 12, nullable: true },

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, daysFrom } from '@estribo/core/calendar';
-import { isUrgent } from '@estribo/core/findings';
+import { urgencyOf } from '@estribo/core/findings';
 import { programmes } from '@estribo/core/programmes';
 import { staysDue, type Buckle } from '@estribo/core/logbook';
 import { may } from '@estribo/core/access';
@@ -213,7 +213,7 @@ export function sorted(cases: CaseSummary[], today: string): Row_[] {
     })
     .sort(
       (a, b) =>
-        Number(isUrgent(b.summary.finding)) - Number(isUrgent(a.summary.finding)) ||
+        urgencyOf(b.summary.finding) - urgencyOf(a.summary.finding) ||
         (a.next?.day ?? '9').localeCompare(b.next?.day ?? '9'),
     );
 }
@@ -299,7 +299,7 @@ function BenchRow({
     ? summary.blockedBy
       ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
       : t('bench.blockedUnnamed')
-    : isUrgent(summary.finding)
+    : urgencyOf(summary.finding) > 0
       ? formatFindingTitle(familyOf(summary.programme), summary.finding!)
       : next
         ? `${what(next, zone)}${when(next.day, today)}`
@@ -320,7 +320,7 @@ function BenchRow({
       <Who>
         {mayOpen ? (
           <Link
-            to={`/cases/${summary.case}/${isUrgent(summary.finding) ? summary.finding!.stage : summary.stage}`}
+            to={`/cases/${summary.case}/${urgencyOf(summary.finding) > 0 ? summary.finding!.stage : summary.stage}`}
             title={apart}
           >
             {summary.personName}
@@ -335,7 +335,7 @@ function BenchRow({
         </p>
       </Who>
       <Lane $today={todayAt}>
-        <Said $tone={summary.blocked || isUrgent(summary.finding) ? 'late' : tone}>{said}</Said>
+        <Said $tone={summary.blocked || urgencyOf(summary.finding) > 0 ? 'late' : tone}>{said}</Said>
         <Webbing aria-hidden />
         {summary.ribbon.worn.map((span) => {
           const [start, end] = [

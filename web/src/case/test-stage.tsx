@@ -11,6 +11,7 @@ import { I18nProvider } from 'react-aria-components';
 import type { ClinicWearRule } from '@estribo/core/wearing';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
+import { carryOn } from '../../../core/src/findings/test-whole-case';
 import { shapedContext, testContext, testLogbook, userId } from '../../../core/src/logbook/test-case';
 import type { FigureLayer } from '../figure/layer';
 import { bareLimb } from '../figure/layer';
@@ -53,6 +54,13 @@ function bothLegs(log: ReturnType<typeof testLogbook>) {
 export function sizedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
   const log = measuredLogbook(order);
   log.write('size.chosen', decideSize(foldCase(log.entries, testContext)!)!);
+  return log;
+}
+
+/** A case of that frame, fitted, checked and signed on the test's day. */
+export function signedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
+  const log = sizedLogbook(order);
+  carryOn(log, () => foldCase(log.entries, testContext)!);
   return log;
 }
 

@@ -2,6 +2,7 @@ import { decideSetting } from '@estribo/core/setting';
 import { limitsOf } from '@estribo/core/order';
 import { screen } from '@testing-library/react';
 import { foldCase } from '@estribo/core/logbook';
+import { carryOn } from '../../../core/src/findings/test-whole-case';
 import { testContext } from '../../../core/src/logbook/test-case';
 import { sizedLogbook, showStage, testToday } from '../case/test-stage';
 import CheckStage from './check-stage';
@@ -14,6 +15,13 @@ function fittedLogbook(window: { extension?: number; flexion?: number } = { exte
   const body = decideSetting(foldCase(log.entries, testContext)!, 'hinge-stops', testToday, true)!;
   const of = log.write('set.chosen', body);
   log.write('set.made', { setting: body.setting, values: body.values, of, moved: true });
+  return log;
+}
+
+/** The same with the brace donned: checks are all that is left. */
+function wornLogbook() {
+  const log = fittedLogbook();
+  carryOn(log, () => foldCase(log.entries, testContext)!, { leave: ['set', 'check', 'sign'] });
   return log;
 }
 
@@ -60,7 +68,7 @@ test('no flexion ordered: no flexion stop to check', async () => {
 });
 
 test('all answered, it is signed by name; a failure is signed as one', async () => {
-  const log = fittedLogbook();
+  const log = wornLogbook();
   for (const [check, value] of [
     ['hinge-height', 1],
     ['hinge-behind-midline', 6],
@@ -120,7 +128,7 @@ test('in inch mode every length of a check is in inches: what is allowed, typed,
 });
 
 test('while the limb is not safe nobody signs, whatever else passes', async () => {
-  const log = fittedLogbook();
+  const log = wornLogbook();
   for (const [check, value] of [
     ['hinge-height', 1],
     ['hinge-behind-midline', 6],
@@ -137,4 +145,49 @@ test('while the limb is not safe nobody signs, whatever else passes', async () =
   expect(screen.getByText(/Nothing is signed while the limb is not safe/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Clear of the neck of the fibula: Yes' }));
   expect(screen.getByRole('button', { name: /^Sign as/ })).toBeTruthy();
+});
+
+test('a brace that was never donned is not signed: what is missing is named, and an orthotist signs over it with a reason', async () => {
+  const log = fittedLogbook();
+  const state = () => foldCase(log.entries, testContext)!;
+  carryOn(log, state, { leave: ['set', 'strap', 'sign'] });
+  const { user, written } = await showStage(CheckStage, log);
+  expect(screen.getByText('Missing: Brace not donned. Resolve, or override with a reason.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Override with reason' }));
+  await user.click(screen.getByRole('button', { name: 'Sign as Ana Bouza with reason' }));
+  expect(written).toEqual([]);
+  await user.type(screen.getByLabelText(/Reason for signing with this missing/), 'Donned on the ward');
+  await user.click(screen.getByRole('button', { name: 'Sign as Ana Bouza with reason' }));
+  expect(written[0]!.body).toMatchObject({
+    result: 'pass',
+    inSpite: { of: [{ kind: 'not-donned', about: 'open-all' }], reason: 'Donned on the ward' },
+  });
+});
+
+test('a technician does not sign over what is missing, and nobody over a stop that is not set', async () => {
+  const log = fittedLogbook();
+  carryOn(log, () => foldCase(log.entries, testContext)!, { leave: ['set', 'strap', 'sign'] });
+  const { leave } = await showStage(CheckStage, log, { role: 'technician' });
+  expect(screen.getByText(/Resolve, or ask an orthotist/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Sign as Ana Bouza: pass' }).hasAttribute('disabled')).toBe(true);
+  leave();
+  // the angles are read, the stops were taken out again
+  const unset = fittedLogbook();
+  carryOn(unset, () => foldCase(unset.entries, testContext)!, { leave: ['set', 'sign'] });
+  const stops = unset.entries.find(({ kind }) => kind === 'set.made')!;
+  unset.write('record.withdrawn', {}, { replaces: stops.id, reason: 'another leg' });
+  await showStage(CheckStage, unset);
+  expect(screen.getByText(/^Withheld: Hinge stops/)).toBeTruthy();
+});
+
+test('a signature over an earlier order is shown as one, and the angles are asked again with what was read', async () => {
+  const log = fittedLogbook();
+  carryOn(log, () => foldCase(log.entries, testContext)!, { leave: ['set'] });
+  const { leave } = await showStage(CheckStage, log);
+  expect(screen.getByText('Signed: all checks pass.')).toBeTruthy();
+  leave();
+  log.order({ phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 20, flexion: 60 }) }] });
+  await showStage(CheckStage, log);
+  expect(screen.queryByText('Signed: all checks pass.')).toBeNull();
+  expect(screen.getByText('90° was read before the change: repeat the check.')).toBeTruthy();
 });

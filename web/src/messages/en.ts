@@ -812,6 +812,9 @@ export const en = {
     needs: 'Say whom you called and what they said.',
   },
   order: {
+    lockWhenNeeded: 'Choose when it is locked.',
+    asBefore: 'As before',
+    panelsFrom: 'Panels from this phase (none chosen: as before)',
     beforeBirth: 'Day zero lies before the person was born.',
     dayZeroFar: 'Day zero lies more than a year ahead.',
     question: 'What does the order say?',
@@ -1663,7 +1666,7 @@ export const en = {
     giveIt: 'Left over: give it to the patient',
     given: 'Left over, and given to the patient.',
     becauseOf: 'Since {{day}}: {{reason}}',
-    steppedDownWhy: 'Why it is stepped down',
+    steppedDownWhy: 'Prescriber’s word: who, when, why',
     stepDown: 'Step down',
     isIn: 'In',
     leftOut: 'Left out',

@@ -812,6 +812,9 @@ export const es: SameShape<typeof en> = {
     needs: 'Diga a quién llamó y qué dijo.',
   },
   order: {
+    lockWhenNeeded: 'Elegir cuándo se bloquea.',
+    asBefore: 'Como antes',
+    panelsFrom: 'Paneles desde esta fase (ninguno: como antes)',
     beforeBirth: 'El día cero es anterior al nacimiento.',
     dayZeroFar: 'El día cero está a más de un año.',
     question: '¿Qué dice la prescripción?',
@@ -1674,7 +1677,7 @@ export const es: SameShape<typeof en> = {
     giveIt: 'Sobra: dárselo al paciente',
     given: 'Sobró, y se dio al paciente.',
     becauseOf: 'Desde el {{day}}: {{reason}}',
-    steppedDownWhy: 'Por qué se reduce',
+    steppedDownWhy: 'Palabra del prescriptor: quién, cuándo, por qué',
     stepDown: 'Reducir',
     isIn: 'Puesto',
     leftOut: 'Sin poner',

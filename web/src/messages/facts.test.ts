@@ -137,7 +137,7 @@ const stated: Record<string, (programme: Programme) => boolean> = {
     /never on the leg/i.test(operationWords(k2, 'bend-uprights').caution!),
   'S2 set step-down': (s2) =>
     /tall panel out, low one in at the foot of the pocket, surplus folded/i.test(
-      operationWords(s2, 'step-down').how,
+      settingWords(s2, 'low-panel-in').how,
     ),
   'S2 shape felt end never trimmed': (s2) => /open window/.test(operationWords(s2, 'cut-panels').caution!),
   'K2 review hinge forward': (k2) =>

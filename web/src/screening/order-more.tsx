@@ -13,7 +13,7 @@ import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
 import { formatAngle } from '../parts/format';
 import { Toggles } from '../parts/toggles';
-import { heldJoint, typedAngle, type OrderValues } from './order-values';
+import { heldJoint, isHeldByPhase, typedAngle, type OrderValues } from './order-values';
 
 /** The injuries as codes, those of this family first; any other can be picked. */
 export function InjuryFields({ control }: { control: Control<OrderValues> }) {
@@ -101,7 +101,7 @@ export function OrderMore({
     <Stack $gap={12}>
       {(heights.length > 0 || all) &&
         choice('height', t('order.height'), heights.length > 0 ? heights : ['short', 'tall', 'low', 'high'])}
-      {asks('angle') && programme.joint && (
+      {asks('angle') && programme.joint && !isHeldByPhase(programme) && (
         <Controller
           control={control}
           name="angle"

@@ -1,5 +1,5 @@
 import { jointsFrom, planes, type JointPlane, type Region } from '@estribo/core/anatomy';
-import { lockMoments, weightBearing } from '@estribo/core/order';
+import { lockMoments, orderedPostures, panelNames, weightBearing } from '@estribo/core/order';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Controller, useFieldArray, useWatch, type Control } from 'react-hook-form';
@@ -8,12 +8,20 @@ import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button, IconButton } from '../parts/button';
-import { Choice } from '../parts/choice';
+import { Toggles } from '../parts/toggles';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Pick } from '../parts/pick';
 import { formatAngle } from '../parts/format';
-import { emptyPhase, heldJoint, limitLabel, saidAngle, typedAngle, type OrderValues } from './order-values';
+import {
+  emptyPhase,
+  heldJoint,
+  isHeldByPhase,
+  limitLabel,
+  saidAngle,
+  typedAngle,
+  type OrderValues,
+} from './order-values';
 
 const Line = styled.div`
   display: grid;
@@ -75,6 +83,7 @@ function PhaseFields({
   const { region } = programme;
   const { fields, append, remove } = useFieldArray({ control, name: `${at}.limits` });
   const does = programme.ordered ?? [];
+  const isHeld = isHeldByPhase(programme);
   const [more, showMore] = useState(false);
   // a lock that was read out of text is shown, whether or not this brace has one
   const locked = useWatch({ control, name: `${at}.lock` }).trim() !== '';
@@ -145,9 +154,9 @@ function PhaseFields({
           )}
         </Line>
       ))}
-      {(does.includes('lock') || does.includes('weight') || more || locked) && (
+      {(does.includes('lock') || does.includes('weight') || isHeld || more || locked) && (
         <Row $align="flex-start" $gap={12}>
-          {(does.includes('lock') || more || locked) && <LockFields control={control} at={at} />}
+          {(does.includes('lock') || isHeld || more || locked) && <LockFields control={control} at={at} />}
           {(does.includes('weight') || more) && (
             <Controller
               control={control}
@@ -167,6 +176,7 @@ function PhaseFields({
           )}
         </Row>
       )}
+      {!isFirst && <BraceOfPhase control={control} at={at} />}
       {more && (
         <Pick
           label={t('order.limitAnother')}
@@ -190,6 +200,64 @@ function PhaseFields({
         </Row>
       )}
     </Phase>
+  );
+}
+
+/** What of the brace is another from this phase on: its height, its panels, how it is put on. */
+function BraceOfPhase({ control, at }: { control: Control<OrderValues>; at: At }) {
+  const { programme, model } = useWork().state;
+  const does = programme.ordered ?? [];
+  const heights = [...new Set(model.chart.heights?.map(({ height }) => height))];
+  const asBefore = { value: 'unsaid' as const, label: t('order.asBefore') };
+  if (heights.length === 0 && !does.includes('panels') && !does.includes('posture')) return null;
+  return (
+    <Row $align="flex-start" $gap={12}>
+      {heights.length > 0 && (
+        <Controller
+          control={control}
+          name={`${at}.height`}
+          render={({ field }) => (
+            <Pick
+              label={t('order.height')}
+              options={[asBefore, ...heights.map((value) => ({ value, label: named('heights', value) }))]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+      {does.includes('panels') && (
+        <Controller
+          control={control}
+          name={`${at}.panels`}
+          render={({ field }) => (
+            <Toggles
+              label={t('order.panelsFrom')}
+              options={panelNames.map((value) => ({ value, label: named('panelNames', value) }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+      {does.includes('posture') && (
+        <Controller
+          control={control}
+          name={`${at}.posture`}
+          render={({ field }) => (
+            <Pick
+              label={t('order.posture')}
+              options={[
+                asBefore,
+                ...orderedPostures.map((value) => ({ value, label: named('orderedValue', value) })),
+              ]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+    </Row>
   );
 }
 
@@ -236,6 +304,7 @@ function LimitField({
 function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) {
   const { programme } = useWork().state;
   const held = heldJoint(programme);
+  const isHeld = isHeldByPhase(programme);
   const typed = useWatch({ control, name: `${at}.lock` });
   return (
     <>
@@ -245,30 +314,37 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
         render={({ field: { ref: _ref, ...field }, fieldState }) => (
           <Field
             {...field}
-            label={t('order.lockAt', { joint: named('joints', held.joint).toLowerCase() })}
-            placeholder={t('order.notLocked')}
+            label={t(isHeld ? 'order.angleAt' : 'order.lockAt', {
+              joint: named('joints', held.joint).toLowerCase(),
+            })}
+            placeholder={isHeld ? '' : t('order.notLocked')}
             problem={fieldState.error?.message}
             help={
               field.value.trim() === ''
-                ? undefined
+                ? isHeld
+                  ? t('order.angleHow')
+                  : undefined
                 : `= ${formatAngle(held, typedAngle(held, 'to', field.value))}`
             }
-            width="150px"
+            width={isHeld ? '280px' : '150px'}
             inputMode="text"
           />
         )}
       />
-      {typed.trim() !== '' && (
+      {typed.trim() !== '' && !isHeld && (
         <Controller
           control={control}
           name={`${at}.lockWhen`}
-          render={({ field }) => (
-            <Choice
-              label={t('order.lockWhen')}
-              options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
+          render={({ field, fieldState }) => (
+            <div>
+              <Toggles
+                label={t('order.lockWhen')}
+                options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
+                value={field.value}
+                onChange={field.onChange}
+              />
+              {fieldState.error && <b style={{ color: color('madder') }}>{fieldState.error.message}</b>}
+            </div>
           )}
         />
       )}

@@ -59,6 +59,10 @@ export const orderRules = (about: { born?: string | undefined; today?: string } 
           }),
           limits: array().of(limitRules),
           lock: numberOrNothing(t('order.lock'), 'phases.locks.at.degrees'),
+          lockWhen: array().when('lock', {
+            is: (lock: string | undefined) => lock !== undefined && lock.trim() !== '',
+            then: (times) => times.min(1, t('order.lockWhenNeeded')),
+          }),
         }),
       )
       .required(),

@@ -30,8 +30,12 @@ export interface TypedPhase {
   limits: TypedLimit[];
   /** an angle; empty where no lock is ordered */
   lock: string;
-  lockWhen: OrderedLock['when'];
+  lockWhen: OrderedLock['when'][];
   weight: NonNullable<OrderPhase['weight']> | 'unsaid';
+  /** what of the brace is another in this phase; unsaid: as in the order as a whole */
+  height: HeightName | 'unsaid';
+  panels: NonNullable<Order['panels']>;
+  posture: NonNullable<Order['posture']> | 'unsaid';
 }
 
 /** The order as it is typed. */
@@ -58,10 +62,14 @@ export interface OrderValues {
   confirmed: boolean;
 }
 
-/** The motion whose limits a phase asks for first: the family's joint's. */
+/** A family that puts its joint at an angle is asked for that angle phase by phase, in one field. */
+export const isHeldByPhase = ({ joint, ordered = [] }: Programme): boolean =>
+  joint !== undefined && ordered.includes('angle') && !ordered.includes('motion');
+
+/** The motion whose limits a phase asks for first: the family's joint's, unless that is put at an angle. */
 const firstMotion = (programme: Programme): JointPlane[] => {
   const motion = limitedMotion(programme);
-  return motion ? [motion] : [];
+  return motion && !isHeldByPhase(programme) ? [motion] : [];
 };
 
 export const emptyPhase = (programme: Programme, fromDay: string): TypedPhase => ({
@@ -69,8 +77,11 @@ export const emptyPhase = (programme: Programme, fromDay: string): TypedPhase =>
   lastDay: '',
   limits: firstMotion(programme).map((motion) => ({ ...motion, from: '', to: '' })),
   lock: '',
-  lockWhen: 'always',
+  lockWhen: ['always'],
   weight: 'unsaid',
+  height: 'unsaid',
+  panels: [],
+  posture: 'unsaid',
 });
 
 /** @param today where nothing of an order goes by days after it, day zero is today until somebody says otherwise */
@@ -156,12 +167,14 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
     prescriber: order.prescriber,
     dayZero: order.dayZero,
     until: order.until,
-    phases: order.phases.map(({ fromDay, lastDay, limits, locks, weight }) => {
+    phases: order.phases.map(({ fromDay, lastDay, limits, locks, weight, height, panels, posture }) => {
       const motions = [...firstMotion(programme), ...limits].filter(
         (one, i, all) =>
           all.findIndex(({ joint, plane }) => joint === one.joint && plane === one.plane) === i,
       );
-      const lock = locks?.[0];
+      // locks at one angle at several times are one field; the angle of the whole order is that of each phase
+      const whole = isHeldByPhase(programme) ? order.angles?.[0] : undefined;
+      const at = locks?.[0]?.at ?? whole?.at;
       return {
         fromDay: String(fromDay),
         lastDay: lastDay === undefined ? '' : String(lastDay),
@@ -174,13 +187,19 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
             to: shownAngle(motion, 'to', flexion),
           };
         }),
-        lock: lock ? String(signedAngle(held, lock.at)) : '',
-        lockWhen: lock?.when ?? 'always',
+        lock: at ? String(signedAngle(held, at)) : '',
+        lockWhen: locks && locks.length > 0 ? locks.map(({ when }) => when) : ['always'],
         weight: weight ?? 'unsaid',
+        height: height ?? 'unsaid',
+        panels: panels ?? [],
+        posture: posture ?? 'unsaid',
       };
     }),
     relieve: order.relieve ?? 'unsaid',
-    angle: order.angles?.[0] ? shownAngle(held, 'to', signedAngle(held, order.angles[0].at)) : '',
+    angle:
+      order.angles?.[0] && !isHeldByPhase(programme)
+        ? shownAngle(held, 'to', signedAngle(held, order.angles[0].at))
+        : '',
     height: order.height ?? 'unsaid',
     panels: order.panels ?? [],
     posture: order.posture ?? 'unsaid',
@@ -202,23 +221,25 @@ export function typedPhase(
   { fromDay, lastDay, window, free, lock, weight, asks }: ReadSchedule['phases'][number],
   programme: Programme,
 ): TypedPhase {
-  const [motion] = firstMotion(programme);
+  const motion = isHeldByPhase(programme) ? undefined : limitedMotion(programme);
   const end = (of: 'extension' | 'flexion', field: 'from' | 'to') =>
     asks.includes(`${of}-limit`) ? asked : free ? '' : shownAngle(motion!, field, window[of]);
   return {
+    ...emptyPhase(programme, ''),
     fromDay: String(fromDay),
     lastDay: lastDay === undefined ? '' : String(lastDay),
     limits: motion ? [{ ...motion, from: end('extension', 'from'), to: end('flexion', 'to') }] : [],
     lock: lock ? (lock.at === undefined ? asked : String(lock.at)) : '',
-    lockWhen: lock?.when ?? 'always',
+    lockWhen: lock?.when ? [lock.when] : ['always'],
     weight: weight ?? 'unsaid',
   };
 }
 
 function phaseOf(
-  { fromDay, lastDay, limits, lock, lockWhen, weight }: TypedPhase,
+  { fromDay, lastDay, limits, lock, lockWhen, weight, height, panels, posture }: TypedPhase,
   held: JointPlane,
 ): OrderPhase {
+  const at = () => namedAngle(held, typedAngle(held, 'to', lock));
   return {
     fromDay: typedNumber(fromDay),
     ...(lastDay.trim() === '' ? {} : { lastDay: typedNumber(lastDay) }),
@@ -229,12 +250,11 @@ function phaseOf(
         ...(to.trim() === '' ? {} : { flexion: typedAngle(motion, 'to', to) }),
       });
     }),
-    ...(lock.trim() === ''
-      ? {}
-      : {
-          locks: [{ joint: held.joint, at: namedAngle(held, typedAngle(held, 'to', lock)), when: lockWhen }],
-        }),
+    ...(lock.trim() === '' ? {} : { locks: lockWhen.map((when) => ({ joint: held.joint, at: at(), when })) }),
     ...(weight === 'unsaid' ? {} : { weight }),
+    ...(height === 'unsaid' ? {} : { height }),
+    ...(panels.length === 0 ? {} : { panels }),
+    ...(posture === 'unsaid' ? {} : { posture }),
   };
 }
 

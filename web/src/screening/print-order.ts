@@ -10,11 +10,19 @@ import { formatAngle, formatWindow } from '../parts/format';
  */
 export function formatPhase(
   { angles = [] }: Pick<Order, 'angles'>,
-  { limits, locks = [], weight }: Pick<OrderPhase, 'limits' | 'locks' | 'weight'>,
+  {
+    limits,
+    locks = [],
+    weight,
+    height,
+    panels,
+    posture,
+  }: Pick<OrderPhase, 'limits' | 'locks' | 'weight' | 'height' | 'panels' | 'posture'>,
   usual: JointPlane | undefined,
 ): string {
   const isUsual = ({ joint, plane }: JointPlane) => joint === usual?.joint && plane === usual.plane;
-  const isFree = limits.length === 0 && angles.length === 0;
+  // a joint that is locked always has no motion that is free
+  const isFree = limits.length === 0 && angles.length === 0 && !locks.some(({ when }) => when === 'always');
   const said = [
     ...(isFree && usual ? [formatWindow({}, usual)] : []),
     ...angles.map((one) => {
@@ -41,6 +49,9 @@ export function formatPhase(
       }),
     ),
     ...(weight ? [t('order.weightOf', { weight: named('weightBearing', weight) })] : []),
+    ...(height ? [named('heights', height)] : []),
+    ...(panels ? [`${t('order.panels')}: ${panels.map((one) => named('panelNames', one)).join(', ')}`] : []),
+    ...(posture ? [named('orderedValue', posture)] : []),
   ];
   return said.join('; ');
 }

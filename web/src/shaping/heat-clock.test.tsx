@@ -3,6 +3,13 @@ import { shapedContext, type testLogbook } from '../../../core/src/logbook/test-
 import { shapedLogbook, showStage } from '../case/test-stage';
 import ShapeStage from './shape-stage';
 
+// the clock stands still while a test runs: a busy machine shows the same seconds
+beforeEach(() => {
+  const now = Date.now();
+  jest.spyOn(Date, 'now').mockImplementation(() => now);
+});
+afterEach(() => jest.restoreAllMocks());
+
 const run = { operation: 'mould-shin', part: 'shin-shell' } as const;
 /** A run whose events happened so many seconds before now. */
 function running(id: 'pack' | 'gun', ...events: (readonly [ago: number, body: object])[]) {
@@ -37,7 +44,7 @@ test('a neuropathy that Screen found is the answer: it cannot be talked away', a
 
 test('after a reload the clock stands where it is: the pack’s time counts from its start', async () => {
   await show(running('pack', [100, { what: 'stage', stage: 'warm' }]));
-  expect(screen.getByRole('timer').textContent).toMatch(/^0:(19|20)$/);
+  expect(screen.getByRole('timer').textContent).toBe('0:20');
   expect(screen.getByRole('button', { name: 'On before its time: Mould' })).toBeTruthy();
 });
 
@@ -45,13 +52,13 @@ test('in the window what is left of it is told; over it, that it is too long', a
   const warm = [200, { what: 'stage', stage: 'warm' }] as const;
   const { leave } = await show(running('pack', warm, [80, { what: 'stage', stage: 'mould' }]));
   expect(screen.getByText('now; this is left')).toBeTruthy();
-  expect(screen.getByRole('timer').textContent).toMatch(/^0:(39|40)$/);
+  expect(screen.getByRole('timer').textContent).toBe('0:40');
   leave();
   await show(
     running('pack', [300, { what: 'stage', stage: 'warm' }], [80, { what: 'stage', stage: 'mould' }]),
   );
   expect(screen.getByText('too long: go on or stop now')).toBeTruthy();
-  expect(screen.getByRole('timer').textContent).toMatch(/^\+1:00$|^\+0:59$/);
+  expect(screen.getByRole('timer').textContent).toBe('+1:00');
 });
 
 test('a pause holds it, and one touch says that it went wrong', async () => {

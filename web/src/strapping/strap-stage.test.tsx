@@ -1,7 +1,7 @@
 import { decideSize } from '@estribo/core/sizing';
 import { foldCase, stillNeeded } from '@estribo/core/logbook';
 import { beltContext, testContext, testLogbook } from '../../../core/src/logbook/test-case';
-import { act, screen } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import { orderedLogbook, sizedLogbook, showStage } from '../case/test-stage';
 import StrapStage from './strap-stage';
 
@@ -150,14 +150,29 @@ test('at the roll stand who does it, how the patient lies and the danger of it',
   expect(screen.getAllByText(/Stop at any new pain, weakness or numbness/).length).toBeGreaterThan(0);
 });
 
-test('a loss in mid-roll: keep in line, back, call; nothing else until movement and feeling are noted anew', async () => {
+test('a loss in mid-roll: back to supine in line, call; donning is withheld until a record shows it back', async () => {
   const { user, written, state } = await showStage(StrapStage, lyingBelt(), { context: beltContext });
-  await user.click(screen.getByRole('button', { name: 'Movement or feeling lost' }));
+  await user.click(screen.getByRole('button', { name: 'Movement or sensation lost' }));
   expect(written[0]).toMatchObject({ kind: 'strap.lost', body: { step: 'roll-away' } });
-  expect(screen.getByText('Keep in line.')).toBeTruthy();
-  expect(screen.getByText('Back to the supported position.')).toBeTruthy();
+  expect(screen.getByText('Complete the roll back to supine, in line.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
   expect(state().calls).toMatchObject([{ why: 'lost-in-move', whom: 'physician-now' }]);
+  // one touch says which limb; nothing is recorded full that nobody said, and the loss stays
+  const leg = within(screen.getByRole('radiogroup', { name: 'Left leg, movement' }));
+  await user.click(leg.getByRole('radio', { name: 'less' }));
+  expect(screen.queryByRole('button', { name: /full in both arms/ })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Record: Left leg: movement less. All else full.' }));
+  expect(written[1]!.body).toMatchObject({
+    moment: 'after',
+    limbs: { 'left-leg': { movement: 'less', sensation: 'full' }, 'right-leg': { movement: 'full' } },
+  });
+  expect(state().strapping.lost).toBeDefined();
+  expect(state().calls.map(({ why }) => why)).toEqual(expect.arrayContaining(['lost-in-move', 'finding']));
+  expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
+  // back as before donning: cleared by who records it
+  await user.click(screen.getByRole('button', { name: 'Record again' }));
+  await user.click(screen.getByRole('button', { name: 'Record full in both arms and both legs' }));
+  expect(state().strapping.lost).toBeUndefined();
 });
 
 test('a step before its turn is asked about, and recorded as meant; the one before it stays to be done', async () => {

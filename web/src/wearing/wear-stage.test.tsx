@@ -1,13 +1,18 @@
 import { screen, within } from '@testing-library/react';
-import { measuredLogbook, showStage } from '../case/test-stage';
+import { foldCase } from '@estribo/core/logbook';
+import { limitsOf } from '@estribo/core/order';
+import { carryOn } from '../../../core/src/findings/test-whole-case';
+import { testContext } from '../../../core/src/logbook/test-case';
+import { signedLogbook, showStage, sizedLogbook } from '../case/test-stage';
 import WearStage from './wear-stage';
 
 jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
 
+const knee = { joint: 'knee', plane: 'sagittal' } as const;
 const loose = { protective: false, trouble: 'take-off', wearing: 'for walking' } as const;
 
 test('a protective order is worn as ordered and offers no growth', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook());
+  const { user, written } = await showStage(WearStage, signedLogbook());
   expect(screen.queryByLabelText('On the first day')).toBeNull();
   await user.click(screen.getByRole('button', { name: 'Wear it as ordered' }));
   expect(written[0]).toMatchObject({
@@ -21,7 +26,7 @@ test('a protective order is worn as ordered and offers no growth', async () => {
 });
 
 test('another order grows from the model’s numbers, day by day', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.clear(screen.getByLabelText('At most'));
   await user.type(screen.getByLabelText('At most'), '90');
   await user.click(screen.getByRole('button', { name: 'Take the plan' }));
@@ -44,7 +49,7 @@ test('another order grows from the model’s numbers, day by day', async () => {
 });
 
 test('a plan that cannot be is said beside it and is not taken', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.clear(screen.getByLabelText('At most'));
   await user.type(screen.getByLabelText('At most'), '10');
   expect(screen.getByText('The ceiling lies below the first day.')).toBeTruthy();
@@ -55,7 +60,7 @@ test('a plan that cannot be is said beside it and is not taken', async () => {
 });
 
 test('teach-back says who put it on', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook());
+  const { user, written } = await showStage(WearStage, signedLogbook());
   await user.click(screen.getByRole('radio', { name: 'the carer' }));
   await user.click(screen.getByRole('button', { name: 'Put on by the carer: not yet' }));
   expect(screen.getByText('Tried by the carer: not yet. Try once more before leaving.')).toBeTruthy();
@@ -68,7 +73,7 @@ test('teach-back says who put it on', async () => {
 });
 
 test('a plan that grows is held while a check says the limb is not safe, and none is taken', async () => {
-  const log = measuredLogbook(loose);
+  const log = signedLogbook(loose);
   log.write('wear.planned', {
     kind: 'growing',
     from: '2026-11-24',
@@ -80,8 +85,37 @@ test('a plan that grows is held while a check says the limb is not safe, and non
   log.write('check.recorded', { check: 'toes-warm-moving-felt', seen: false });
   const { user, written } = await showStage(WearStage, log);
   expect(screen.getByText('The plan is held: nothing grows until the check is right.')).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Change the plan' }));
-  expect(screen.getByText(/A check says that the limb is not safe in it/)).toBeTruthy();
-  expect(screen.getByRole('button', { name: 'Take the plan' }).hasAttribute('disabled')).toBe(true);
-  expect(written).toEqual([]);
+  // while the limb is not safe no other plan is made, and nobody is taught to put it on
+  expect(screen.queryByRole('button', { name: 'Change the plan' })).toBeNull();
+  expect(
+    screen.getByRole('button', { name: 'Put on by the patient: with help' }).hasAttribute('disabled'),
+  ).toBe(true);
+  await user.click(screen.getByRole('button', { name: 'Put on by the patient: not yet' }));
+  expect(written.map(({ body }) => body)).toEqual([{ who: 'patient', how: 'not-yet' }]);
+});
+
+test.each([
+  ['nobody has signed', sizedLogbook],
+  [
+    'it was signed as failed',
+    () => {
+      const log = sizedLogbook();
+      carryOn(log, () => foldCase(log.entries, testContext)!, { wrong: ['hinge-height'] });
+      return log;
+    },
+  ],
+  [
+    'an order came later that it exceeds',
+    () => {
+      const log = signedLogbook();
+      log.order({ phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 20, flexion: 60 }) }] });
+      return log;
+    },
+  ],
+] as const)('no plan is offered while %s; what is ordered stands there all the same', async (_, logbook) => {
+  await showStage(WearStage, logbook());
+  expect(screen.queryByRole('button', { name: 'Wear it as ordered' })).toBeNull();
+  expect(
+    screen.getByText(/Plan withheld until the findings above are resolved. Ordered: day and night/),
+  ).toBeTruthy();
 });

@@ -1,5 +1,5 @@
 import { screen } from '@testing-library/react';
-import { measuredLogbook, showStage } from '../case/test-stage';
+import { signedLogbook, showStage } from '../case/test-stage';
 import WearStage from './wear-stage';
 
 jest.mock('../parts/chart', () => ({ __esModule: true, default: () => null }));
@@ -18,14 +18,14 @@ const rule = { skin: 'step-back', pain: 'hold', missed: 'go-on', resumeAfter: 2 
 
 /** A plan that grows, and what was told of a day of it. */
 function toldOf(more: object) {
-  const log = measuredLogbook(loose);
+  const log = signedLogbook(loose);
   log.write('wear.planned', plan);
   log.write('wear.told', { day: '2026-11-24', minutes: 150, skin: 'clear', pain: 'none', ...more });
   return log;
 }
 
 test('what is told of a day is taken, in whole', async () => {
-  const log = measuredLogbook(loose);
+  const log = signedLogbook(loose);
   const { user, written } = await showStage(WearStage, log);
   await user.click(screen.getByRole('button', { name: 'What the patient tells of a day' }));
   await user.type(screen.getByLabelText('Worn'), '75');
@@ -38,7 +38,7 @@ test('what is told of a day is taken, in whole', async () => {
 });
 
 test('more than a day has is refused at its field, and nothing is lost', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.click(screen.getByRole('button', { name: 'What the patient tells of a day' }));
   await user.type(screen.getByLabelText('Worn'), '1441');
   await user.click(screen.getByRole('button', { name: 'Take the day' }));
@@ -71,7 +71,7 @@ test('by the clinic’s own rule the plan is proposed anew, marked as the clinic
 });
 
 test('a protective order is never shortened by it: somebody is called, and the wearing stays', async () => {
-  const log = measuredLogbook();
+  const log = signedLogbook();
   log.write('wear.planned', { kind: 'as-ordered', from: '2026-11-20', wearing: 'day and night' });
   log.write('wear.told', { day: '2026-11-24', minutes: 300, skin: 'red-stays', pain: 'none' });
   const { state } = await showStage(WearStage, log, { wearRule: rule });
@@ -81,7 +81,7 @@ test('a protective order is never shortened by it: somebody is called, and the w
 });
 
 test('half a break is none; a whole one stands in the plan', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.type(screen.getByLabelText('A break after (may stay empty)'), '60');
   expect(screen.getByText(/A break has both/)).toBeTruthy();
   await user.type(screen.getByLabelText('Its length (may stay empty)'), '15');
@@ -91,7 +91,7 @@ test('half a break is none; a whole one stands in the plan', async () => {
 });
 
 test('that the letter was sent is kept: to whom, and how', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.click(screen.getByRole('button', { name: 'The letter was sent' }));
   await user.click(screen.getByRole('button', { name: 'by post' }));
   expect(written[0]).toMatchObject({ kind: 'letter.sent', body: { how: 'post' } });
@@ -99,7 +99,7 @@ test('that the letter was sent is kept: to whom, and how', async () => {
 });
 
 test('a log of temperatures is read off the page’s thread, told, and kept only when somebody says so', async () => {
-  const { user, written } = await showStage(WearStage, measuredLogbook(loose));
+  const { user, written } = await showStage(WearStage, signedLogbook(loose));
   await user.click(screen.getByRole('button', { name: 'Hours worn, from a temperature log' }));
   const lines = Array.from(
     { length: 24 * 12 },

@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { finite, notReversed } from '../../brace';
-import { heightNames } from '../../order';
+import { heightNames, orderedOn } from '../../order';
 import { common, judgeNumbers, limits, numbersAt, once, settingKind } from '../kind';
 
 /** How high a part stands: a panel on the back, a chin piece, a bar on the breastbone. Where the order names a height, that one. */
@@ -23,8 +23,9 @@ export const height = settingKind(
     whole: false,
     inOrOut: [],
     // nothing is ordered, or not by a name it has: what is observed decides
-    wanted: ({ ordered, target }, { order }) => {
-      const named = order?.height && (ordered as Partial<Record<string, number>> | undefined)?.[order.height];
+    wanted: ({ ordered, target }, { order, day }) => {
+      const height = order && orderedOn(order, day).height;
+      const named = height && (ordered as Partial<Record<string, number>> | undefined)?.[height];
       const at = named ?? target;
       return at === undefined ? undefined : { from: at, to: at };
     },

@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { name } from '../../brace';
-import { panelNames } from '../../order';
+import { orderedOn, panelNames } from '../../order';
 import { common, judgeInOrOut, settingKind } from '../kind';
 
 /** A panel that is in when it is ordered, and out when the order names others. */
@@ -10,9 +10,10 @@ export const panel = settingKind(
     places: () => [],
     whole: false,
     inOrOut: [true, false],
-    wanted: (setting, { order }) => {
-      if (order?.panels === undefined) return undefined;
-      const is = order.panels.includes(setting.panel) ? 1 : 0;
+    wanted: (setting, { order, day }) => {
+      const panels = order && orderedOn(order, day).panels;
+      if (panels === undefined) return undefined;
+      const is = panels.includes(setting.panel) ? 1 : 0;
       return { from: is, to: is };
     },
     judge: (_, made, wanted) => judgeInOrOut(made, wanted),

@@ -1,7 +1,7 @@
-import { object, string } from 'yup';
+import { array, object, string } from 'yup';
 import { joints } from '../../anatomy';
 import { finite, notReversed, name } from '../../brace';
-import { angleOn } from '../../order';
+import { angleOn, isAskedFor } from '../../order';
 import { wedgesFor } from '../heel';
 import { common, counted, countedOnce, judgeNumbers, numbersAt, once, settingKind } from '../kind';
 
@@ -13,6 +13,8 @@ export const pieces = settingKind(
     /** mm each; the joint that they point, and the reading from heel to ball */
     wedge: object({
       joint: string().oneOf(joints).required(),
+      /** injuries with which an angle that is not ordered is asked for: no wedge is never assumed */
+      asksWith: array().of(name()).max(12),
       reading: name(),
       each: finite().positive().required(),
     })
@@ -22,14 +24,15 @@ export const pieces = settingKind(
   }).test(...notReversed),
   {
     ...countedOnce,
-    wanted: ({ wedge, most }, by) => {
+    wanted: ({ wedge }, by) => {
       const length = wedge && by.readings[wedge.reading]?.mean;
       if (!wedge || by.order === undefined) return undefined;
-      const { flexion } = angleOn(by.order, by.day, { joint: wedge.joint, plane: 'sagittal' });
-      // nothing is ordered, or a foot that does not point: no wedge; how many for one that does follows from its length
-      if (flexion === undefined || flexion <= 0) return { from: 0, to: 0 };
-      const wanted = length === undefined ? undefined : wedgesFor(flexion, length, wedge.each);
-      return wanted && { from: Math.min(wanted.count, most), to: Math.min(wanted.count, most) };
+      const { extension } = angleOn(by.order, by.day, { joint: wedge.joint, plane: 'sagittal' });
+      if (extension === undefined && isAskedFor(wedge.asksWith, by.order)) return undefined;
+      // the foot comes no nearer to neutral than this: nothing ordered, or a foot that does not point, is no wedge
+      if (extension === undefined || extension <= 0) return { from: 0, to: 0 };
+      const wanted = length === undefined ? undefined : wedgesFor(extension, length, wedge.each);
+      return wanted && { from: wanted.count, to: wanted.count };
     },
     judge: (setting, made, wanted) => judgeNumbers(numbersAt(once(), made), setting, wanted),
     madeFrom: ['order', 'readings'],

@@ -8,7 +8,9 @@ export class FindingsFirst1764000000009 implements MigrationInterface {
       "ALTER TABLE `summary` ADD COLUMN IF NOT EXISTS `urgent` tinyint NOT NULL DEFAULT 0, ADD COLUMN IF NOT EXISTS `findings` json NOT NULL DEFAULT '[]'",
     );
     await run('ALTER TABLE `summary` ALTER `urgent` DROP DEFAULT, ALTER `findings` DROP DEFAULT');
-    await run('ALTER TABLE `summary` ADD INDEX IF NOT EXISTS `summary_urgent` (`urgent`, `firstVisit`, `case`)');
+    await run(
+      'ALTER TABLE `summary` ADD INDEX IF NOT EXISTS `summary_urgent` (`urgent`, `firstVisit`, `case`)',
+    );
   }
 
   async down(queryRunner: QueryRunner): Promise<void> {

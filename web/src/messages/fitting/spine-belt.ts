@@ -15,7 +15,10 @@ export const spineBelt: FamilyWords = {
       how: 'Folded to the same mark, by the girth of the waist.',
       unit: 'mark',
     },
-    'low-panel-in': { name: 'Low panel', how: 'As ordered; stepped down to with its date and reason.' },
+    'low-panel-in': {
+      name: 'Low panel',
+      how: 'As ordered for the phase. Step down: tall panel out, low one in at the foot of the pocket, surplus folded and fixed.',
+    },
     'tall-panel-in': { name: 'Tall panel', how: 'As ordered.' },
     'side-panels-in': { name: 'Side panels', how: 'The long edge to the centre.' },
     laces: {
@@ -38,10 +41,6 @@ export const spineBelt: FamilyWords = {
   },
   operations: {
     ...panelWork,
-    'step-down': {
-      name: 'Step down to the low panel',
-      how: 'Tall panel out, low one in at the foot of the pocket, surplus folded and fixed.',
-    },
   },
   steps: {
     'lay-out': {

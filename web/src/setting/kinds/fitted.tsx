@@ -1,5 +1,6 @@
-import type { Setting } from '@estribo/core/setting';
+import { wantedOn, type Setting } from '@estribo/core/setting';
 import { useState } from 'react';
+import { useWork } from '../../case/case-context';
 import { t } from '../../messages';
 import { Button } from '../../parts/button';
 import { Field } from '../../parts/field';
@@ -19,8 +20,14 @@ function InOrOut({ setting, made, words, stage }: PieceProps<FittedSetting | Pan
   const [because, setBecause] = useState<string>();
   const said = (fitted: boolean) =>
     (fitted ? words.in : words.out) ?? t(fitted ? 'setting.isIn' : 'setting.leftOut');
-  // a panel that comes out again is stepped down: with its reason
-  const steppedDown = (fitted: boolean) => setting.kind === 'panel' && made?.fitted === true && !fitted;
+  const { state, today } = useWork();
+  const wanted = wantedOn(setting, state, today);
+  // stepping down waits for the phase that orders it, or for the prescriber's word, which is the reason
+  const steppedDown = (fitted: boolean) =>
+    setting.kind === 'panel' &&
+    made?.fitted === true &&
+    !fitted &&
+    !(wanted !== undefined && wanted !== 'open' && wanted.from === 0);
   const press = (fitted: boolean) => {
     if (steppedDown(fitted) && because === undefined) return setBecause('');
     if (steppedDown(fitted) && because!.trim().length < 3) return;

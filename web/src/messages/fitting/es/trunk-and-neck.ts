@@ -185,7 +185,10 @@ export const spineBelt: FamilyWords = {
       how: 'Doblados a la misma marca, según la cintura.',
       unit: 'marca',
     },
-    'low-panel-in': { name: 'Panel bajo', how: 'Como se prescribe; al bajar, con fecha y motivo.' },
+    'low-panel-in': {
+      name: 'Panel bajo',
+      how: 'Como se prescribe para la fase. Al bajar: fuera el panel alto, el bajo al fondo del bolsillo, lo que sobra doblado y fijado.',
+    },
     'tall-panel-in': { name: 'Panel alto', how: 'Como se prescribe.' },
     'side-panels-in': { name: 'Paneles laterales', how: 'El borde largo hacia el centro.' },
     laces: {
@@ -208,10 +211,6 @@ export const spineBelt: FamilyWords = {
   },
   operations: {
     ...panelWork,
-    'step-down': {
-      name: 'Bajar al panel bajo',
-      how: 'Fuera el panel alto, el bajo al fondo del bolsillo, lo que sobra doblado y fijado.',
-    },
   },
   steps: {
     'lay-out': {

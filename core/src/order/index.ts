@@ -31,12 +31,15 @@ export {
 } from './order';
 export { orderChanged, orderGiven } from './entries';
 export {
+  isOneSchedule,
+  minusReadings,
   readPhases,
+  untilReadings,
   weekReadings,
   type PhaseQuestion,
+  type ReadingOf,
   type ReadPhase,
   type ReadSchedule,
-  type WeekReading,
 } from './phase-text';
 export {
   changeProblem,

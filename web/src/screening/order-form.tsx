@@ -64,8 +64,8 @@ export function OrderForm({
   const start = before ? filledOrder(before, state.programme) : emptyOrder(state.programme, today);
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
   const begun = { values: start, follows: intentInForce(state, 'order.given', {}) };
-  // of the third form of an order: what was typed for one before has other fields
-  const [draft, setDraft] = useDraft(`${state.case}-order-3`, begun);
+  // of the fourth form of an order: what was typed for one before has other fields
+  const [draft, setDraft] = useDraft(`${state.case}-order-4`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
     resolver: yupResolver(orderRules({ born, today })) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
@@ -84,11 +84,16 @@ export function OrderForm({
     state.programme.joint !== undefined ||
     start.phases.length > 1 ||
     start.phases.some(({ limits, lock, weight }) => limits.length > 0 || lock !== '' || weight !== 'unsaid');
-  const [trouble, isProtective] = useWatch({ control, name: ['trouble', 'protective'] });
+  const [trouble, isProtective, dayZero, isTelephone] = useWatch({
+    control,
+    name: ['trouble', 'protective', 'dayZero', 'telephone'],
+  });
 
   const submit = handleSubmit((values) => {
     if (values.fromText && !values.confirmed)
       return setError('confirmed', { message: t('paste.confirmFirst') });
+    if (values.telephone && !values.readBack)
+      return setError('readBack', { message: t('order.readBackFirst') });
     const order = orderOf(values, state.side, state.programme);
     const left = notCarriedOut(order, state.programme, state.model);
     if (left.some((name) => !values.acknowledged.includes(name)))
@@ -159,8 +164,10 @@ export function OrderForm({
       <InjuryFields control={control} />
       {(phased || all) && (
         <PastePhases
-          onTake={(phases) => {
+          dayZero={dayZero}
+          onTake={(phases, source) => {
             setValue('phases', phases);
+            setValue('source', source);
             setValue('fromText', true);
             setValue('confirmed', false);
           }}
@@ -216,6 +223,35 @@ export function OrderForm({
       )}
       {text('wearing', t('order.wearingLong'), 400, 2)}
       {before && <PlanAfter control={control} plan={Plan} />}
+      <Stack $gap={6}>
+        <Controller
+          control={control}
+          name="telephone"
+          render={({ field }) => (
+            <Tick isSelected={field.value} onChange={field.onChange}>
+              {t('order.telephone')}
+            </Tick>
+          )}
+        />
+        {isTelephone && (
+          <Controller
+            control={control}
+            name="readBack"
+            render={({ field, fieldState }) => (
+              <Notice tone="caution">
+                <Tick
+                  isSelected={field.value}
+                  isInvalid={fieldState.error !== undefined}
+                  onChange={field.onChange}
+                >
+                  {t('order.readBack')}
+                </Tick>
+                {fieldState.error && <b>{fieldState.error.message}</b>}
+              </Notice>
+            )}
+          />
+        )}
+      </Stack>
       <NotByThisBrace control={control} />
       {formState.errors.root && <Notice tone="stop">{formState.errors.root.message}</Notice>}
       <Row>

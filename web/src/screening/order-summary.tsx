@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useWork } from '../case/case-context';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
-import { Row, Stack } from '../parts/layout';
+import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { injuryName } from '../messages/fitting';
 import { formatDay } from '../parts/format';
@@ -91,6 +91,16 @@ export function OrderSummary({ order, children }: { order: Order; children?: Rea
         <dt>{t('order.trouble')}</dt>
         <dd>{named('trouble', order.trouble)}</dd>
       </Facts>
+      {(order.source !== undefined || order.readBack) && (
+        <Soft>
+          {[
+            order.source === undefined ? '' : t('order.source', { text: order.source }),
+            order.readBack ? t('order.wasReadBack') : '',
+          ]
+            .filter(Boolean)
+            .join(' ')}
+        </Soft>
+      )}
       {order.acknowledged && order.acknowledged.length > 0 && (
         <Notice tone="caution">
           <b>{t('order.acknowledged')}:</b> {order.acknowledged.map(formatNotCarriedOut).join('; ')}.{' '}

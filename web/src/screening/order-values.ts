@@ -60,6 +60,11 @@ export interface OrderValues {
   /** phases were taken over from text or a template, and have been held against the order */
   fromText: boolean;
   confirmed: boolean;
+  /** the text that the phases were read from */
+  source: string;
+  /** it was told by telephone, and read back */
+  telephone: boolean;
+  readBack: boolean;
 }
 
 /** A family that puts its joint at an angle is asked for that angle phase by phase, in one field. */
@@ -105,6 +110,9 @@ export const emptyOrder = (programme: Programme, today?: ClinicDay): OrderValues
   acknowledged: [],
   fromText: false,
   confirmed: false,
+  source: '',
+  telephone: false,
+  readBack: false,
 });
 
 /** The joint that a lock or an angle is ordered for here. */
@@ -208,8 +216,7 @@ export function filledOrder(order: Order, programme: Programme): OrderValues {
     wearing: order.wearing,
     trouble: order.trouble,
     acknowledged: order.acknowledged ?? [],
-    fromText: false,
-    confirmed: false,
+    source: order.source ?? '',
   };
 }
 
@@ -230,7 +237,7 @@ export function typedPhase(
     lastDay: lastDay === undefined ? '' : String(lastDay),
     limits: motion ? [{ ...motion, from: end('extension', 'from'), to: end('flexion', 'to') }] : [],
     lock: lock ? (lock.at === undefined ? asked : String(lock.at)) : '',
-    lockWhen: lock?.when ? [lock.when] : ['always'],
+    lockWhen: lock ? lock.when : ['always'],
     weight: weight ?? 'unsaid',
   };
 }
@@ -295,6 +302,8 @@ export function orderOf(values: OrderValues, side: Order['side'], programme: Pro
     protective: values.protective === 'yes',
     wearing: values.wearing.trim(),
     trouble: values.trouble!,
+    ...(values.source.trim() === '' ? {} : { source: values.source.trim() }),
+    ...(values.telephone ? { readBack: values.readBack } : {}),
   };
 }
 

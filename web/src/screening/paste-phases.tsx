@@ -1,4 +1,13 @@
-import { readPhases, weekReadings, type WeekReading } from '@estribo/core/order';
+import {
+  isOneSchedule,
+  minusReadings,
+  readPhases,
+  untilReadings,
+  weekReadings,
+  type PhaseQuestion,
+  type ReadingOf,
+  type ReadSchedule,
+} from '@estribo/core/order';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useDraft } from '../api/draft';
@@ -32,13 +41,14 @@ const List = styled.ol`
  * Phases out of text as prescribers write it, or out of one of the clinic's own templates: read, shown, asked about, and taken
  * over into the form, where every one of them is still to be confirmed.
  */
-export function PastePhases({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
+export function PastePhases({ dayZero, onTake }: PasteProps) {
   const [open, setOpen] = useState(false);
   return (
     <Fold title={t('paste.title')} isOpen={open} onOpen={setOpen}>
       <Pasted
-        onTake={(phases) => {
-          onTake(phases);
+        dayZero={dayZero}
+        onTake={(phases, text) => {
+          onTake(phases, text);
           setOpen(false);
         }}
       />
@@ -46,14 +56,71 @@ export function PastePhases({ onTake }: { onTake: (phases: TypedPhase[]) => void
   );
 }
 
-function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
+interface PasteProps {
+  /** the day that dates in the text are counted from, once it is known */
+  dayZero: string | undefined;
+  /** the phases as they are typed, and the text they were read from */
+  onTake: (phases: TypedPhase[], text: string) => void;
+}
+
+const Track = styled.div`
+  display: flex;
+  gap: 2px;
+  height: 30px;
+  & > span {
+    min-width: 2px;
+    overflow: hidden;
+    white-space: nowrap;
+    font-size: ${size.small};
+    line-height: 30px;
+    padding-left: 6px;
+    color: ${color('sheet')};
+    background: ${color('saddle')};
+  }
+  & > span[data-asked] {
+    background: repeating-linear-gradient(45deg, ${color('ochre')} 0 6px, ${color('saddleDeep')} 6px 12px);
+  }
+`;
+
+/** Days that a phase without an end is drawn with. */
+const openEnd = 14;
+
+/** The schedule as a bar of days; a phase of which something is asked is hatched. */
+function Bar({ phases }: Pick<ReadSchedule, 'phases'>) {
+  if (phases.length === 0) return null;
+  return (
+    <Track aria-hidden>
+      {phases.map(({ fromDay, lastDay, window, free, lock, asks }, i) => (
+        <span
+          key={i}
+          data-asked={asks.length > 0 || undefined}
+          style={{ flexGrow: Math.max(1, (lastDay ?? fromDay + openEnd) - fromDay + 1) }}
+        >
+          {free
+            ? t('order.free')
+            : lock && window.flexion === undefined
+              ? t('paste.locked', { angle: lock.at ?? '?' })
+              : `${window.extension ?? '?'}–${window.flexion ?? '?'}°`}
+        </span>
+      ))}
+    </Track>
+  );
+}
+
+function Pasted({ dayZero, onTake }: PasteProps) {
   const { state } = useWork();
   const [text, setText] = useDraft(`${state.case}-phase-text`);
-  const [weeks, setWeeks] = useState<WeekReading>();
+  const [answers, answer] = useState<Pick<ReadingOf, 'weeks' | 'until' | 'minus'>>({});
   const [chosen, choose] = useState('');
   const templates = usePhaseTemplates();
   const remove = useRemoveTemplate();
-  const { phases, notUnderstood, weeks: read } = readPhases(text, weeks);
+  const read = readPhases(text, {
+    ...answers,
+    joint: state.programme.joint,
+    ...(dayZero ? { dayZero } : {}),
+  });
+  const { phases, notUnderstood } = read;
+  const isAsked = (what: PhaseQuestion) => phases.some(({ asks }) => asks.includes(what));
   const template = templates.find(({ id }) => id === chosen);
   return (
     <Stack $gap={10}>
@@ -96,17 +163,34 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
         lines={3}
         maxLength={2000}
       />
-      {read && (
+      {(isAsked('week-reading') || answers.weeks) && (
         <Choice
           label={t('paste.weeks')}
           options={weekReadings.map((value) => ({ value, label: t(`paste.weekReadings.${value}`) }))}
-          value={read}
-          onChange={setWeeks}
+          value={answers.weeks}
+          onChange={(weeks) => answer({ ...answers, weeks })}
         />
       )}
+      {(isAsked('until-week') || answers.until) && (
+        <Choice
+          label={t('paste.until')}
+          options={untilReadings.map((value) => ({ value, label: t(`paste.untilReadings.${value}`) }))}
+          value={answers.until}
+          onChange={(until) => answer({ ...answers, until })}
+        />
+      )}
+      {(isAsked('minus') || answers.minus) && (
+        <Choice
+          label={t('paste.minus')}
+          options={minusReadings.map((value) => ({ value, label: t(`paste.minusReadings.${value}`) }))}
+          value={answers.minus}
+          onChange={(minus) => answer({ ...answers, minus })}
+        />
+      )}
+      <Bar phases={phases} />
       {phases.length > 0 && (
         <List>
-          {phases.map(({ fromDay, lastDay, window, free, lock, weight, asks }, i) => (
+          {phases.map(({ fromDay, lastDay, window, free, lock, weight, asks, gapBefore }, i) => (
             <li key={i}>
               {lastDay === undefined
                 ? t('paste.phaseOpen', { from: fromDay })
@@ -117,12 +201,16 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
                   ? formatWindow(window, heldJoint(state.programme))
                   : '',
                 lock
-                  ? `${t('paste.locked', { angle: lock.at ?? '?' })}${lock.when ? `, ${named('lockWhen', lock.when)}` : ''}`
+                  ? [
+                      t('paste.locked', { angle: lock.at ?? '?' }),
+                      ...lock.when.map((when) => named('lockWhen', when)),
+                    ].join(', ')
                   : '',
                 weight ? named('weightBearing', weight) : '',
               ]
                 .filter(Boolean)
                 .join('; ')}{' '}
+              {gapBefore && `${t('paste.gapBefore')} `}
               {asks.length > 0 && <b>{asks.map((ask) => t(`paste.asks.${ask}`)).join(' ')}</b>}
             </li>
           ))}
@@ -137,10 +225,17 @@ function Pasted({ onTake }: { onTake: (phases: TypedPhase[]) => void }) {
         <Row>
           <Button
             look="main"
-            onPress={() => onTake(phases.map((phase) => typedPhase(phase, state.programme)))}
+            isDisabled={!isOneSchedule(read)}
+            onPress={() =>
+              onTake(
+                phases.map((phase) => typedPhase(phase, state.programme)),
+                text.trim(),
+              )
+            }
           >
             {t('paste.take')}
           </Button>
+          {!isOneSchedule(read) && <Soft>{t('paste.takeFirst')}</Soft>}
           <KeepTemplate text={text} />
         </Row>
       )}

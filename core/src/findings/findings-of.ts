@@ -3,6 +3,7 @@ import type { CaseState } from '../logbook';
 import { stages } from '../record';
 import { findingLevels, type CaseFinding, type FindingRule, type Judging } from './finding';
 import { againstOrder } from './kinds/against-order';
+import { compartment } from './kinds/compartment';
 import { danger } from './kinds/danger';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
 import { otherSide } from './kinds/other-side';
@@ -15,6 +16,7 @@ const rules: readonly FindingRule[] = [
   danger,
   againstOrder,
   equinus,
+  compartment,
   otherSide,
   notLooked,
   noOrder,

@@ -1,3 +1,4 @@
+export { compartmentOf, type Compartment } from './compartment';
 export { isAskedFor, knownInjuries, mayHaveSide, type KnownInjury } from './injuries';
 export { isFixed, isFree, limitsOf, windowOf, type MotionWindow } from './limits';
 export {

@@ -60,7 +60,7 @@ export {
   stopsChosen,
   stopsFitted,
 } from './entries';
-export { madeIn, mostNow, reachOf, turnFault, type HandedOver, type LedgerLine } from './ledger';
+export { madeIn, mostNow, reachOf, turnFault, wasTooMuch, type HandedOver, type LedgerLine } from './ledger';
 export { asNumber, formatTurn, noTurn, opposite, readTurn, sumOfTurns, turnOf, type Turn } from './turns';
 export {
   bestPlace,

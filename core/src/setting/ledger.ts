@@ -198,3 +198,7 @@ export function turnFault(
   if (!most) return 'not-stated';
   return turns.some(({ by }) => Math.abs(asNumber(by)) > asNumber(most) + hair) ? 'over-change' : undefined;
 }
+
+/** Whether the last change was too much and nothing was changed back since: the next step is one back. */
+export const wasTooMuch = (ledger: readonly LedgerLine[]): boolean =>
+  ledger.at(-1)?.felt?.comfort === 'too-much';

@@ -52,6 +52,7 @@ import { TakenOver } from './taken-over';
 import { UnsentHere } from './unsent-here';
 import { useCase, type OpenCase } from '../case/use-case';
 import { useKeptFocus } from '../case/kept-focus';
+import { TypedHere, useTypedGuard } from '../case/typed-here';
 
 const loaders: Record<Stage, () => Promise<{ default: () => React.ReactNode }>> = {
   // a new order is shown with what it does to the settings, which lie on a floor above
@@ -384,18 +385,20 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
                   {stage !== 'screen' && <StoppedBy state={state} stage={stage} />}
                   <Findings stage={stage} />
                   {state.conflicts.length > 0 && <Notice tone="caution">{t('record.conflictLong')}</Notice>}
-                  <Suspense fallback={<Loading away={false} />}>
-                    {state.stages[stage].status === 'not-covered' ? (
-                      <NotCovered stage={stage} />
-                    ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
-                      <NothingMeasured />
-                    ) : whyNotNeeded(state.programme, stage) ? (
-                      <NotNeeded state={state} stage={stage} />
-                    ) : (
-                      screen
-                    )}
-                    <OnToNext caseId={state.case} states={stagesNow} stage={stage} />
-                  </Suspense>
+                  <TypedHere key={stage}>
+                    <Suspense fallback={<Loading away={false} />}>
+                      {state.stages[stage].status === 'not-covered' ? (
+                        <NotCovered stage={stage} />
+                      ) : stage === 'measure' && state.measuring.steps.length === 0 ? (
+                        <NothingMeasured />
+                      ) : whyNotNeeded(state.programme, stage) ? (
+                        <NotNeeded state={state} stage={stage} />
+                      ) : (
+                        screen
+                      )}
+                      <OnToNext caseId={state.case} states={stagesNow} stage={stage} />
+                    </Suspense>
+                  </TypedHere>
                 </Stack>
               </Work>
             </Frame>
@@ -465,15 +468,17 @@ function OnToNext({
   stage: Stage;
 }) {
   const navigate = useNavigate();
+  const { asked, guard } = useTypedGuard();
   const covered = stages.filter((name) => !['not-covered', 'not-needed'].includes(states[name].status));
   const next = covered.find((name) => stages.indexOf(name) > stages.indexOf(stage));
   if (!next || !['done', 'not-covered', 'not-needed'].includes(states[stage].status)) return null;
   return (
     <div>
+      {asked}
       <Button
         look={states[next].status === 'open' ? 'main' : 'second'}
         keycap="]"
-        onPress={() => void navigate(`/cases/${caseId}/${next}`)}
+        onPress={() => guard(() => void navigate(`/cases/${caseId}/${next}`))}
       >
         {t('next.stage', { stage: named('stages', next) })}
       </Button>

@@ -16,6 +16,7 @@ import { shapedContext, testContext, testLogbook, userId } from '../../../core/s
 import type { FigureLayer } from '../figure/layer';
 import { bareLimb } from '../figure/layer';
 import { locale } from '../messages';
+import { TypedHere } from './typed-here';
 import { CaseContext, FigureContext, SelectionContext, type CaseWork } from './case-context';
 
 export interface Written {
@@ -124,9 +125,11 @@ export async function showStage(
       <CaseContext value={work}>
         <SelectionContext value={{ selected, select }}>
           <FigureContext value={showOnFigure}>
-            <Suspense>
-              <Stage />
-            </Suspense>
+            <TypedHere>
+              <Suspense>
+                <Stage />
+              </Suspense>
+            </TypedHere>
           </FigureContext>
         </SelectionContext>
       </CaseContext>

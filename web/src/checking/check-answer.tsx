@@ -3,6 +3,7 @@ import { boundsOf } from '@estribo/core/logbook';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
+import { useTyped } from '../case/typed-here';
 import { t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -50,6 +51,7 @@ export function CheckAnswer({
   // only what was typed is kept: what was found is printed in the unit of the moment
   const [draft, setDraft] = useDraft<Partial<typeof found>>(`${state.case}-check-${keyOf(check)}`, {});
   const { typed, other } = { ...found, ...draft };
+  useTyped(name, typed !== found.typed || other !== found.other);
   const [problem, setProblem] = useState<{ value?: string; reference?: string }>({});
   const [, save] = useSaving();
   if (screenOf(check).quantity === undefined)

@@ -10,6 +10,7 @@ import { withholding } from '@estribo/core/findings';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
+import { useTypedGuard } from '../case/typed-here';
 import { formatFinding } from '../findings/format-finding';
 import { named, t } from '../messages';
 import { checkName } from '../messages/fitting';
@@ -35,6 +36,7 @@ export function Signature() {
   const [overriding, override] = useState(false);
   const { field, giving } = useReason(`${state.case}-sign-over`, t('checking.overrideReason'));
   const [saving, save] = useSaving();
+  const { asked, guard } = useTypedGuard();
   if (isBarred(unsafe))
     return (
       <Notice tone="stop" live>
@@ -95,13 +97,14 @@ export function Signature() {
       )}
       <Field label={t('checking.note')} value={note} onChange={setNote} maxLength={400} />
       {overriding && mayOverride && field}
+      {asked}
       <Row>
         <Button
           look={held.length > 0 ? 'stop' : 'main'}
           onPress={() => {
-            if (held.length === 0) return sign();
+            if (held.length === 0) return guard(sign);
             if (!overriding) return override(true);
-            giving(sign);
+            guard(() => giving(sign));
           }}
           isDisabled={saving || (narrower.length > 0 && !isSeen) || (held.length > 0 && !mayOverride)}
         >

@@ -29,6 +29,8 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
   switch (kind) {
     case 'danger':
       return aboutCall(dangerOf(about));
+    case 'compartment-asked':
+      return '';
     case 'limbs-not-noted':
       return named('moment', about);
     case 'order-silent':

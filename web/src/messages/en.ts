@@ -367,6 +367,9 @@ export const en = {
     'donned-before': 'Donning not restarted since: {{what}}',
     'order-ended': 'Order has ended',
     'plan-before-order': 'Wear plan made for an earlier order',
+    'compartment-asked': 'Compartment to unload: ask the prescriber',
+    'angle-not-ordered': '{{what}}: angle not ordered, ask the prescriber',
+    'not-possible': '{{what}}: not possible with this brace. Call before fitting; hold the foot pointed',
     'no-label': 'Label not recorded',
   },
   caseFindingDetail: {
@@ -413,6 +416,11 @@ export const en = {
     },
     tell: { patient: 'Record patient contact', prescriber: 'Record prescriber informed' },
     today: { patient: 'Contact the patient today.', prescriber: 'Inform the prescriber today.' },
+  },
+  typedHere: {
+    ask: 'Typed and not recorded: {{what}}. Record or clear it first.',
+    without: 'Continue without it',
+    back: 'Back to it',
   },
   rail: { label: 'Stages', blockedBy: 'blocked: {{finding}}' },
   side: { left: 'left', right: 'right', midline: 'midline' },
@@ -1569,6 +1577,13 @@ export const en = {
     lift: 'lift under the other shoe',
   },
   setting: {
+    compartmentAsked: {
+      'not-said': 'Compartment to unload is not ordered. Contact the prescriber before turning.',
+      disagree: 'Order and diagnosis name different compartments. Contact the prescriber before turning.',
+    },
+    againstTooMuch: 'Last change was too much. Go back one step, or give a reason to continue.',
+    turnWithReason: 'Turn with reason',
+    otherWay: 'This unloads the other compartment. Give a reason.',
     noOrderNow:
       'There is no order in force: nothing is changed here before the prescriber is asked. What is found in it is recorded all the same, and marked.',
     asWanted: '{{what}}: set to {{value}}, as wanted',

@@ -369,6 +369,10 @@ export const es: SameShape<typeof en> = {
     'donned-before': 'Colocación no repetida desde: {{what}}',
     'order-ended': 'La prescripción ha terminado',
     'plan-before-order': 'Plan de uso hecho para una prescripción anterior',
+    'compartment-asked': 'Compartimento que descargar: preguntar al prescriptor',
+    'angle-not-ordered': '{{what}}: ángulo sin prescribir, preguntar al prescriptor',
+    'not-possible':
+      '{{what}}: no es posible con esta ortesis. Llamar antes de colocarla; mantener el pie en punta',
     'no-label': 'Etiqueta no registrada',
   },
   caseFindingDetail: {
@@ -415,6 +419,11 @@ export const es: SameShape<typeof en> = {
     },
     tell: { patient: 'Registrar contacto con el paciente', prescriber: 'Registrar aviso al prescriptor' },
     today: { patient: 'Contactar hoy con el paciente.', prescriber: 'Informar hoy al prescriptor.' },
+  },
+  typedHere: {
+    ask: 'Escrito y sin registrar: {{what}}. Regístrelo o bórrelo antes.',
+    without: 'Continuar sin ello',
+    back: 'Volver a ello',
   },
   rail: { label: 'Etapas', blockedBy: 'bloqueado: {{finding}}' },
   side: { left: 'izquierda', right: 'derecha', midline: 'línea media' },
@@ -1577,6 +1586,15 @@ export const es: SameShape<typeof en> = {
     lift: 'alza bajo el otro zapato',
   },
   setting: {
+    compartmentAsked: {
+      'not-said':
+        'El compartimento que descargar no está prescrito. Contactar con el prescriptor antes de girar.',
+      disagree:
+        'Prescripción y diagnóstico nombran compartimentos distintos. Contactar con el prescriptor antes de girar.',
+    },
+    againstTooMuch: 'El último cambio fue demasiado. Retroceder un paso, o dar un motivo para seguir.',
+    turnWithReason: 'Girar con motivo',
+    otherWay: 'Esto descarga el otro compartimento. Dar un motivo.',
     noOrderNow:
       'No hay una orden en vigor: aquí no se cambia nada antes de preguntar al prescriptor. Lo que se encuentre se anota igualmente, y queda señalado.',
     asWanted: '{{what}}: puesto en {{value}}, como se quiere',

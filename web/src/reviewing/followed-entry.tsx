@@ -9,6 +9,7 @@ import { sideOfReading } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
+import { useTyped } from '../case/typed-here';
 import { AskedReading } from '../measuring/asked-reading';
 import { named, t } from '../messages';
 import { readingProblem } from '../parts/bounds';
@@ -23,6 +24,7 @@ export function FollowedEntry({ step }: { step: ReadingStep }) {
   const { state, unit, stature, today, write } = useWork();
   const kept = unitOf(step);
   const [typed, type] = useDraft(`${state.case}-review-${step.id}`);
+  useTyped(named('steps', step.id), typed.trim() !== '');
   const [problem, setProblem] = useState<string>();
   const [asked, ask] = useState<{ question: Question; value: number }>();
   const [saving, save] = useSaving();

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { color } from '../look/tokens';
 import { useWork } from '../case/case-context';
+import { useTypedGuard } from '../case/typed-here';
 import { named, t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
@@ -58,6 +59,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
   const { skin, pain, hours, note } = draft;
   const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
   const [saving, save] = useSaving();
+  const { asked, guard } = useTypedGuard();
   const take = () => {
     const worn = hours.trim() === '' ? undefined : readQuantity(hours, 'count', unit);
     const wrong = {
@@ -66,16 +68,19 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
       ...(worn && 'problem' in worn ? { hours: worn.problem } : worn ? hoursProblem(worn.value) : {}),
     };
     if (Object.keys(wrong).length > 0) return setProblem(wrong);
-    void save(async () => {
-      await write('review.found', 'review', {
-        skin: skin!,
-        pain: Number(pain),
-        ...(worn && 'value' in worn ? { hours: worn.value } : {}),
-        ...(note.trim() ? { note: note.trim() } : {}),
-      });
-      setDraft(nothingFound);
-      onDone();
-    });
+    guard(
+      () =>
+        void save(async () => {
+          await write('review.found', 'review', {
+            skin: skin!,
+            pain: Number(pain),
+            ...(worn && 'value' in worn ? { hours: worn.value } : {}),
+            ...(note.trim() ? { note: note.trim() } : {}),
+          });
+          setDraft(nothingFound);
+          onDone();
+        }),
+    );
   };
   return (
     <Stack $gap={14}>
@@ -137,6 +142,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
           />
         </div>
       </Row>
+      {asked}
       <Row>
         <Button look="main" onPress={take} isDisabled={saving}>
           {t('reviewing.take')}

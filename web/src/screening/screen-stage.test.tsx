@@ -192,13 +192,12 @@ test('for a trunk movement and sensation are noted before: one touch when all is
   const log = testLogbook(context, 'midline');
   log.looked();
   const { user, written } = await showStage(ScreenStage, log, { context });
-  await user.click(screen.getByRole('checkbox', { name: 'Left leg: less than full' }));
   await user.click(
     within(screen.getByRole('radiogroup', { name: 'Left leg, movement' })).getByRole('radio', {
       name: 'less',
     }),
   );
-  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await user.click(screen.getByRole('button', { name: 'Record: Left leg: movement less. All else full.' }));
   expect(written[0]).toMatchObject({
     kind: 'limbs.noted',
     body: {
@@ -210,7 +209,7 @@ test('for a trunk movement and sensation are noted before: one touch when all is
     },
   });
   expect(screen.getByText('Left leg: movement less')).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Note it anew' }));
-  await user.click(screen.getByRole('button', { name: 'All four move and feel fully' }));
+  await user.click(screen.getByRole('button', { name: 'Record again' }));
+  await user.click(screen.getByRole('button', { name: 'Record full in both arms and both legs' }));
   expect(screen.getByText('full in arms and legs')).toBeTruthy();
 });

@@ -6,6 +6,7 @@ import {
   mostNow,
   reachOf,
   turnFault,
+  wasTooMuch,
   noTurn,
   opposite,
   placesOf,
@@ -14,7 +15,9 @@ import {
   type Setting,
   type Turn,
 } from '@estribo/core/setting';
+import { compartmentOf, type Compartment } from '@estribo/core/order';
 import { useContext, useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useMay, useWork } from '../case/case-context';
 import { color, size } from '../look/tokens';
@@ -31,6 +34,7 @@ import { useSaving } from '../parts/use-saving';
 import type { PieceProps } from './kinds/piece';
 import { HandOver } from './hand-over';
 import { OnItsWay, Screw } from './screw';
+import { ReasonDialog } from '../parts/reason-dialog';
 import { ThreePointEstimate } from './three-point-estimate';
 import { ToldByPatient, useMade } from './use-made';
 
@@ -88,7 +92,10 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
         ...(told ? { reported: true } : mine ? {} : { found: true }),
       }),
     );
-  const way = towards(setting, state.order?.order.relieve);
+  const of = compartmentOf(state.order?.order);
+  const way = towards(setting, 'relieve' in of ? of.relieve : undefined);
+  // which compartment it unloads is asked before it is turned on, never guessed
+  const asksCompartment = unloads(setting) && 'asks' in of ? of.asks : undefined;
   // places that are turned one after the other are all turned before the walk
   const turned = turnedSinceFelt(ledger);
   const asks = setting.felt === true && turned.size > 0 && !told;
@@ -157,6 +164,12 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
             </Row>
           ) : (
             <>
+              {asksCompartment && (
+                <Notice tone="stop">
+                  {t(`setting.compartmentAsked.${asksCompartment}`)}{' '}
+                  <Link to={`/cases/${state.case}/screen`}>{t('strapping.toTheOrder')}</Link>
+                </Notice>
+              )}
               {asks && <Felt setting={setting} stage={stage} isMain={!isNextToTurn} />}
               {(!asks || isNextToTurn) && (
                 <Steps
@@ -165,6 +178,7 @@ export function CorrectionWork({ setting, words, stage }: PieceProps<Correction>
                   turned={turned}
                   most={most}
                   way={way}
+                  onward={asksCompartment === undefined}
                   ledger={ledger}
                   stands={stands}
                   saving={saving}
@@ -219,7 +233,7 @@ const saidPlain = (setting: Correction, value: number): string =>
   `${plain(readTurn(String(value)) ?? { n: Math.round(value * 64), d: 64 })} ${unitName(setting)}`;
 
 /** Which way relieves what is ordered: 1 clockwise, -1 the other way; undefined where nothing says. */
-function towards({ ways, least }: Correction, relieve: 'medial' | 'lateral' | undefined): 1 | -1 | undefined {
+function towards({ ways, least }: Correction, relieve: Compartment | undefined): 1 | -1 | undefined {
   // what has nothing below its origin is turned up and back
   if (least >= 0) return 1;
   if (!ways || !relieve) return undefined;
@@ -229,6 +243,12 @@ function towards({ ways, least }: Correction, relieve: 'medial' | 'lateral' | un
       ? -1
       : undefined;
 }
+
+/** Whether turning it unloads one compartment or the other. */
+const unloads = ({ ways, least }: Correction): boolean =>
+  least < 0 &&
+  ways !== undefined &&
+  [ways.clockwise, ways.anticlockwise].some((way) => way === 'relieves-medial' || way === 'relieves-lateral');
 
 /** What it does where it stands, by the model's own statement. */
 function saidWay({ ways }: Correction, stands: Record<string, Turn>): string {
@@ -329,6 +349,7 @@ function Steps({
   turned,
   most,
   way,
+  onward,
   ledger,
   stands,
   saving,
@@ -340,6 +361,8 @@ function Steps({
   turned: ReadonlySet<string>;
   most: Turn | undefined;
   way: 1 | -1 | undefined;
+  /** it may be turned on; else back alone */
+  onward: boolean;
   ledger: readonly LedgerLine[];
   stands: Record<string, Turn>;
   saving: boolean;
@@ -347,6 +370,9 @@ function Steps({
   onTurn: (turns: { place: string; by: Turn }[], inSpite?: string) => Promise<unknown>;
 }) {
   const [other, setOther] = useState(false);
+  const [against, setAgainst] = useState<{ place: string; by: Turn }[]>();
+  // too much is answered by one step back; going on, or the other way, needs a reason
+  const tooMuch = wasTooMuch(ledger);
   const isOne = places.length === 1;
   const ways: (1 | -1)[] = way === undefined ? [1, -1] : [way];
   // screws that go alike are turned together, others one after the other
@@ -371,10 +397,34 @@ function Steps({
     return group.map((place) => ({ place, by: at.n > 0 ? opposite(by) : by }));
   };
   const alikeBy = (group: readonly string[], by: Turn) => group.map((place) => ({ place, by }));
+  /** One step back of each; of what was turned last first, where that was too much. */
+  const backButtons = (look: 'main' | 'second') => {
+    const last = new Set(ledger.at(-1)?.turns.map(({ place }) => place));
+    return groups.map((group, i) => {
+      const turns = back(group);
+      const isLast = last.size === 0 ? i === 0 : group.some((place) => last.has(place));
+      return (
+        turns && (
+          <Button
+            key={group.join()}
+            look={look === 'main' && isLast ? 'main' : 'second'}
+            isDisabled={saving}
+            onPress={() => void onTurn(turns)}
+          >
+            {[name(group), t('setting.backBy', { by: `${plain(turns[0]!.by)} ${unitName(setting)}` })]
+              .filter(Boolean)
+              .join(' ')}
+          </Button>
+        )
+      );
+    });
+  };
   return (
     <Stack $gap={8}>
       <Row>
+        {tooMuch && backButtons('main')}
         {most &&
+          onward &&
           groups.flatMap((group, at) =>
             ways.map((sign) => {
               const by = signedBy(most, sign);
@@ -382,9 +432,9 @@ function Steps({
               return (
                 <Button
                   key={`${group.join()}-${sign}`}
-                  look={at === nextGroup && sign === ways[0] ? 'main' : 'second'}
+                  look={at === nextGroup && sign === way && !tooMuch ? 'main' : 'second'}
                   isDisabled={saving || turnFault(setting, ledger, alikeBy(group, by)) !== undefined}
-                  onPress={() => void onTurn(alikeBy(group, by))}
+                  onPress={() => (tooMuch ? setAgainst(alikeBy(group, by)) : void onTurn(alikeBy(group, by)))}
                 >
                   {[
                     name(group),
@@ -399,28 +449,28 @@ function Steps({
               );
             }),
           )}
-        {groups.map((group) => {
-          const turns = back(group);
-          return (
-            turns && (
-              <Button key={group.join()} isDisabled={saving} onPress={() => void onTurn(turns)}>
-                {[name(group), t('setting.backBy', { by: `${plain(turns[0]!.by)} ${unitName(setting)}` })]
-                  .filter(Boolean)
-                  .join(' ')}
-              </Button>
-            )
-          );
-        })}
+        {!tooMuch && backButtons('second')}
         <Button look="quiet" onPress={() => setOther(!other)} aria-expanded={other}>
           {t('setting.otherAmount')}
         </Button>
       </Row>
+      {against && (
+        <ReasonDialog
+          reasonFor={`turn-against-${setting.id}`}
+          title={t('setting.againstTooMuch')}
+          doing={t('setting.turnWithReason')}
+          onReason={(reason) => void onTurn(against, reason).then(() => setAgainst(undefined))}
+          onClose={() => setAgainst(undefined)}
+        />
+      )}
       {other && (
         <OtherAmount
           setting={setting}
           groups={groups}
           name={name}
           most={most}
+          way={way}
+          tooMuch={tooMuch}
           ledger={ledger}
           saving={saving}
           onTurn={(turns, inSpite) => onTurn(turns, inSpite).then(() => setOther(false))}
@@ -436,6 +486,8 @@ function OtherAmount({
   groups,
   name,
   most,
+  way,
+  tooMuch,
   ledger,
   saving,
   onTurn,
@@ -444,13 +496,16 @@ function OtherAmount({
   groups: readonly (readonly string[])[];
   name: (group: readonly string[]) => string;
   most: Turn | undefined;
+  way: 1 | -1 | undefined;
+  tooMuch: boolean;
   ledger: readonly LedgerLine[];
   saving: boolean;
   onTurn: (turns: { place: string; by: Turn }[], inSpite?: string) => Promise<unknown>;
 }) {
   const { state } = useWork();
   const [at, setAt] = useState('0');
-  const [sign, setSign] = useState<'1' | '-1'>('1');
+  const [sign, setSign] = useState<'1' | '-1' | undefined>(way && (String(way) as '1' | '-1'));
+  const [unsaid, setUnsaid] = useState(false);
   const [typed, type] = useDraft(`${state.case}-turn-${setting.id}`);
   const [problem, setProblem] = useState<string>();
   const [why, ask] = useState<string>();
@@ -464,8 +519,18 @@ function OtherAmount({
     const read = readTurn(typed);
     if (!read || read.n <= 0)
       return setProblem(t(setting.unit === 'turns' ? 'setting.turnHow' : 'setting.detentHow'));
+    if (sign === undefined) return setUnsaid(true);
     const by = sign === '1' ? read : opposite(read);
     const group = groups[Number(at)]!;
+    const stands = ledger.at(-1)?.stands ?? {};
+    // beyond the origin it unloads the other compartment
+    const isOtherWay =
+      way !== undefined && group.some((place) => asNumber(sumOfTurns(stands[place] ?? noTurn, by)) * way < 0);
+    const isOnward = group.some(
+      (place) =>
+        Math.abs(asNumber(sumOfTurns(stands[place] ?? noTurn, by))) >
+        Math.abs(asNumber(stands[place] ?? noTurn)),
+    );
     const turns = group.map((place) => ({ place, by }));
     const fault = turnFault(setting, ledger, turns);
     const refused =
@@ -475,7 +540,16 @@ function OtherAmount({
         'not-stated': t('setting.nextNotStated'),
         'over-change': most && t('setting.beyondChange', { most: `${plain(most)} ${unitName(setting)}` }),
       }[fault];
+    const wrongWay = isOtherWay
+      ? t('setting.otherWay')
+      : tooMuch && isOnward
+        ? t('setting.againstTooMuch')
+        : undefined;
     const turn = (reason?: string) => void onTurn(turns, reason).then(() => type(''));
+    if (!refused && wrongWay) {
+      if (why === wrongWay) return giving((reason) => turn(reason));
+      return ask(wrongWay);
+    }
     if (!refused) return turn();
     if (why === refused) return giving((reason) => turn(reason));
     ask(refused);
@@ -498,8 +572,12 @@ function OtherAmount({
             { value: '-1', label: t('setting.anticlockwise', { by: '' }).trim() },
           ]}
           value={sign}
-          onChange={setSign}
+          onChange={(value) => {
+            setSign(value);
+            setUnsaid(false);
+          }}
         />
+        {unsaid && <b style={{ color: color('madder') }}>{t('reviewing.sayWhich')}</b>}
         <Field
           label={`${t('setting.amountOf')} (${unitName(setting)})`}
           value={typed}

@@ -6,6 +6,7 @@ import { looksReversed, parseNeutralZero, formatNeutralZero } from '@estribo/cor
 import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
+import { useTyped } from '../case/typed-here';
 import { saidEnds } from '../measuring/step-words';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -50,6 +51,17 @@ export function MotionEntry({
   const [reversed, setReversed] = useState(false);
   const [saving, save] = useSaving();
 
+  const label = [
+    step || only
+      ? t('measuring.motionLabel', {
+          what: step ? named('steps', step.id) : named('joints', state.programme.joint ?? 'any'),
+          mode: named('mode', mode),
+        })
+      : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'any') }),
+    ...(at === state.side ? [] : [named('side', at)]),
+  ].join(', ');
+  useTyped(label, typed.trim() !== '');
+
   const take = (knowingly: boolean) => {
     const reached = parseNeutralZero(typed);
     if (!reached) return setProblem(t('setting.neutralZeroHow'));
@@ -78,15 +90,7 @@ export function MotionEntry({
         <ReadingField
           small
           primary={primary}
-          label={[
-            step || only
-              ? t('measuring.motionLabel', {
-                  what: step ? named('steps', step.id) : named('joints', state.programme.joint ?? 'any'),
-                  mode: named('mode', mode),
-                })
-              : t('setting.motionLabel', { joint: named('joints', state.programme.joint ?? 'any') }),
-            ...(at === state.side ? [] : [named('side', at)]),
-          ].join(', ')}
+          label={label}
           kind="text"
           unit={unit}
           sign=""

@@ -5,6 +5,7 @@ import { isWhole, placesOf, wantedOn, type Setting, type MadeSetting } from '@es
 import { useState } from 'react';
 import { useDraft } from '../../api/draft';
 import { useWork } from '../../case/case-context';
+import { useTyped } from '../../case/typed-here';
 import { named, t } from '../../messages';
 import type { settingWords } from '../../messages/fitting';
 import { boundsProblem } from '../../parts/bounds';
@@ -55,6 +56,10 @@ export function Numbers({
   };
   // only what was typed is kept: what was found is printed in the unit of the moment
   const [typed, type] = useDraft<Record<string, string>>(`${state.case}-set-${setting.id}`, {});
+  useTyped(
+    words.name,
+    places.some((place) => typed[place] !== undefined && typed[place] !== found(place)),
+  );
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [saving, save] = useSaving();
   const nameOf = (place: string) =>

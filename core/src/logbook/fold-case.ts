@@ -133,6 +133,7 @@ function foldReadable(
     modelPin: pins.model,
     programme,
     model,
+    facts,
     parts,
     lines: lines.map((line) =>
       line.status === 'unreadable'

@@ -1,5 +1,5 @@
 import type { Side } from '../anatomy';
-import type { Part } from '../brace';
+import type { KnownFacts, Part } from '../brace';
 import type { ClinicDay } from '../calendar';
 import type { CheckingState } from '../checking';
 import type { MeasuringState, TestedMotion } from '../measuring';
@@ -40,6 +40,8 @@ export interface CaseState {
   modelPin: Pin;
   programme: Programme;
   model: BraceModel;
+  /** what is known of it where a condition is asked */
+  facts: KnownFacts;
   /** the brace's parts: the family's and the model's own */
   parts: Part[];
   lines: RecordLine[];

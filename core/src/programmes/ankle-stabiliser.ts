@@ -1,7 +1,7 @@
 import { inStrap, refill, seen, toesFelt, toesOfAnkleBrace } from './checks';
 import type { Part } from '../brace';
 import type { Programme } from './programme';
-import { girth, legFindings, modelsOwn, motion, stance, width } from './steps';
+import { girth, legFindings, mayLoad, modelsOwn, motion, stance, width } from './steps';
 
 const seated = { stance: 'seated' } as const;
 
@@ -97,7 +97,7 @@ export const ankleStabiliser: Programme = {
         { kind: 'strap', id: 'round-above', part: 'strap-round', pull: 'light', posture: seated },
         { kind: 'strap', id: 'eight-below', part: 'strap-eight', pull: 'snug', posture: seated },
         { kind: 'look', id: 'lift-the-foot', part: 'tongue', posture: seated },
-        { kind: 'look', id: 'stand-on-it', posture: { stance: 'standing' } },
+        { kind: 'look', id: 'stand-on-it', posture: { stance: 'standing' }, when: mayLoad },
         { kind: 'act', id: 'into-the-shoe', on: 'patient' },
       ],
     },

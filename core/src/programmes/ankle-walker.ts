@@ -2,7 +2,7 @@ import { refill, toesOfAnkleBrace } from './checks';
 import type { Face } from '../anatomy';
 import type { Level, Part } from '../brace';
 import type { Programme } from './programme';
-import { anklePosture, girth, legFindings, length, modelsOwn, motion, stance } from './steps';
+import { anklePosture, girth, legFindings, length, mayLoad, modelsOwn, motion, stance } from './steps';
 
 const all = ['medial', 'front', 'lateral', 'back'] as const satisfies readonly Face[];
 const calf = (share: number): Level => ({ from: 'malleoli', to: 'calf-greatest-girth', share });
@@ -151,7 +151,21 @@ export const ankleWalker: Programme = {
     settings: ['ankle-angle', 'strokes-of-air'],
   },
   care: ['pads-by-hand', 'air-other-day'],
-  wear: [{ id: 'as-the-order-says', rule: 'as-ordered' }, { id: 'heel-to-toe' }],
+  wear: [
+    { id: 'as-the-order-says', rule: 'as-ordered' },
+    // a leg that bears weight walks; where nobody said how much, nothing is said of walking
+    {
+      id: 'heel-to-toe',
+      when: {
+        kind: 'any',
+        of: (['partial', 'as-tolerated', 'full'] as const).map((is) => ({
+          kind: 'ordered',
+          what: 'weight',
+          is,
+        })),
+      },
+    },
+  ],
   operations: [{ kind: 'pad', id: 'loose-pads', parts: ['strap-shin', 'strap-calf'] }],
   sequences: [
     {
@@ -163,8 +177,14 @@ export const ankleWalker: Programme = {
         { kind: 'act', id: 'air-out', on: 'brace', part: 'cell-lateral' },
         { kind: 'act', id: 'into-the-liner', on: 'patient', part: 'boot-liner', posture: atTheOrderedAngle },
         { kind: 'act', id: 'into-the-boot', on: 'patient', part: 'boot-shell', posture: atTheOrderedAngle },
-        { kind: 'act', id: 'load-the-heel', on: 'patient', posture: atTheOrderedAngle },
-        { kind: 'act', id: 'strut-strips', on: 'brace', posture: atTheOrderedAngle },
+        {
+          kind: 'act',
+          id: 'load-the-heel',
+          on: 'patient',
+          posture: atTheOrderedAngle,
+          when: mayLoad,
+        },
+        { kind: 'act', id: 'strut-strips', on: 'brace', posture: atTheOrderedAngle, who: 'orthotist' },
         {
           kind: 'strap',
           id: 'strap-toes',

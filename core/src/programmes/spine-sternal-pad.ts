@@ -154,11 +154,18 @@ export const spineSternalPad: Programme = {
         {
           kind: 'strap',
           id: 'rear-strap-ends',
+          who: 'orthotist',
           part: 'shoulder-straps',
           pull: 'snug',
           posture: { stance: 'seated' },
         },
-        { kind: 'look', id: 'back-panel-between', part: 'panel-of-the-back', posture: { stance: 'seated' } },
+        {
+          kind: 'look',
+          id: 'back-panel-between',
+          part: 'panel-of-the-back',
+          posture: { stance: 'seated' },
+          who: 'orthotist',
+        },
         {
           kind: 'strap',
           id: 'compress',

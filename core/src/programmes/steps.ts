@@ -1,5 +1,5 @@
 import type { Landmark } from '../anatomy';
-import type { Stance } from '../brace';
+import type { Condition, Stance } from '../brace';
 import type {
   GirthStep,
   LengthStep,
@@ -17,6 +17,18 @@ import type { Finding } from '../screening';
  */
 
 type Extra<S> = Partial<Omit<S, 'kind' | 'id'>>;
+
+/** The leg may be loaded, as far as anybody has said: no weight and a touch alone are no standing and no walking. */
+export const mayLoad: Condition = {
+  kind: 'not',
+  of: {
+    kind: 'any',
+    of: [
+      { kind: 'ordered', what: 'weight', is: 'none' },
+      { kind: 'ordered', what: 'weight', is: 'touch' },
+    ],
+  },
+};
 
 /** A girth with the tape. */
 export const girth = (

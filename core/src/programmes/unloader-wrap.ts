@@ -100,7 +100,7 @@ export const unloaderWrap: Programme = {
       purpose: 'first-donning',
       people: ['patient', 'orthotist'],
       steps: [
-        { kind: 'act', id: 'dial-to-zero', on: 'brace', part: 'wrap-dial' },
+        { kind: 'act', id: 'dial-to-zero', on: 'brace', part: 'wrap-dial', who: 'orthotist' },
         ...['1', '2', '3', '4'].map((strap): SequenceStep => ({
           kind: 'strap',
           id: `strap-${strap}`,

@@ -95,7 +95,8 @@ export function foldShaping(
       .filter((operation) => canBeDone(operation, parts, frame) && applies(operation, facts))
       .map((operation) => ({
         operation,
-        parts: partsWorkedOn(operation, parts),
+        // a part that was left out is not worked on
+        parts: partsWorkedOn(operation, parts).filter(({ id }) => facts.parts[id] !== false),
         mayBegin: operation.requires === undefined ? true : holds(operation.requires, facts),
         done: worked.filter(({ operation: id }) => id === operation.id),
       })),

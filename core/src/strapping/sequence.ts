@@ -125,6 +125,10 @@ function unfolded(
   });
 }
 
+/** A walk that lets a brace settle, done seated: for a leg that is to bear nothing. */
+const seated = (step: SequenceStep): SequenceStep =>
+  step.kind === 'settle' && step.how === 'walk' ? { ...step, how: 'sit' } : step;
+
 /**
  * A list as it stands: its steps in order, after a step that a pass follows the pass. A step is never skipped: the first one
  * not done is the one to do now. What repeats until a check passes is there once more for every time that it did not.
@@ -142,8 +146,13 @@ export function runSequence(
   const next = (step: SequenceStep, more: Pick<SequenceStep, 'posture'> = {}) => {
     const pass = (times.get(step.id) ?? 0) + 1;
     times.set(step.id, pass);
-    return { ...step, ...(more.posture ? { posture: more.posture } : {}), pass };
+    return {
+      ...(bearsNothing ? seated(step) : step),
+      ...(more.posture ? { posture: more.posture } : {}),
+      pass,
+    };
   };
+  const bearsNothing = facts?.ordered.weight?.some((weight) => weight === 'none' || weight === 'touch');
   const all: (SequenceStep & { pass: number })[] = [];
   const before: SequenceStep[] = [];
   for (const { step, passes } of unfolded(sequence, lists)) {

@@ -513,7 +513,7 @@ export const demoCases: readonly DemoCase[] = [
       await kit.motion(-5, 28);
       await kit.stops(day);
       await kit.pair('knee-lock', 0);
-      await kit.pair('upright-length', 462);
+      await kit.pair('upright-length', 552);
       await kit.pair('strap-carriers', 5);
       await kit.strap();
       await kit.check();
@@ -789,16 +789,21 @@ export const demoCases: readonly DemoCase[] = [
       kit.writer.at(-6, '12:00');
       await kit.open();
       await kit.screen(['not-weight-bearing']);
-      const pointed = (degrees: number) =>
-        limitsOf({ joint: 'ankle', plane: 'sagittal' }, { extension: degrees, flexion: degrees });
+      const pointed = (degrees: number) => [
+        {
+          joint: 'ankle' as const,
+          at: { toward: 'plantarflexion' as const, degrees },
+          when: 'always' as const,
+        },
+      ];
       await kit.order(kit.day(-12), {
         diagnosis: 'Achilles tendon rupture, sewn',
         height: 'tall',
         injuries: [{ code: 'achilles', side: 'left' }],
         phases: [
-          { fromDay: 0, limits: pointed(20), weight: 'touch' },
-          { fromDay: 14, limits: pointed(10), weight: 'partial' },
-          { fromDay: 28, limits: pointed(0), weight: 'full' },
+          { fromDay: 0, limits: [], locks: pointed(20), weight: 'touch' },
+          { fromDay: 14, limits: [], locks: pointed(10), weight: 'partial' },
+          { fromDay: 28, limits: [], locks: pointed(0), weight: 'full' },
         ],
         protective: true,
         wearing: 'Day and night, off to wash',
@@ -809,7 +814,7 @@ export const demoCases: readonly DemoCase[] = [
       const one = (setting: string, value: number) =>
         kit.writer.write('set.made', 'set', { setting, values: [{ place: 'one', value }] });
       await one('ankle-angle', 20);
-      await one('heel-wedges', 6);
+      await one('heel-wedges', 7);
       await visit(kit, 2, 'review');
     },
   },

@@ -1217,7 +1217,67 @@ export const en = {
     'other-side': 'from the other side',
     'as-told': 'as told',
   },
+  patientEmergency: {
+    'cold-hold':
+      'Toes cold, blue or white, or very bad pain: loosen the straps. Keep the leg still, level with your heart. Call the emergency number now.',
+    'cold-off': 'Toes cold, blue or white, or very bad pain: take it off. Call the emergency number now.',
+    'hand-cold-hold':
+      'Hand cold, blue or white, or very bad pain: loosen the straps. Keep the arm still and down. Call the emergency number now.',
+    'hand-cold-off':
+      'Hand cold, blue or white, or very bad pain: take it off. Call the emergency number now.',
+    'numb-hold':
+      'Numb only: loosen the straps. Still numb after 15 minutes: call the emergency number. Gone: call us today before you close them again.',
+    'numb-off': 'Numb only: take it off. Still numb after 15 minutes: call the emergency number.',
+    clot: 'Chest pain or sudden short breath: call the emergency number now. New swelling of the calf: call us today.',
+    'outer-shoulder': 'Outside of the shoulder numb: call us today.',
+    'legs-lie-still':
+      'Legs weak or numb, numb between the legs, or trouble with bladder or bowel: lie still. Keep the brace on. Call the emergency number now.',
+    'legs-off':
+      'Legs weak or numb, numb between the legs, or trouble with bladder or bowel: take it off. Call the emergency number now.',
+    'breath-open-front':
+      'You cannot breathe: call the emergency number. Open the front. Keep still, even if you are alone.',
+    'breath-off': 'Hard to breathe: take it off. Not better at once: call the emergency number.',
+    'vomit-roll': 'You vomit: roll to the side in one piece, with help.',
+    'neck-numb-lie-still':
+      'Arms or legs numb, weak or clumsy, dizzy, or seeing double: lie still. Keep the brace on. Call the emergency number now.',
+    'neck-numb-off':
+      'Arms or legs numb, weak or clumsy, dizzy, or seeing double: lie still. Call the emergency number now.',
+    swallow:
+      'You cannot swallow spit, breathing is noisy, or your voice changes: call the emergency number now.',
+  },
+  patientWeight: {
+    none: 'Put no weight on this leg',
+    touch: 'Only touch the floor with this foot',
+    partial: 'Put only part of your weight on this leg',
+    'as-tolerated': 'Put as much weight on this leg as you can bear',
+    full: 'You may put full weight on this leg',
+  },
   patientSheet: {
+    onByStaff: 'Only trained staff put this brace on. Do not do it yourself.',
+    withCarer: 'With a helper who was shown how.',
+    takesOff: {
+      staff: 'Do not take it off. Only trained staff may open it.',
+      'as-ordered': 'Take it off only as ordered.',
+      patient: 'You may take it off.',
+    },
+    daily: 'Every day',
+    skin: 'Look at your skin every day. Red for over 30 minutes: leave the brace off. Call us today.',
+    skinProtective:
+      'Look at your skin every day. Red for over 30 minutes: take the pressure off that place. Keep wearing the brace. Call us today.',
+    sleep: 'At night: as ordered. Ask us if the order does not say.',
+    wash: 'Take it off to wash. Dry your skin well.',
+    washProtective: 'Wash as you were shown. Keep the brace dry.',
+    driving: { 'never-in-it': 'Do not drive in this brace.', ask: 'Driving: ask your doctor first.' },
+    callFirst: 'Call us before you go on:',
+    notChecked: 'Not checked and signed for the order of today.',
+    inSpite: 'Given with this missing: {{what}}. Reason: {{reason}}.',
+    motion: 'Movement and weight',
+    from: 'From {{day}}:',
+    locked: 'locked at {{angle}}, {{when}}',
+    wedges_one: '{{count}} wedge under the heel',
+    wedges_other: '{{count}} wedges under the heel',
+    onlyUs: 'Only we change this. Do not change it yourself.',
+    ordered: 'Your doctor ordered:',
     language: 'Language of the sheet',
     speaks: {
       en: 'English',
@@ -1226,11 +1286,8 @@ export const en = {
     on: 'Putting it on',
     off: 'Taking it off',
     picture: '{{part}} with the straps by their numbers',
-    skin: 'Look at the skin before and after, each time. Red that is still there after a quarter of an hour: call before it goes on again.',
     trouble: 'If something is wrong',
     anyTrouble: 'Pain, a sore, anything new:',
-    coldBlueNumb: 'Cold, blue or numb fingers or toes:',
-    loosenHold: 'loosen the straps, keep the joint held, call the emergency number at once.',
     emergency: 'Emergency:',
     line: '…………………………',
     own: 'A word of your own for this patient (printed)',

@@ -1225,7 +1225,65 @@ export const es: SameShape<typeof en> = {
     'other-side': 'del otro lado',
     'as-told': 'según dice',
   },
+  patientEmergency: {
+    'cold-hold':
+      'Dedos fríos, azules o blancos, o mucho dolor: afloje las cinchas. Pierna quieta, a la altura del corazón. Llame ya a urgencias.',
+    'cold-off': 'Dedos fríos, azules o blancos, o mucho dolor: quítesela. Llame ya a urgencias.',
+    'hand-cold-hold':
+      'Mano fría, azul o blanca, o mucho dolor: afloje las cinchas. Brazo quieto y abajo. Llame ya a urgencias.',
+    'hand-cold-off': 'Mano fría, azul o blanca, o mucho dolor: quítesela. Llame ya a urgencias.',
+    'numb-hold':
+      'Solo dormido: afloje las cinchas. Sigue a los 15 minutos: llame a urgencias. Pasa: llámenos hoy antes de cerrarlas.',
+    'numb-off': 'Solo dormido: quítesela. Sigue a los 15 minutos: llame a urgencias.',
+    clot: 'Dolor de pecho o falta de aire de golpe: llame ya a urgencias. Pantorrilla hinchada de nuevo: llámenos hoy.',
+    'outer-shoulder': 'Hombro dormido por fuera: llámenos hoy.',
+    'legs-lie-still':
+      'Piernas débiles o dormidas, ingle dormida, o problemas de vejiga o vientre: quédese tumbado. No se la quite. Llame ya a urgencias.',
+    'legs-off':
+      'Piernas débiles o dormidas, ingle dormida, o problemas de vejiga o vientre: quítesela. Llame ya a urgencias.',
+    'breath-open-front':
+      'No puede respirar: llame a urgencias. Abra la parte de delante. Quédese quieto, aunque esté solo.',
+    'breath-off': 'Le cuesta respirar: quítesela. No mejora al momento: llame a urgencias.',
+    'vomit-roll': 'Vomita: gire de lado en bloque, con ayuda.',
+    'neck-numb-lie-still':
+      'Brazos o piernas dormidos, débiles o torpes, mareo o visión doble: quédese tumbado. No se la quite. Llame ya a urgencias.',
+    'neck-numb-off':
+      'Brazos o piernas dormidos, débiles o torpes, mareo o visión doble: quédese tumbado. Llame ya a urgencias.',
+    swallow: 'No traga la saliva, respira con ruido o le cambia la voz: llame ya a urgencias.',
+  },
+  patientWeight: {
+    none: 'No apoye esta pierna',
+    touch: 'Solo roce el suelo con este pie',
+    partial: 'Apoye solo parte de su peso',
+    'as-tolerated': 'Apoye todo lo que tolere',
+    full: 'Puede apoyar todo el peso',
+  },
   patientSheet: {
+    onByStaff: 'Solo personal formado pone esta ortesis. No la ponga usted.',
+    withCarer: 'Con un ayudante que lo haya aprendido.',
+    takesOff: {
+      staff: 'No se la quite. Solo personal formado puede abrirla.',
+      'as-ordered': 'Quítesela solo como está prescrito.',
+      patient: 'Puede quitársela.',
+    },
+    daily: 'Cada día',
+    skin: 'Mire la piel cada día. Roja más de 30 minutos: no la use. Llámenos hoy.',
+    skinProtective:
+      'Mire la piel cada día. Roja más de 30 minutos: quite la presión en ese punto. Siga con la ortesis. Llámenos hoy.',
+    sleep: 'De noche: como está prescrito. Pregunte si no lo dice.',
+    wash: 'Quítesela para lavarse. Seque bien la piel.',
+    washProtective: 'Lávese como le enseñaron. No moje la ortesis.',
+    driving: { 'never-in-it': 'No conduzca con esta ortesis.', ask: 'Conducir: pregunte antes a su médico.' },
+    callFirst: 'Llámenos antes de seguir:',
+    notChecked: 'Sin comprobar ni firmar para la prescripción de hoy.',
+    inSpite: 'Entregada con esto pendiente: {{what}}. Motivo: {{reason}}.',
+    motion: 'Movimiento y carga',
+    from: 'Desde el {{day}}:',
+    locked: 'bloqueada a {{angle}}, {{when}}',
+    wedges_one: '{{count}} cuña bajo el talón',
+    wedges_other: '{{count}} cuñas bajo el talón',
+    onlyUs: 'Solo nosotros lo cambiamos. No lo cambie usted.',
+    ordered: 'Su médico prescribió:',
     language: 'Idioma de la hoja',
     speaks: {
       en: 'Inglés',
@@ -1234,11 +1292,8 @@ export const es: SameShape<typeof en> = {
     on: 'Ponerla',
     off: 'Quitarla',
     picture: '{{part}} con las cinchas por su número',
-    skin: 'Mire la piel antes y después, cada vez. Si sigue roja tras un cuarto de hora: llame antes de volver a ponerla.',
     trouble: 'Si algo va mal',
     anyTrouble: 'Dolor, una herida, algo nuevo:',
-    coldBlueNumb: 'Dedos fríos, azules o dormidos:',
-    loosenHold: 'afloje las cinchas, mantenga la articulación sujeta, llame a urgencias ya.',
     emergency: 'Urgencias:',
     line: '…………………………',
     own: 'Unas palabras suyas para este paciente (se imprimen)',

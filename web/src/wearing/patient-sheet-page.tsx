@@ -1,11 +1,14 @@
 import { languages, type Language } from '@estribo/core/access';
-import { buildOf } from '@estribo/core/anatomy';
+import { buildOf, signedAngle } from '@estribo/core/anatomy';
+import { findingsOf, type CaseFinding } from '@estribo/core/findings';
+import { patientSheet, type EmergencyWords, type PatientSheet } from '@estribo/core/handout';
+import { limitedMotion } from '@estribo/core/programmes';
 import type { CaseState } from '@estribo/core/logbook';
 import { bodyReadings } from '@estribo/core/measuring';
 import { mayBeHandedOver } from '@estribo/core/setting';
-import { partsOfStep, type Sequence } from '@estribo/core/strapping';
+import { partsOfStep, type RunnerStep } from '@estribo/core/strapping';
 import { wearDaysFrom } from '@estribo/core/wearing';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useClinic, useToday, useUser } from '../api/clinic';
@@ -21,7 +24,17 @@ import { bodyPartSide } from '../parts/body-part-side';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
-import { formatDate, formatDay, formatMinutes, formatShortWeekday } from '../parts/format';
+import {
+  formatAngle,
+  formatDate,
+  formatDay,
+  formatMinutes,
+  formatShortWeekday,
+  formatWindow,
+} from '../parts/format';
+import { formatPosture } from '../parts/format-posture';
+import { formatFinding, formatFindingTitle } from '../findings/format-finding';
+import { useUnit } from '../browser/preferences';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Loading } from '../parts/loading';
 import { Notice } from '../parts/notice';
@@ -142,16 +155,16 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
   const clinic = useClinic();
   const order = state.order?.order;
   const [own, setOwn] = useDraft(`${state.case}-sheet-own`);
+  const findings = useMemo(() => findingsOf(state, today), [state, today]);
+  const sheet = patientSheet(state, findings, today);
   const next = state.visits.find(({ day, kept }) => !kept && day > today);
   const handed = state.setting.made.flatMap(({ setting, patient }) =>
     patient && mayBeHandedOver(setting)
       ? [{ name: settingWords(state.programme, setting.id).name, said: saidHandedOver(setting, patient) }]
       : [],
   );
-  const list = listAtHome(state);
-  const off = state.strapping.others.find(({ purpose }) => purpose === 'off');
   const { years, stature } = statureIn(state, born, today);
-  const numbers = strapNumbers(state.parts, list?.steps ?? []);
+  const numbers = strapNumbers(state.parts, sheet.on.by === 'staff' ? [] : sheet.on.list.steps);
   return (
     <Stack $gap={8}>
       <Stack $gap={0}>
@@ -168,6 +181,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
             .join(' · ')}
         </Soft>
       </Stack>
+      <NotAsIfWell state={state} sheet={sheet} findings={findings} today={today} />
       <Pictured>
         <figure>
           <BodyFigure
@@ -191,21 +205,32 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
           />
         </figure>
         <Stack $gap={8}>
-          {list && (
-            <section>
-              <h2>{t('patientSheet.on')}</h2>
-              <HomeList state={state} list={list} numbers={numbers} />
-            </section>
-          )}
-          {off && (
-            <section>
-              <h2>{t('patientSheet.off')}</h2>
-              <p>{off.steps.map((step) => stepWords(state.programme, step.id).name).join('. ')}.</p>
-            </section>
-          )}
+          <section>
+            <h2>{t('patientSheet.on')}</h2>
+            {sheet.on.by === 'staff' ? (
+              <p>
+                <b>{t('patientSheet.onByStaff')}</b>
+              </p>
+            ) : (
+              <>
+                {sheet.on.by === 'carer' && <p>{t('patientSheet.withCarer')}</p>}
+                <HomeList state={state} steps={sheet.on.steps} numbers={numbers} />
+              </>
+            )}
+          </section>
+          <section>
+            <h2>{t('patientSheet.off')}</h2>
+            <p>
+              <b>{t(`patientSheet.takesOff.${sheet.takesOff}`)}</b>{' '}
+              {sheet.off && sheet.off.by !== 'staff' && sheet.takesOff !== 'staff'
+                ? `${sheet.off.list.steps.map((step) => stepWords(state.programme, step.id).name).join('. ')}.`
+                : ''}
+            </p>
+          </section>
         </Stack>
       </Pictured>
-      <HowLong state={state} today={today} />
+      <Ordered state={state} sheet={sheet} />
+      <HowLong state={state} sheet={sheet} today={today} />
       {handed.length > 0 && (
         <section>
           <h2>{t('patientSheet.alone')}</h2>
@@ -217,17 +242,19 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
           <p>{t('patientSheet.nothingElse')}</p>
         </section>
       )}
-      {order && (
-        <section>
-          <h2>{t('patientSheet.trouble')}</h2>
+      <section>
+        <h2>{t('patientSheet.trouble')}</h2>
+        <ul>
+          {emergencyLines[sheet.emergency].map((line) => (
+            <li key={line}>{named('patientEmergency', line)}</li>
+          ))}
+        </ul>
+        {order && (
           <p>
             <b>{t('patientSheet.anyTrouble')}</b> {named('trouble', order.trouble)}
           </p>
-          <p>
-            <b>{t('patientSheet.coldBlueNumb')}</b> {t('patientSheet.loosenHold')}
-          </p>
-        </section>
-      )}
+        )}
+      </section>
       <Numbers>
         <b>{clinic.name}</b>
         {clinic.letterhead && <> · {clinic.letterhead}</>}
@@ -236,7 +263,13 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
         {clinic.emergency ?? t('patientSheet.line')}
       </Numbers>
       <section>
-        <h2>{t('patientSheet.care')}</h2>
+        <h2>{t('patientSheet.daily')}</h2>
+        <p>
+          {t(sheet.takesOff === 'patient' ? 'patientSheet.skin' : 'patientSheet.skinProtective')}{' '}
+          {t('patientSheet.sleep')}{' '}
+          {t(sheet.takesOff === 'patient' ? 'patientSheet.wash' : 'patientSheet.washProtective')}{' '}
+          {t(`patientSheet.driving.${sheet.driving}`)}
+        </p>
         <p>
           {careOf(state)
             .map((line) => careLine(state.programme, line))
@@ -255,58 +288,141 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
   );
 }
 
-/** The list by which it goes on at home: the one that is for that, else the one by which it was put on. */
-const listAtHome = ({ strapping: { others, list, lists } }: CaseState): Sequence | undefined =>
-  others.find(({ purpose }) => purpose === 'again') ??
-  lists.find(({ people }) => people.length === 1 && people[0] === 'patient') ??
-  list ??
-  lists[0];
+/** The lines of what to do in an emergency, the most urgent first. */
+const emergencyLines: Record<EmergencyWords, readonly string[]> = {
+  'limb-protective': ['cold-hold', 'numb-hold', 'clot'],
+  'limb-comfort': ['cold-off', 'numb-off', 'clot'],
+  'arm-protective': ['hand-cold-hold', 'numb-hold', 'outer-shoulder'],
+  'arm-comfort': ['hand-cold-off', 'numb-off', 'outer-shoulder'],
+  'trunk-protective': ['legs-lie-still', 'breath-open-front', 'vomit-roll'],
+  'trunk-comfort': ['legs-off', 'breath-off'],
+  'neck-protective': ['neck-numb-lie-still', 'breath-open-front', 'swallow', 'vomit-roll'],
+  'neck-comfort': ['neck-numb-off', 'breath-off', 'swallow'],
+};
+
+/** What keeps the sheet from being handed over as if all were well, and what was missing when it was signed for. */
+function NotAsIfWell({
+  state,
+  sheet,
+  findings,
+  today,
+}: {
+  state: CaseState;
+  sheet: PatientSheet;
+  findings: readonly CaseFinding[];
+  today: string;
+}) {
+  const [unit] = useUnit();
+  const isSigned = !findings.some(({ kind }) => kind.startsWith('signed-') || kind === 'not-signed');
+  return (
+    <>
+      {sheet.urgent.length > 0 && (
+        <Notice tone="stop">
+          <b>{t('patientSheet.callFirst')}</b>{' '}
+          {sheet.urgent.map((one) => formatFinding(state, one, today, unit).title).join('; ')}
+        </Notice>
+      )}
+      {sheet.urgent.length === 0 && !isSigned && (
+        <Notice tone="caution">{t('patientSheet.notChecked')}</Notice>
+      )}
+      {sheet.inSpite && (
+        <p>
+          {t('patientSheet.inSpite', {
+            what: sheet.inSpite.of.map((one) => formatFindingTitle(state.programme, one)).join('; '),
+            reason: sheet.inSpite.reason,
+          })}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** How far the joint moves, when it is locked, what it bears, with the dates; only the clinic changes it. */
+function Ordered({ state, sheet }: { state: CaseState; sheet: PatientSheet }) {
+  const motion = limitedMotion(state.programme);
+  const isSaid = sheet.phases.some(
+    ({ window, locks, weight, wedges }) =>
+      Object.keys(window).length > 0 || locks.length > 0 || weight !== undefined || (wedges ?? 0) > 0,
+  );
+  if (!isSaid) return null;
+  return (
+    <section>
+      <h2>{t('patientSheet.motion')}</h2>
+      <ul>
+        {sheet.phases.map(({ from, window, locks, weight, wedges }) => (
+          <li key={from}>
+            <b>{t('patientSheet.from', { day: formatDay(from) })}</b>{' '}
+            {[
+              Object.keys(window).length > 0 ? formatWindow(window, motion) : '',
+              ...locks.map(({ joint, at, when }) =>
+                t('patientSheet.locked', {
+                  angle: formatAngle(
+                    { joint, plane: 'sagittal' },
+                    signedAngle({ joint, plane: 'sagittal' }, at),
+                  ),
+                  when: named('lockWhen', when),
+                }),
+              ),
+              weight ? named('patientWeight', weight) : '',
+              wedges ? t('patientSheet.wedges', { count: wedges }) : '',
+            ]
+              .filter(Boolean)
+              .join('. ')}
+            .
+          </li>
+        ))}
+      </ul>
+      <p>{t('patientSheet.onlyUs')}</p>
+    </section>
+  );
+}
 
 function HomeList({
   state,
-  list,
+  steps,
   numbers,
 }: {
   state: CaseState;
-  list: Sequence;
+  steps: readonly RunnerStep[];
   numbers: Readonly<Record<string, string>>;
 }) {
   const marked = (id: string) => state.parts.find((part) => part.id === id)?.mark ?? numbers[id];
   return (
     <Steps>
-      {list.steps
-        // what is set, cut or checked in the middle is the orthotist's
-        .filter(({ kind }) => kind === 'act' || kind === 'strap' || kind === 'look')
-        .map((step, i) => {
-          const parts = step.kind === 'strap' ? partsOfStep({ ...step, holds: undefined }) : [];
-          const numbered = parts.flatMap((id) => marked(id) ?? []);
-          return (
-            <li key={step.id}>
-              {i + 1}. {stepWords(state.programme, step.id).name}
-              {numbered.length > 0 && step.over && ` (${numbered.join(', ')})`}
-              {numbered.length === 1 && !step.over && numbers[parts[0]!] && ` (${numbered[0]})`}
-            </li>
-          );
-        })}
+      {steps.map((step, i) => {
+        const parts = step.kind === 'strap' ? partsOfStep({ ...step, holds: undefined }) : [];
+        const numbered = parts.flatMap((id) => marked(id) ?? []);
+        const { name, hold } = stepWords(state.programme, step.id);
+        const posture = formatPosture(step.posture);
+        // said where it is another than at the step before
+        const isNew = i === 0 || formatPosture(steps[i - 1]!.posture) !== posture;
+        return (
+          <li key={`${step.id} ${step.pass}`}>
+            {i + 1}. <b>{name}</b>
+            {numbered.length > 0 && step.over && ` (${numbered.join(', ')})`}
+            {numbered.length === 1 && !step.over && numbers[parts[0]!] && ` (${numbered[0]})`}
+            {posture && isNew ? `, ${posture}` : ''}
+            {hold ? `. ${hold}` : ''}
+          </li>
+        );
+      })}
     </Steps>
   );
 }
 
-function HowLong({ state, today }: { state: CaseState; today: string }) {
-  const { plan, family, held, stopped } = state.wearing;
+function HowLong({ state, sheet, today }: { state: CaseState; sheet: PatientSheet; today: string }) {
+  const { plan, held, stopped } = state.wearing;
   const growing = plan?.plan.kind === 'growing' ? plan.plan : undefined;
   return (
     <section>
       <h2>{t('patientSheet.howLong')}</h2>
-      {family.lines.length > 0 && (
+      {sheet.ordered && (
         <p>
-          {[
-            ...family.lines.map((line) => wearLine(state.programme, line)),
-            family.nights ? t(`wearing.nights.${family.nights}`) : '',
-          ]
-            .filter(Boolean)
-            .join(' ')}
+          <b>{t('patientSheet.ordered')}</b> {sheet.ordered}
         </p>
+      )}
+      {sheet.lines.length > 0 && (
+        <p>{sheet.lines.map((line) => wearLine(state.programme, line)).join(' ')}</p>
       )}
       {stopped || held ? (
         <Notice tone="stop">{t(stopped ? 'wearing.stopped' : 'wearing.held')}</Notice>
@@ -321,22 +437,17 @@ function HowLong({ state, today }: { state: CaseState; today: string }) {
               </li>
             ))}
           </Days>
-          <p>
-            {growing.breakAfter !== undefined &&
-              growing.breakFor !== undefined &&
-              t('wearing.breaks', {
+          {growing.breakAfter !== undefined && growing.breakFor !== undefined && (
+            <p>
+              {t('wearing.breaks', {
                 after: formatMinutes(growing.breakAfter),
                 for: formatMinutes(growing.breakFor),
-              })}{' '}
-            {t('patientSheet.skin')}
-          </p>
+              })}
+            </p>
+          )}
         </>
-      ) : plan?.plan.kind === 'as-ordered' ? (
-        <p>
-          <b>{plan.plan.wearing}</b> {t('wearing.since', { day: formatDay(plan.plan.from) })}
-        </p>
       ) : (
-        <Notice tone="caution">{t('patientSheet.noPlan')}</Notice>
+        !sheet.ordered && <Notice tone="caution">{t('patientSheet.noPlan')}</Notice>
       )}
     </section>
   );

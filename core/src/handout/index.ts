@@ -1,0 +1,1 @@
+export { patientSheet, type EmergencyWords, type HomePhase, type PatientSheet } from './patient-sheet';

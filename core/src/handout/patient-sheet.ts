@@ -1,0 +1,148 @@
+import { addDays, phaseSpans, type ClinicDay } from '../calendar';
+import { holds } from '../brace';
+import type { CaseFinding } from '../findings';
+import type { CaseState } from '../logbook';
+import type { Order, OrderPhase } from '../order';
+import { limitedMotion } from '../programmes';
+import { windowOf, type MotionWindow } from '../order';
+import { wantedOn } from '../setting';
+import { runSequence, type RunnerStep, type Sequence } from '../strapping';
+
+/*
+ * What a patient takes home, as data: built from the order, this case's settings and what a patient does alone. No words: the
+ * page says them in the patient's language. Common practice, no source.
+ */
+
+/** Whose words for an emergency: by the region, and by whether the brace protects. */
+export type EmergencyWords = `${'limb' | 'arm' | 'trunk' | 'neck'}-${'protective' | 'comfort'}`;
+
+/** A phase as it concerns the patient, from a day on. */
+export interface HomePhase {
+  from: ClinicDay;
+  until?: ClinicDay;
+  window: MotionWindow;
+  locks: NonNullable<OrderPhase['locks']>;
+  weight?: OrderPhase['weight'];
+  /** wedges under the heel; only the clinic changes them */
+  wedges?: number;
+}
+
+export interface PatientSheet {
+  /** how it goes on at home; by staff alone where the patient may not move alone */
+  on: { by: 'patient' | 'carer'; list: Sequence; steps: RunnerStep[] } | { by: 'staff' };
+  off: { by: 'patient' | 'carer'; list: Sequence } | { by: 'staff' } | undefined;
+  phases: HomePhase[];
+  /** the prescriber's own words of how it is worn */
+  ordered: string | undefined;
+  /** lines of the family that say nothing against the order */
+  lines: string[];
+  emergency: EmergencyWords;
+  /** who may take it off */
+  takesOff: 'staff' | 'as-ordered' | 'patient';
+  driving: 'never-in-it' | 'ask';
+  /** what was missing when it was signed for, with the reason */
+  inSpite: { of: Pick<CaseFinding, 'kind' | 'about'>[]; reason: string } | undefined;
+  /** findings for which the sheet is not handed over as if all were well */
+  urgent: CaseFinding[];
+}
+
+const byStaff = ({ handling, people }: Sequence): boolean =>
+  handling !== undefined && !people.every((who) => who === 'patient' || who === 'carer');
+
+/** Steps that are done at home: none of the orthotist's, no setting, no cutting, no check, no walk to let it settle. */
+const isAtHome = ({ kind, who }: RunnerStep): boolean =>
+  (kind === 'act' || kind === 'strap' || kind === 'look') && who !== 'orthotist';
+
+/** The list by which it goes on at home: the one that is for that, else one for the patient alone, else that of the fitting. */
+function listAtHome({ strapping: { others, list, lists } }: CaseState): Sequence | undefined {
+  return (
+    others.find(({ purpose }) => purpose === 'again') ??
+    lists.find(({ people }) => people.length === 1 && people[0] === 'patient') ??
+    list ??
+    lists[0]
+  );
+}
+
+const holderOf = ({ people }: Sequence): 'patient' | 'carer' =>
+  people.includes('carer') ? 'carer' : 'patient';
+
+/**
+ * The sheet of a case on a day.
+ * @param findings of the case on that day
+ */
+export function patientSheet(
+  state: CaseState,
+  findings: readonly CaseFinding[],
+  day: ClinicDay,
+): PatientSheet {
+  const order = state.order?.order;
+  const isProtective = order?.protective ?? true;
+  const list = listAtHome(state);
+  const off = state.strapping.others.find(({ purpose }) => purpose === 'off');
+  const region = regionOf(state);
+  const isStaff =
+    isProtective && (region === 'neck' || (region === 'trunk' && list !== undefined && byStaff(list)));
+  return {
+    on:
+      list === undefined || byStaff(list)
+        ? { by: 'staff' }
+        : {
+            by: holderOf(list),
+            list,
+            steps: runSequence({ id: list.id, steps: list.steps }, [], {
+              facts: state.facts,
+              lists: state.programme.sequences,
+            }).steps.filter(isAtHome),
+          },
+    off: off && (byStaff(off) || isStaff ? { by: 'staff' } : { by: holderOf(off), list: off }),
+    phases: order ? phasesAtHome(state, order, day) : [],
+    ordered: order?.wearing,
+    // what is ordered goes before what is usual: nothing is said of nights, and nothing at all where the brace protects
+    lines: isProtective
+      ? []
+      : (state.programme.wear ?? [])
+          .filter(
+            ({ nights, when }) =>
+              nights === undefined && (when === undefined || holds(when, state.facts) === true),
+          )
+          .map(({ id }) => id),
+    emergency: `${region}-${isProtective ? 'protective' : 'comfort'}`,
+    takesOff: isStaff ? 'staff' : isProtective ? 'as-ordered' : 'patient',
+    driving: isProtective || region === 'neck' ? 'never-in-it' : 'ask',
+    inSpite: state.checking.signed?.decided.inSpite as PatientSheet['inSpite'],
+    urgent: findings.filter(({ level }) => level === 'emergency' || level === 'today'),
+  };
+}
+
+function regionOf({ programme }: CaseState): 'limb' | 'arm' | 'trunk' | 'neck' {
+  switch (programme.region) {
+    case 'neck':
+    case 'trunk':
+      return programme.region;
+    case 'shoulder':
+      return 'arm';
+    default:
+      return 'limb';
+  }
+}
+
+/** The phases that are in force or still to come. */
+function phasesAtHome(state: CaseState, order: Order, day: ClinicDay): HomePhase[] {
+  const motion = limitedMotion(state.programme);
+  const wedges = state.programme.settings.find((one) => one.kind === 'pieces' && one.wedge !== undefined);
+  const ends = order.until === undefined ? undefined : addDays(order.until, 1);
+  return phaseSpans(order.dayZero, order.phases)
+    .map(({ index, from, until = ends }): HomePhase => {
+      const { limits, locks = [], weight } = order.phases[index]!;
+      const wanted = wedges && wantedOn(wedges, state, from > day ? from : day);
+      return {
+        from,
+        ...(until === undefined ? {} : { until }),
+        window: motion ? windowOf(limits, motion) : {},
+        locks,
+        ...(weight ? { weight } : {}),
+        ...(wanted && wanted !== 'open' ? { wedges: wanted.from } : {}),
+      };
+    })
+    .filter(({ from, until }) => (until === undefined || until > day) && (ends === undefined || from < ends));
+}

@@ -3,6 +3,7 @@ import type { CaseState } from '../logbook';
 import { stages } from '../record';
 import { findingLevels, type CaseFinding, type FindingRule, type Judging } from './finding';
 import { againstOrder } from './kinds/against-order';
+import { familySafety } from './kinds/family-safety';
 import { compartment } from './kinds/compartment';
 import { danger } from './kinds/danger';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
@@ -14,6 +15,7 @@ import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
 /** Every kind of finding. A new one is one more file here. */
 const rules: readonly FindingRule[] = [
   danger,
+  familySafety,
   againstOrder,
   equinus,
   compartment,

@@ -11,7 +11,9 @@ const seated = { stance: 'seated' } as const;
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 8,
+  version: 9,
+  // since this version it is safer to fit: open cases of before are moved to it
+  safetySince: 9,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],

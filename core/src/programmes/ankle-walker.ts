@@ -34,7 +34,9 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 9,
+  version: 10,
+  // since this version it is safer to fit: open cases of before are moved to it
+  safetySince: 10,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],

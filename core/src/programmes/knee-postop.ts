@@ -55,7 +55,7 @@ const notLockedAlways: Condition = { kind: 'not', of: { kind: 'ordered', what: '
  */
 export const kneePostop: Programme = {
   id: 'knee-postop',
-  version: 9,
+  version: 10,
   region: 'leg',
   joint: 'knee',
   hinge: 'on-midline',

@@ -94,6 +94,8 @@ function namedAndMissing({
 export const programmeSchema = object({
   id: name(),
   version: finite().required().integer().positive(),
+  /** the version since which it is safer to fit: an open case of one before is moved before anything is signed */
+  safetySince: finite().integer().positive(),
   /** of a clinic's own programme; those that ship have their title in the message file */
   title: string().strict().min(3).max(80),
   /** of a clinic's own programme: the family it was copied from, whose models it takes */

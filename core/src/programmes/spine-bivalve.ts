@@ -27,7 +27,7 @@ const closed = (posture: Posture): SequenceStep[] =>
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 8,
+  version: 9,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [

@@ -8,7 +8,7 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 8,
+  version: 9,
   region: 'trunk',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],

@@ -39,7 +39,7 @@ const diagonal = (id: string, mark: string, from: Level, to: Level): Part => ({
  */
 export const unloaderWrap: Programme = {
   id: 'unloader-wrap',
-  version: 8,
+  version: 9,
   region: 'leg',
   joint: 'knee',
   donning: 30,

@@ -46,7 +46,7 @@ import { CaseKeeping, KeptInMind, Siblings } from './case-keeping';
 import { Rail } from './rail';
 import { Findings } from '../findings/findings';
 import { RecordStrip } from './record-strip';
-import { NewerVersion } from './newer-version';
+import { NewerVersion } from '../case/newer-version';
 import { StageHelp } from './stage-help';
 import { TakenOver } from './taken-over';
 import { UnsentHere } from './unsent-here';

@@ -11,6 +11,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { RecordCall } from '../case/calls';
 import { useWork } from '../case/case-context';
+import { NewerVersion } from '../case/newer-version';
 import { color, narrow, size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -89,7 +90,7 @@ function OneFinding({ one, stage }: { one: CaseFinding; stage: Stage }) {
   const Icon = icons[one.level];
   const { title, detail } = formatFinding(state, one, today, unit);
   const held = one.withholds.map((what) => named('withheld', what)).join(', ');
-  const isHere = one.stage === stage && one.thing === undefined;
+  const isHere = (one.stage === stage && one.thing === undefined) || one.kind === 'family-safety';
   return (
     <Item $level={one.level} role={one.level === 'today' || one.level === 'emergency' ? 'alert' : undefined}>
       <Icon size={20} aria-label={named('findingLevel', one.level)} />
@@ -115,7 +116,12 @@ function OneFinding({ one, stage }: { one: CaseFinding; stage: Stage }) {
           {t('findingsList.open', { stage: named('stages', one.stage) })}
         </Button>
       )}
-      {one.told && one.kind === 'exceeds-order' && <Contacts one={one} />}
+      {one.kind === 'exceeds-order' && <Contacts one={one} />}
+      {one.kind === 'family-safety' && (
+        <section>
+          <NewerVersion />
+        </section>
+      )}
     </Item>
   );
 }

@@ -370,6 +370,7 @@ export const en = {
     'compartment-asked': 'Compartment to unload: ask the prescriber',
     'angle-not-ordered': '{{what}}: angle not ordered, ask the prescriber',
     'not-possible': '{{what}}: not possible with this brace. Call before fitting; hold the foot pointed',
+    'family-safety': 'Brace family has a safety change: move this case to its new version',
     'no-label': 'Label not recorded',
   },
   caseFindingDetail: {

@@ -373,6 +373,7 @@ export const es: SameShape<typeof en> = {
     'angle-not-ordered': '{{what}}: ángulo sin prescribir, preguntar al prescriptor',
     'not-possible':
       '{{what}}: no es posible con esta ortesis. Llamar antes de colocarla; mantener el pie en punta',
+    'family-safety': 'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
     'no-label': 'Etiqueta no registrada',
   },
   caseFindingDetail: {

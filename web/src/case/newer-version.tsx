@@ -12,7 +12,7 @@ import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReasonDialog } from '../parts/reason-dialog';
-import { useWork } from '../case/case-context';
+import { useWork } from './case-context';
 
 /**
  * Which version of its family and model a case holds on to, and the way to a newer one: a case never changes by itself when

@@ -4,7 +4,7 @@ import { pinOf, programmes } from '@estribo/core/programmes';
 import { screen, waitFor } from '@testing-library/react';
 import { testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { NewerVersion } from './newer-version';
-import { showStage } from '../case/test-stage';
+import { showStage } from './test-stage';
 
 const model = pinOf(testContext.model);
 const families = (version: number) =>

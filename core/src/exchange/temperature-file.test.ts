@@ -36,14 +36,23 @@ test.each([
   ['time,temp\n2026-11-24T08:00:00Z,21\n2026-11-24T08:00:00Z,22', 'not-rising', 3],
 ])('%j is refused with its line: %s', (text, problem, line) => expect(read(text)).toEqual({ problem, line }));
 
-test('a column that says Fahrenheit is read as Fahrenheit', () => {
-  // NIST Special Publication 811 (2008), B.8: t/°C = (t/°F - 32)/1.8
+test('a column in Fahrenheit is refused at its head, never read', () => {
   for (const head of ['temperature °F', 'Temp (F)', 'temp_f', 'Fahrenheit', 'temp Fahrenheit'])
     expect(read(`time,${head}\n2026-11-24T08:00:00Z,95\n2026-11-24T08:01:00Z,68`)).toEqual({
-      at: [at('08:00'), at('08:01')],
-      celsius: [35, 20],
+      problem: 'fahrenheit',
+      line: 1,
     });
 });
+
+test('a time that is written the other way round is no instant, whatever year it ends with', () => {
+  for (const when of ['10:00 01-03-2026', '01-03-2026', '2026-03-01', '10:00+0100'])
+    expect(read(`time,temp\n${when},33`)).toEqual({ problem: 'no-instant', line: 2 });
+});
+
+test('what only a broken sensor shows is unknown: neither cold nor hot', () =>
+  expect(
+    read('time,temp\n2026-11-24T08:00:00Z,33\n2026-11-24T08:01:00Z,-127\n2026-11-24T08:02:00Z,85'),
+  ).toMatchObject({ celsius: [33, NaN, NaN] }));
 
 test('a log in Fahrenheit whose head does not say so is no log of a brace that was never worn: it is asked about', () => {
   const lines = [91.4, 92.1, 92.8, 70.2, 93.0].map((value, i) => `2026-11-24T08:0${i}:00Z,${value}`);

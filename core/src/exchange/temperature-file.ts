@@ -17,6 +17,9 @@ interface Columns {
   fahrenheit: boolean;
 }
 
+/** °C beyond which a logged number is the sensor's own error (-127 of a lost wire). An estimate. */
+const [coldest, hottest] = [-40, 84];
+
 /** No brace is so warm for most of a log, worn or not: its numbers are of another unit, in degrees Celsius. */
 const noCelsius = 50;
 
@@ -37,8 +40,8 @@ const numberIn = (text: string): number => {
 
 /**
  * A logged temperature file (CSV, RFC 4180): a column of times in ISO 8601 with their zone, or seconds since 1970, and one of
- * degrees Celsius, the separator being a comma or a semicolon. A line with an empty temperature is a gap. A column whose head says
- * Fahrenheit is read as such; numbers that can be no degrees Celsius are refused, never taken for a cold brace.
+ * degrees Celsius, the separator being a comma or a semicolon. A line with an empty temperature is a gap, a sensor's error is
+ * unknown. A column in Fahrenheit, by its head or by its numbers, is refused.
  * @param progress told now and then, the share that is read
  */
 export function readTemperatures(
@@ -63,6 +66,7 @@ export function readTemperatures(
       };
       if (columns === undefined) {
         columns = headed(data);
+        if (columns?.fahrenheit) return refuse('fahrenheit');
         if (columns) return;
         columns = { time: 0, temperature: 1, fahrenheit: false };
         if (data.length < 2) return refuse('no-columns');
@@ -77,8 +81,9 @@ export function readTemperatures(
       if (count > 0 && instant <= at[count - 1]!) return refuse('not-rising');
       if (count >= mostSamples) return refuse('too-long');
       at[count] = instant;
-      celsius[count] = columns.fahrenheit ? ((value - 32) * 5) / 9 : value;
-      if (celsius[count]! > noCelsius) hot += 1;
+      // no sensor under a brace is so cold or so hot: it is its own error, and nobody knows what it was
+      celsius[count] = value < coldest || value > hottest ? NaN : value;
+      if (value > noCelsius) hot += 1;
       count += 1;
     },
   });
@@ -88,5 +93,6 @@ export function readTemperatures(
   return { ok: true, series: { at: at.slice(0, count), celsius: celsius.slice(0, count) } };
 }
 
-/** A time without its zone is no instant. */
-const hasZone = (text: string): boolean => /(z|[+-]\d\d:?\d\d)$/i.test(text);
+/** A time as ISO 8601 has it, date first, with its zone: anything else is no instant. */
+const hasZone = (text: string): boolean =>
+  /^\d{4}-\d\d-\d\d[t ]\d\d:\d\d(:\d\d(\.\d+)?)?(z|[+-]\d\d(:?\d\d)?)$/i.test(text);

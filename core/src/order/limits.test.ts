@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { endsOf, joints, namedAngle, planes, signedAngle } from '../anatomy';
-import { limitsOf, windowOf } from './limits';
+import { isFixed, limitsOf, windowOf } from './limits';
 
 const motions = joints.flatMap((joint) => planes.map((plane) => ({ joint, plane })));
 
@@ -48,4 +48,12 @@ test('another joint’s limit is not this one’s', () => {
   const limits = limitsOf({ joint: 'shoulder', plane: 'frontal' }, { extension: -90 });
   expect(windowOf(limits, { joint: 'shoulder', plane: 'sagittal' })).toEqual({});
   expect(windowOf(limits, { joint: 'knee', plane: 'frontal' })).toEqual({});
+});
+
+test('a motion that nothing limits is free, not fixed; one angle at both ends is fixed', () => {
+  expect(
+    [{}, { extension: 0 }, { flexion: 0 }, { extension: 0, flexion: 0 }, { extension: 0, flexion: 5 }].map(
+      isFixed,
+    ),
+  ).toEqual([false, false, false, true, false]);
 });

@@ -82,14 +82,14 @@ test('held between two phases, or after the last day of one, that one is not lon
   ]);
 });
 
-test('held before it began, the first phase holds and is longer by all of it', () =>
+test('held before it began, only the days from day zero on count: before it nothing ran', () =>
   expect(
     days(after({ what: 'held', day: '2026-10-27' }, { what: 'resumed', day: '2026-11-03' }).order),
   ).toEqual([
-    [0, 20],
-    [21, 34],
-    [42, 62],
-    [63, 90],
+    [0, 15],
+    [16, 29],
+    [37, 57],
+    [58, 85],
   ]));
 
 test('of two holds that were told one after the other the earlier day counts; resumed without a hold, nothing is other', () => {

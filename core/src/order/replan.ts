@@ -37,7 +37,9 @@ export function replanned(given: Order, changes: readonly OrderChange[]): Replan
     if (what === 'moved') dayZero = day;
     else if (what === 'held') heldSince = heldSince !== undefined && heldSince < day ? heldSince : day;
     else if (heldSince !== undefined) {
-      const [begin, days] = [daysBetween(dayZero, heldSince), daysBetween(heldSince, day)];
+      // before day zero nothing ran that could be held
+      const from = heldSince < dayZero ? dayZero : heldSince;
+      const [begin, days] = [daysBetween(dayZero, from), daysBetween(from, day)];
       if (days > 0)
         phases = phases.map((phase, i) =>
           phase.fromDay > Math.max(begin, 0)

@@ -28,7 +28,7 @@ import {
   type Setting,
 } from './settings';
 import { pairProblems, type HingeStops, type StopHardware } from './stops';
-import { asNumber } from './turns';
+import { asNumber, opposite, sumOfTurns } from './turns';
 
 type Chosen = BodyIn<typeof settingChosen>;
 type Made = BodyIn<typeof settingMade>;
@@ -191,9 +191,10 @@ export function foldSettings(
             { ...now, day, ...(everyDays === undefined ? {} : { everyDays }) },
           );
     // a patient has a limit of its own for one change; the one for all of them holds whoever made it
+    const ledger = more.ledger ?? [];
     const over = changeFault(
       last.reported ? withoutStep(setting) : setting,
-      before.map((one) => one.made),
+      [...(ledger[0]?.what === 'turned' ? [stoodFirst(ledger[0])] : []), ...before.map((one) => one.made)],
       now,
     );
     // what a patient may change is not as it was chosen any more
@@ -227,6 +228,16 @@ export function foldSettings(
     };
   });
 }
+
+/** Where a correction stood before its first turn. */
+const stoodFirst = ({ stands, turns }: LedgerLine): SettingMade => ({
+  values: Object.fromEntries(
+    Object.entries(stands).map(([place, turn]) => [
+      place,
+      asNumber(sumOfTurns(turn, ...turns.filter((one) => one.place === place).map(({ by }) => opposite(by)))),
+    ]),
+  ),
+});
 
 /** Whether a setting that nobody has made yet has to be made. */
 function isNeeded(setting: Setting, wanted: Wanted | undefined): boolean {

@@ -25,7 +25,7 @@ export function wedgesFor(
   heelToBall: Millimetres,
   each: Millimetres,
 ): { count: number; angle: Degrees } | undefined {
-  const count = Math.ceil(wedgeHeight(plantarflexion, heelToBall) / each - hair);
+  const count = Math.max(0, Math.ceil(wedgeHeight(plantarflexion, heelToBall) / each - hair));
   const angle = wedgeAngle(count * each, heelToBall);
   return Number.isFinite(count) && angle !== undefined ? { count, angle } : undefined;
 }

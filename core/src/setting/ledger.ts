@@ -3,7 +3,7 @@ import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import { placesAlong, type SettingMade } from './kind';
 import { changeFault, hair, mostAtOnce, type Setting } from './settings';
-import { asNumber, noTurn, sumOfTurns, turnOf, type Turn } from './turns';
+import { asNumber, noTurn, opposite, sumOfTurns, turnOf, type Turn } from './turns';
 
 /** How a setting stands after an entry: as it was made, or as far as it was turned. */
 export interface Doing {
@@ -66,8 +66,9 @@ export function ledgerOf(record: LiveRecord, setting: Correction): LedgerLine[] 
   const places = placesAlong(setting.axes);
   const felt = record.of(settingFelt).filter(({ body }) => body.setting === setting.id);
   let stands: Record<string, Turn> = Object.fromEntries(places.map((place) => [place, noTurn]));
-  const before: SettingMade[] = [];
   const all = entriesOf(record, setting);
+  // what is turned before anybody set it is counted from where it stood
+  const before: SettingMade[] = all[0] && isTurned(all[0]) ? [{ values: asNumbers(stands) }] : [];
   return all.map((entry, i): LedgerLine => {
     const was = stands;
     const turns = isTurned(entry) ? entry.body.turns.map(({ place, n, d }) => ({ place, by: { n, d } })) : [];
@@ -174,7 +175,15 @@ export function reachOf(
   ledger: readonly LedgerLine[],
   place: string,
 ): { from: number; to: number } {
-  const counted = origin === 'neutral' ? 0 : asNumber(ledger[0]?.stands[place] ?? noTurn);
+  const first = ledger[0];
+  // as supplied it is counted from what stood before the first turn
+  const stood = first
+    ? sumOfTurns(
+        first.stands[place] ?? noTurn,
+        ...first.turns.filter((one) => one.place === place).map(({ by }) => opposite(by)),
+      )
+    : noTurn;
+  const counted = origin === 'neutral' ? 0 : asNumber(stood);
   return { from: Math.max(least, counted - inAll), to: Math.min(most, counted + inAll) };
 }
 

@@ -172,7 +172,10 @@ function decide(chart: Chart, axes: readonly Axis[], pointed: readonly (number |
     const claimed = places[i]! + shift;
     return agree ? claimed : Math.min(high, Math.max(low, claimed));
   });
-  const size = chart.sizes[chart.disagree === 'primary' ? claims[0]! : Math.max(...claims)]!;
+  // where disagreement is made to measure a size is taken only when every axis claims it
+  const isSplit = agree && chart.disagree === 'made-to-measure' && new Set(claims).size > 1;
+  const claim = isSplit ? low : chart.disagree === 'primary' ? claims[0]! : Math.max(...claims);
+  const size = chart.sizes[claim]!;
   // what is extended is the largest size, and no claim lies beyond it
   if (extended) return { outcome: 'size', size, rule: 'side-extension' };
   if (!agree) {

@@ -72,3 +72,12 @@ test.each([
   [{ ...rule, more: 1 }],
   [{ skin: 'hold', pain: 'hold', missed: 'hold' }],
 ])('%j is no rule', (one) => expect(wearRuleSchema.isValidSync(one, { strict: true })).toBe(false));
+
+// it is made anew from today on; told of today, from tomorrow on: today has been worn
+test.each([
+  ['2026-11-24', '2026-11-24'],
+  ['2026-11-23', '2026-11-24'],
+  ['2026-11-27', '2026-11-27'],
+])('made anew on %s it begins on %s', (today, from) =>
+  expect(replan(plan, told({ pain: 'some' }), rule, today)!.plan.from).toBe(from),
+);

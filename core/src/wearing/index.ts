@@ -31,6 +31,7 @@ export {
   type WearRule as ClinicWearRule,
 } from './clinic-rule';
 export {
+  isDoubtful,
   usualWornRule,
   wornByDay,
   wornRuleProblems,

@@ -15,7 +15,7 @@ export function wornDays(
   zone: string,
   rule: WornRule,
   now = Infinity,
-): { day: ClinicDay; worn: number; unknown: number }[] {
+): { day: ClinicDay; worn: number; unknown: number; between: number }[] {
   const { at } = series;
   if (at.length === 0) return [];
   const last = dayOf(new Date(at[at.length - 1]!).toISOString(), zone);
@@ -25,9 +25,10 @@ export function wornDays(
   const starts = [...days, addDays(last, 1)].map((day) => Date.parse(instantOn(day, '00:00', zone)));
   starts[starts.length - 1] = Math.min(starts.at(-1)!, Math.max(now, at[at.length - 1]!));
   const round = (minutes: number) => Math.round(minutes * 10) / 10;
-  return wornByDay(series, starts, rule).map(({ worn, unknown }, i) => ({
+  return wornByDay(series, starts, rule).map(({ worn, unknown, between }, i) => ({
     day: days[i]!,
     worn: round(worn),
     unknown: round(unknown),
+    between: round(between),
   }));
 }

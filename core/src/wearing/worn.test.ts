@@ -1,4 +1,4 @@
-import { usualWornRule, wornByDay, wornRuleProblems, type TemperatureSeries } from './worn';
+import { isDoubtful, usualWornRule, wornByDay, wornRuleProblems, type TemperatureSeries } from './worn';
 import { wornDays } from './worn-days';
 
 const minute = 60_000;
@@ -128,3 +128,46 @@ test.each([
 ])('%j: %j', (change, problems) =>
   expect(wornRuleProblems({ ...usualWornRule, ...change })).toEqual(problems),
 );
+
+// worn from 9 to 17, then laid down: the sensor cools to the room and stays there
+test.each([
+  [22, 480, 0],
+  [27, 480, 0],
+  // a room as warm as a cool skin: what is after it is unknown, never worn
+  [28.5, 480, 420],
+  [30.5, 480, 420],
+])('in a room of %d °C what is not known is not counted: worn %d, between %d', (room, worn, between) => {
+  const [one] = wornByDay(
+    made(day, 1, (m) => (m < 540 ? 20 : m < 1020 ? 33.5 : room)),
+    days(1),
+  );
+  expect([one!.worn, one!.between, one!.unknown]).toEqual([worn, between, between]);
+});
+
+test('a skin that never comes to the rule is unknown, never unworn', () => {
+  const [one] = wornByDay(
+    made(day, 1, (m) => (within(m, 540, 1020) ? 30 : 20)),
+    days(1),
+  );
+  expect([one!.worn, one!.between]).toEqual([0, 480]);
+});
+
+test('a sensor that breaks leaves what it does not know unknown, and what comes after it begins anew', () => {
+  const [one] = wornByDay(
+    made(day, 1, (m) =>
+      within(m, 600, 660) ? NaN : within(m, 540, 600) ? 33.5 : within(m, 660, 680) ? 29 : 20,
+    ),
+    days(1),
+  );
+  expect([one!.worn, one!.unknown]).toEqual([60, 60]);
+});
+
+test('what is between on and off right after a gap is not worn: nobody knows how it was', () => {
+  const series = made(day, 1, (m) =>
+    within(m, 600, 660) ? undefined : within(m, 540, 600) ? 33.5 : within(m, 660, 680) ? 29 : 20,
+  );
+  expect(wornByDay(series, days(1))[0]!.worn).toBe(59);
+});
+
+test('a day of more than 23 hours is doubtful', () =>
+  expect([1380, 1380.1].map((worn) => isDoubtful({ worn }))).toEqual([false, true]));

@@ -3147,13 +3147,15 @@ export const en = {
       'no-columns': 'Line {{line}}: a time and a temperature are needed, apart by a comma or a semicolon.',
       'no-instant': 'Line {{line}}: the time is no instant with its zone, such as 2026-11-24T08:30:00Z.',
       'no-number': 'Line {{line}}: the temperature is no number.',
-      fahrenheit:
-        'most numbers are too high for degrees Celsius. Are they Fahrenheit? Write °F in the column’s head.',
+      fahrenheit: 'temperatures in °F are not read. Export the log in °C.',
       'not-rising': 'Line {{line}}: the time does not come after the one before.',
       'too-long': 'Line {{line}}: more samples than a year at one a minute.',
     },
     hoursFound_one: '{{count}} day.',
     hoursFound_other: '{{count}} days.',
+    betweenUnknown:
+      '{{between}} unknown: between {{off}} and {{on}} °C for over 30 min. A warm room, or skin below the rule.',
+    doubtful: 'Doubtful, over 23 h worn: {{days}}. Check the room temperature and the rule.',
     hoursMean: 'Worn {{worn}} a day on average; {{unknown}} unknown in all.',
     keepHours_one: 'Keep {{count}} day',
     keepHours_other: 'Keep {{count}} days',

@@ -373,7 +373,8 @@ export const es: SameShape<typeof en> = {
     'angle-not-ordered': '{{what}}: ángulo sin prescribir, preguntar al prescriptor',
     'not-possible':
       '{{what}}: no es posible con esta ortesis. Llamar antes de colocarla; mantener el pie en punta',
-    'family-safety': 'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
+    'family-safety':
+      'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
     'no-label': 'Etiqueta no registrada',
   },
   caseFindingDetail: {
@@ -3200,13 +3201,15 @@ export const es: SameShape<typeof en> = {
         'Línea {{line}}: hacen falta una hora y una temperatura, separadas por coma o punto y coma.',
       'no-instant': 'Línea {{line}}: la hora no es un instante con su zona, como 2026-11-24T08:30:00Z.',
       'no-number': 'Línea {{line}}: la temperatura no es un número.',
-      fahrenheit:
-        'la mayoría de los números son demasiado altos para grados Celsius. ¿Son Fahrenheit? Escriba °F en la cabecera.',
+      fahrenheit: 'las temperaturas en °F no se leen. Exporte el registro en °C.',
       'not-rising': 'Línea {{line}}: la hora no va después de la anterior.',
       'too-long': 'Línea {{line}}: más muestras que un año a una por minuto.',
     },
     hoursFound_one: '{{count}} día.',
     hoursFound_other: '{{count}} días.',
+    betweenUnknown:
+      '{{between}} desconocido: entre {{off}} y {{on}} °C más de 30 min. Una sala cálida, o piel por debajo de la regla.',
+    doubtful: 'Dudoso, más de 23 h de uso: {{days}}. Comprobar la temperatura de la sala y la regla.',
     hoursMean: 'Llevada {{worn}} al día de media; {{unknown}} desconocidos en total.',
     keepHours_one: 'Guardar {{count}} día',
     keepHours_other: 'Guardar {{count}} días',

@@ -12,6 +12,8 @@ export interface WornDayRead {
   day: string;
   worn: number;
   unknown: number;
+  /** of the unknown: too long between on and off */
+  between: number;
 }
 
 /** What comes back while a file is read, and when it is. */

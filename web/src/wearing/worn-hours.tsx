@@ -1,4 +1,4 @@
-import { usualWornRule, wornRuleProblems, type WornRule } from '@estribo/core/wearing';
+import { isDoubtful, usualWornRule, wornRuleProblems, type WornRule } from '@estribo/core/wearing';
 import { useEffect, useRef, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useMutation } from '@tanstack/react-query';
@@ -9,7 +9,7 @@ import { useMay, useWork } from '../case/case-context';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Fold } from '../parts/fold';
-import { formatMinutes } from '../parts/format';
+import { formatDay, formatMinutes } from '../parts/format';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
@@ -136,6 +136,25 @@ function Hours() {
               unknown: formatMinutes(Math.round(total.unknown)),
             })}
           </p>
+          {total.between > 0 && (
+            <Notice tone="caution">
+              {t('wearing.betweenUnknown', {
+                between: formatMinutes(Math.round(total.between)),
+                off: reading.rule.off,
+                on: reading.rule.on,
+              })}
+            </Notice>
+          )}
+          {reading.days.some(isDoubtful) && (
+            <Notice tone="caution">
+              {t('wearing.doubtful', {
+                days: reading.days
+                  .filter(isDoubtful)
+                  .map(({ day }) => formatDay(day))
+                  .join(', '),
+              })}
+            </Notice>
+          )}
           {mayWrite && (
             <Row>
               <Button
@@ -146,7 +165,7 @@ function Hours() {
                     write('wear.read', 'wear', {
                       from: reading.from,
                       rule: reading.rule,
-                      days: reading.days,
+                      days: reading.days.map(({ day, worn, unknown }) => ({ day, worn, unknown })),
                     }).then(() => setReading({ step: 'none' })),
                   )
                 }
@@ -168,10 +187,14 @@ function Hours() {
 }
 
 const sum = (days: readonly WornDayRead[]) =>
-  days.reduce((all, { worn, unknown }) => ({ worn: all.worn + worn, unknown: all.unknown + unknown }), {
-    worn: 0,
-    unknown: 0,
-  });
+  days.reduce(
+    (all, { worn, unknown, between }) => ({
+      worn: all.worn + worn,
+      unknown: all.unknown + unknown,
+      between: all.between + between,
+    }),
+    { worn: 0, unknown: 0, between: 0 },
+  );
 
 /** The rule as it is typed; what is not typed is as usual. */
 function readRule(

@@ -1,4 +1,4 @@
-import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+import ical, { ICalCalendarMethod, ICalEventStatus, ICalEventTransparency } from 'ical-generator';
 import { addDays, type ClinicDay } from '../calendar';
 
 /** A day on which something is due, as another calendar is to show it. */
@@ -8,6 +8,8 @@ export interface DueDay {
   day: ClinicDay;
   summary: string;
   description?: string;
+  /** it is due no more: another calendar that holds it takes it out */
+  cancelled?: true;
 }
 
 /** A day for a writer that reads the date of an instant in UTC, wherever this runs. */
@@ -29,7 +31,7 @@ export function calendarFile(
     prodId: { company: 'estribo', product: 'estribo', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });
-  for (const { id, day, summary, description } of days)
+  for (const { id, day, summary, description, cancelled } of days)
     calendar.createEvent({
       id: `${id}@estribo`,
       sequence,
@@ -40,6 +42,7 @@ export function calendarFile(
       // it takes nobody's time: it is a day on which something is due
       transparency: ICalEventTransparency.TRANSPARENT,
       summary,
+      ...(cancelled ? { status: ICalEventStatus.CANCELLED } : {}),
       ...(description === undefined ? {} : { description }),
     });
   return calendar.toString();

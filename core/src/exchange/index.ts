@@ -6,3 +6,4 @@ export { calendarFile, type DueDay } from './calendar-file';
 export { bendTemplatePdf, bendTemplateSvg, type BendTemplate } from './bend-template';
 export { readStations, type ReadStations } from './stations';
 export { readTemperatures, type FileProblem } from './temperature-file';
+export { calendarDays, type CalendarDay } from './due-days';

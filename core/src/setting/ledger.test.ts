@@ -244,3 +244,15 @@ describe('what may be turned next', () => {
       { numRuns: 300 },
     ));
 });
+
+test('what is turned as supplied before anybody set it counts in all from where it stood', () => {
+  const supplied = { ...screws, origin: 'as-supplied' as const, firstChange: 0.5 };
+  const of = (...entries: Parameters<typeof testRecord>) => ledgerOf(testRecord(...entries), supplied);
+  // half a turn in all: the first half is all of it
+  const first = turned({ upper: [1, 2] });
+  expect(reachOf(supplied, of(first), 'upper')).toEqual({ from: -0.5, to: 0.5 });
+  expect(turnFault(supplied, of(first), [{ place: 'upper', by: { n: 1, d: 8 } }])).toBe('over-all');
+  expect(of(first, turned({ upper: [1, 8] })).map(({ over }) => over)).toEqual([undefined, 'over-all']);
+  const [setting] = foldSettings(testRecord(first, turned({ upper: [1, 8] })), [supplied], grounds);
+  expect(setting!.flags).toContain('over-all');
+});

@@ -331,3 +331,12 @@ describe('a chart whose bands only say what can be made', () => {
   test('stock or both give the size', () =>
     expect(two(445, 348, { supply: 'both' })).toMatchObject({ outcome: 'size', size: 'M' }));
 });
+
+test('where disagreement is made to measure, the larger of two is taken only when both readings claim it', () => {
+  const rules = { between: 'larger', disagree: 'made-to-measure' } as const;
+  // 458 lies near L, 347 in the middle of M: nothing points to L
+  expect(two(458, 347, rules)).toMatchObject({ outcome: 'size', size: 'M', rule: 'between-larger' });
+  expect(two(458, 358, rules)).toMatchObject({ outcome: 'size', size: 'L', rule: 'between-larger' });
+  for (let a = 431; a < 460; a += 1)
+    for (let b = 336; b < 360; b += 1) expect(two(a, b, rules).probability).toBeGreaterThan(0.001);
+});

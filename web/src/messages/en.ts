@@ -1947,6 +1947,7 @@ export const en = {
     endStays:
       'The day on which the order ends stays as it was: a phase that would begin after it never does. Ask the prescriber.',
     ics: 'Due days as a calendar file',
+    icsCancelled: 'Cancelled',
     icsEmpty: 'Nothing is due that anybody comes in for.',
     icsName: 'Due at the orthotist',
     icsStops: 'Stops: {{window}}',

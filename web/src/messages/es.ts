@@ -1966,6 +1966,7 @@ export const es: SameShape<typeof en> = {
     endStays:
       'El día en que acaba la orden queda como estaba: una fase que empezaría después no empieza nunca. Pregunte al prescriptor.',
     ics: 'Días pendientes como archivo de calendario',
+    icsCancelled: 'Anulado',
     icsEmpty: 'No hay nada pendiente por lo que alguien venga.',
     icsName: 'Pendiente en ortopedia',
     icsStops: 'Topes: {{window}}',

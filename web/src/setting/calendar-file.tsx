@@ -1,4 +1,4 @@
-import { caseRibbon, staysDue, type Buckle, type CaseState } from '@estribo/core/logbook';
+import type { Buckle, CaseState } from '@estribo/core/logbook';
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
 import { named, t } from '../messages';
@@ -28,15 +28,16 @@ export function CalendarFile({ state }: { state: CaseState }) {
   const part = named('bodyPart', `${state.side}-${state.programme.region}`).toLowerCase();
   const write = async () => {
     // what writes calendars is fetched when somebody wants one
-    const { calendarFile } = await import('@estribo/core/exchange');
-    const due = caseRibbon(state).buckles.filter(staysDue);
-    if (due.length === 0) return setEmpty(true);
+    const { calendarDays, calendarFile } = await import('@estribo/core/exchange');
+    const days = calendarDays(state);
+    if (days.length === 0) return setEmpty(true);
     const text = calendarFile(
-      due.map((buckle) => ({
-        id: `${state.case}-${buckle.planned?.entry ?? `${buckle.kind}-${buckle.setting ?? 'stops'}-${buckle.begins ?? buckle.day}`}`,
-        day: buckle.day,
-        summary: `${saidOf(buckle, (id) => settingWords(state.programme, id).name)}, ${part}`,
-        ...(buckle.note ? { description: buckle.note } : {}),
+      days.map(({ id, day, due }) => ({
+        id,
+        day,
+        summary: `${due ? saidOf(due, (one) => settingWords(state.programme, one).name) : t('schedule.icsCancelled')}, ${part}`,
+        ...(due?.note ? { description: due.note } : {}),
+        ...(due ? {} : { cancelled: true as const }),
       })),
       { name: t('schedule.icsName'), sequence: state.seq, written: new Date().toISOString() },
     );

@@ -92,7 +92,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   // nothing is decided before the look, the order and the size
   await expect(page.getByRole('button', { name: /^Lying, by log-roll/ })).toBeDisabled();
   await giveOrder(page, { height: 'Low' });
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     'Waist girth': ['812', '818'],
@@ -146,7 +146,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
     'Both pulls together',
   ]);
   await page.getByRole('link', { name: /^Check/ }).click();
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await checkAll(page);
   await wearAndReview(page);
 });
@@ -156,7 +156,7 @@ test('a TLSO with a sternal pad: its belts re-sized when swelling falls, what ha
 }) => {
   await openNewCase(page, { person: 'Uxia Seoane', region: 'Trunk', model: /Alto Esterno/ });
   await giveOrder(page, {});
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     'Girth above the hips’ greatest': ['962', '968'],
@@ -182,7 +182,7 @@ test('a TLSO with a sternal pad: its belts re-sized when swelling falls, what ha
     ).toBeVisible();
   });
   await page.getByRole('link', { name: /^Check/ }).click();
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await checkAll(page, { 'Sternal pad below the notch: Found': '14' });
   // two weeks on the swelling has fallen: the belts go to a smaller mark
   await page.getByRole('link', { name: /^Set/ }).click();

@@ -88,7 +88,7 @@ test('a collar, whole: the head held in line, rear first, straps equally far, th
 }) => {
   await openNewCase(page, { person: 'Xián Pereiro', region: 'Neck', model: /Neno/ });
   await giveOrder(page);
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByRole('link', { name: /^Measure/ }).click();
   await measureAll(page, {
     Weight: ['16,8', '16,9'],
@@ -111,7 +111,7 @@ test('a collar, whole: the head held in line, rear first, straps equally far, th
     await expect(neck).toBeHidden();
   });
   await page.getByRole('link', { name: /^Check/ }).click();
-  await page.getByRole('button', { name: 'All four move and feel fully' }).click();
+  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByLabel('Strap ends equally far: right').fill('18');
   await page.getByLabel('Strap ends equally far: left').fill('20');
   await page.getByRole('button', { name: 'Strap ends equally far: Take it' }).click();

@@ -34,6 +34,8 @@ const rules: readonly FindingRule[] = [
   noLabel,
 ];
 
+const againstKinds = ['exceeds-order', 'not-as-ordered'];
+
 const urgency = ({ level, stage }: CaseFinding): number =>
   findingLevels.indexOf(level) * stages.length + stages.indexOf(stage);
 
@@ -43,8 +45,11 @@ const urgency = ({ level, stage }: CaseFinding): number =>
  */
 export function findingsOf(state: CaseState, day: ClinicDay): CaseFinding[] {
   const judging = judgingOf(state, day);
-  return rules
-    .flatMap((rule) => rule(judging))
+  const all = rules.flatMap((rule) => rule(judging));
+  // what is against the order is not said a second time of the same setting
+  const against = new Set(all.filter(({ kind }) => againstKinds.includes(kind)).map(({ about }) => about));
+  return all
+    .filter(({ kind, about }) => kind !== 'set-otherwise' || !against.has(about))
     .map((found, i) => ({ found, i }))
     .sort((a, b) => urgency(a.found) - urgency(b.found) || a.i - b.i)
     .map(({ found }) => found);

@@ -140,7 +140,8 @@ function phasesAtHome(state: CaseState, order: Order, day: ClinicDay): HomePhase
         ...(until === undefined ? {} : { until }),
         window: motion ? windowOf(limits, motion) : {},
         locks,
-        ...(weight ? { weight } : {}),
+        // how much a leg bears is said of a leg brace alone
+        ...(weight && regionOf(state) === 'limb' ? { weight } : {}),
         ...(wanted && wanted !== 'open' ? { wedges: wanted.from } : {}),
       };
     })

@@ -17,6 +17,8 @@ export interface FindingText {
 
 type Said = Pick<CaseFinding, 'kind' | 'about'>;
 
+const capitalised = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+
 /** A danger by its call: "finding cold-or-blue-toes". */
 export function dangerOf(about = ''): { why: UrgentCall['why']; name: string } {
   const [why = '', ...name] = about.split(' ');
@@ -28,7 +30,7 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
   if (about === undefined) return '';
   switch (kind) {
     case 'danger':
-      return aboutCall(dangerOf(about));
+      return capitalised(aboutCall(dangerOf(about)));
     case 'compartment-asked':
       return '';
     case 'limbs-not-noted':

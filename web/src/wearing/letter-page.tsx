@@ -1,6 +1,7 @@
 import { dayOf } from '@estribo/core/calendar';
 import { findingsOf, type CaseFinding } from '@estribo/core/findings';
 import type { CaseState } from '@estribo/core/logbook';
+import type { LengthUnit } from '@estribo/core/quantity';
 import { choiceOn, isChosenFirst, sameMade } from '@estribo/core/setting';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -99,29 +100,40 @@ interface OfLetter {
 /** What the prescriber has to know before anything else: what is dangerous, and what is fitted against the order of today. */
 function Urgent({ state, findings, today }: OfLetter) {
   const [unit] = useUnit();
-  const urgent = findings.filter(({ level }) => level === 'emergency' || level === 'today');
+  const urgent = formatUrgent(state, findings, today, unit);
   if (urgent.length === 0) return null;
   return (
     <Notice tone="stop">
-      {urgent.map((one) => {
-        const { title, detail } = formatFinding(state, one, today, unit);
-        return (
-          <p key={`${one.kind} ${one.about}`}>
-            <b>
-              {one.kind === 'exceeds-order' ? `${t('letter.notYetChanged')} ` : ''}
-              {title}.
-            </b>{' '}
-            {detail}
-            {one.told?.patient && ` ${t('letter.patientTold', { day: formatDay(one.told.patient.day) })}`}
-          </p>
-        );
-      })}
+      {urgent.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
     </Notice>
   );
 }
 
+/** What may not wait, a line each: first what is fitted against the order of today. */
+export const formatUrgent = (
+  state: CaseState,
+  findings: readonly CaseFinding[],
+  today: string,
+  unit: LengthUnit,
+): string[] =>
+  findings
+    .filter(({ level }) => level === 'emergency' || level === 'today')
+    .map((one) => {
+      const { title, detail } = formatFinding(state, one, today, unit);
+      return [
+        one.kind === 'exceeds-order' ? t('letter.notYetChanged') : '',
+        `${title}.`,
+        detail,
+        one.told?.patient ? t('letter.patientTold', { day: formatDay(one.told.patient.day) }) : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
+    });
+
 /** How a signature reads today: as of an earlier order, of before a change, or as it holds. */
-function formatSignature(state: CaseState, findings: readonly CaseFinding[], who: string): string {
+export function formatSignature(state: CaseState, findings: readonly CaseFinding[], who: string): string {
   const { signed } = state.checking;
   if (!signed) return t('letter.notChecked');
   const { result, inSpite } = signed.decided;

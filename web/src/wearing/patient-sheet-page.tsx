@@ -289,7 +289,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
 }
 
 /** The lines of what to do in an emergency, the most urgent first. */
-const emergencyLines: Record<EmergencyWords, readonly string[]> = {
+export const emergencyLines: Record<EmergencyWords, readonly string[]> = {
   'limb-protective': ['cold-hold', 'numb-hold', 'clot'],
   'limb-comfort': ['cold-off', 'numb-off', 'clot'],
   'arm-protective': ['hand-cold-hold', 'numb-hold', 'outer-shoulder'],

@@ -77,11 +77,14 @@ export async function checkAll(page: Page, answers: Record<string, string> = {})
     page.getByRole('button', { name: 'Sign as Ana Bouza: pass' }),
     page.getByText('Signed: all checks pass.'),
   ];
+  // what is missing before it would hold it back: a whole fitting leaves nothing
+  await expect(main.getByRole('button', { name: /^(Sign as|Override)/ })).toBeVisible();
+  expect(await main.getByText(/^Missing: |^Withheld: /).allInnerTexts()).toEqual([]);
   // and again when the screen moved under the finger
   await expect(async () => {
     if (!(await signed.isVisible())) await sign.click({ timeout: 5_000 });
     await expect(signed).toBeVisible({ timeout: 5_000 });
-  }).toPass();
+  }).toPass({ timeout: 120_000 });
 }
 
 /** Worn as ordered, put on by the patient, and the next look planned. */

@@ -14,6 +14,7 @@ import frozen9 from './frozen/version-9.json';
 import frozen10 from './frozen/version-10.json';
 import frozen11 from './frozen/version-11.json';
 import frozen12 from './frozen/version-12.json';
+import frozen13 from './frozen/version-13.json';
 import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
@@ -32,6 +33,7 @@ import {
   foldedWork,
   beltContext,
   foldedBelt,
+  foldedGaps,
   foldedKept,
   foldedLists,
   foldedNewly,
@@ -127,6 +129,7 @@ test('every kind is in a frozen set', () => {
     frozen10,
     frozen11,
     frozen12,
+    frozen13,
   ].flatMap(({ entries }) => kindsOf(entries));
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
@@ -250,6 +253,13 @@ test('the frozen entries of version 12, a visit with its two notes, still read a
     expect(faultsOf(entry)).toEqual([]);
   const state = foldCase(frozen12.entries as unknown as AnyRecordedEntry[], testContext)!;
   expect(JSON.parse(JSON.stringify(foldedKept(state)))).toEqual(frozen12.folded);
+});
+
+test('the frozen entries of version 13, phases of a brace and a signature over gaps, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen13.entries)
+    expect(faultsOf(entry)).toEqual([]);
+  const state = foldCase(frozen13.entries as unknown as AnyRecordedEntry[], beltContext)!;
+  expect(JSON.parse(JSON.stringify(foldedGaps(state)))).toEqual(frozen13.folded);
 });
 
 test('stations stand apart: two at one place are no contour', () => {

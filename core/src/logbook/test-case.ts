@@ -442,3 +442,10 @@ export const foldedWorn = ({ strapping, checking, wearing, calls }: CaseState) =
   letter: wearing.letter ? [wearing.letter.to, wearing.letter.how] : null,
   calls: calls.map(({ why, about }) => [why, about]),
 });
+
+/** What version 13 brought: phases with height, panels and position, where an order was read from, what was signed over. */
+export const foldedGaps = ({ order, checking, setting }: CaseState) => ({
+  order: order?.order,
+  signed: checking.signed?.decided.inSpite ?? null,
+  settings: setting.made.map(({ setting: { id }, needed }) => [id, needed]),
+});

@@ -22,6 +22,8 @@ const floors = [
   'reviewing',
   'programmes',
   'logbook',
+  'findings',
+  'handout',
   'exchange',
   'answers',
 ];
@@ -44,6 +46,8 @@ const screens = [
   'measuring',
   'setting',
   'shaping',
+  // what is found of the case is said in the words of what is set
+  'findings',
   // a list may ask a check in its middle: on the screen it stands on the checks
   'checking',
   'strapping',

@@ -171,6 +171,13 @@ test('a TLSO with a sternal pad: its belts re-sized when swelling falls, what ha
     await page.getByRole('button', { name: 'The two belts: Take it' }).click();
   };
   await belts('14');
+  await page.getByRole('link', { name: /^Shape/ }).click();
+  const toPlace = page.getByRole('button', { name: /: Placed$/, disabled: false });
+  await expect(toPlace.first()).toBeVisible();
+  for (let left = await toPlace.count(); left > 0; left -= 1) {
+    await toPlace.first().click();
+    await expect(toPlace).toHaveCount(left - 1);
+  }
   await page.getByRole('link', { name: /^Strap/ }).click();
   await putOn(page, async (main) => {
     const pad = main.getByLabel('Sternal pad below the notch', { exact: true });
@@ -457,8 +464,10 @@ test('a family written here as data goes from Screen to Review without a line of
   // a limit in two planes, which this splint cannot keep, and the angle that it can
   await page.getByRole('link', { name: /^Screen/ }).click();
   await page.getByRole('button', { name: 'A lock, weight bearing, another motion' }).click();
-  await page.getByRole('button', { name: /Limit another motion/ }).click();
-  await page.getByRole('option', { name: 'Ankle, sideways' }).click();
+  for (const motion of ['Ankle, bending and straightening', 'Ankle, sideways']) {
+    await page.getByRole('button', { name: /Limit another motion/ }).click();
+    await page.getByRole('option', { name: motion }).click();
+  }
   await page.getByLabel('Plantarflexion').fill('20');
   await page.getByLabel('Adduction').fill('10');
   await expect(page.getByText('a limit of the ankle, sideways')).toBeVisible();

@@ -134,6 +134,28 @@ test('who signs in waits for the answer to the sign-out before, which takes the 
   expect(session()?.user?.id).toBe('teo');
 });
 
+test('an answer from before the sign-in that comes late does not sign out again, nor takes away what is read since', async () => {
+  server(null);
+  const answers = globalThis.fetch;
+  let comesLate = () => {};
+  globalThis.fetch = ((path: string, init: RequestInit) =>
+    init.method === 'GET'
+      ? new Promise((resolve) => {
+          comesLate = () => resolve(new Response(JSON.stringify({ user: null, clinic, locked: false })));
+        })
+      : answers(path, init)) as typeof fetch;
+  const asked = queries
+    .fetchQuery({ queryKey: ['session'], queryFn: fetchSession, retry: false })
+    .catch(() => undefined);
+  await signIn('teo', 'a password');
+  queries.setQueryData(['cases', ''], { cases: ['of teo'] });
+  comesLate();
+  await asked;
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(session()?.user?.id).toBe('teo');
+  expect(queries.getQueryData(['cases', ''])).toBeDefined();
+});
+
 test('a clock that differs from the server’s is known by how much', async () => {
   globalThis.fetch = (async () =>
     new Response(

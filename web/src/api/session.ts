@@ -64,8 +64,9 @@ const held = () => queries.getQueryData<HeldSession>(['session']);
 /**
  * Who is signed in. After a sign-out or a lock that the server has not heard of nobody is at the machine, whatever the
  * server thinks; it is told first.
+ * @param signal aborts when somebody signs in while it is asked: what it answers is then of before, and is not taken
  */
-export async function fetchSession(): Promise<HeldSession> {
+export async function fetchSession({ signal }: { signal?: AbortSignal } = {}): Promise<HeldSession> {
   if (isUntold('signedOut') && !(await tellServer('signedOut'))) return nobody;
   if (isUntold('locked') && !(await tellServer('locked'))) {
     const before = held();
@@ -74,6 +75,7 @@ export async function fetchSession(): Promise<HeldSession> {
     return { ...before, locked: true, untold: true };
   }
   const session = await ask(sessionAnswer, '/session');
+  signal?.throwIfAborted();
   if (session.user) await speak(session.user.language ?? 'en');
   const before = held()?.user?.id;
   // what was read for one person is not shown to the next, who has signed in from another tab
@@ -122,6 +124,8 @@ export function lock(): void {
 async function begin(session: Session): Promise<void> {
   await speak(session.user!.language ?? 'en');
   for (const what of ['signedOut', 'locked'] as const) forget(what);
+  // an answer from before that is still on its way would say that nobody is here
+  await queries.cancelQueries({ queryKey: ['session'] });
   const before = held()?.user?.id;
   // the session itself stays, with whoever watches it
   if (before !== session.user!.id)

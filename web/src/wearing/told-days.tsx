@@ -1,3 +1,4 @@
+import { withholding } from '@estribo/core/findings';
 import { boundsOf } from '@estribo/core/logbook';
 import { replan, wearKindFor } from '@estribo/core/wearing';
 import { useState } from 'react';
@@ -138,7 +139,7 @@ function TellDay() {
 
 /** The plan made anew by the clinic's own rule; none ships. Never for what is worn as ordered. */
 function ByTheRule() {
-  const { state, today, write } = useWork();
+  const { state, findings, today, write } = useWork();
   const { wearRule } = useClinic();
   const mayWrite = useMay('wear')('wearing.write');
   const [saving, save] = useSaving();
@@ -164,7 +165,7 @@ function ByTheRule() {
           })}
         </span>
         <Soft>{t('wearing.clinicsOwn')}</Soft>
-        {mayWrite && (
+        {mayWrite && withholding(findings, 'plan').length === 0 && (
           <Row>
             <Button
               look="main"

@@ -251,6 +251,21 @@ test('with irons so near that a bend would be too tight none is planned that ste
   for (const { turn } of record.state().plan!.work) expect(Math.abs(turn)).toBeLessThanOrEqual(10.92);
 });
 
+test('a contour steeper than a bar ever stands is a slip of the hand: no plan, and why', () => {
+  const why = (slope: number) => {
+    const record = barRecord(benchFrame);
+    record.write('shape.contour', {
+      ...contour,
+      points: contour.points.map(({ at }) => ({ at, out: slope * Math.max(0, at - 40) })),
+    });
+    const asked = planRequest(record.state(), benchFrame);
+    return asked.ok ? undefined : asked.why;
+  };
+  expect(why(Math.tan((33 * Math.PI) / 180))).toBeUndefined();
+  expect(why(Math.tan((45 * Math.PI) / 180))).toBe('contour-too-steep');
+  expect(why(-1)).toBe('contour-too-steep');
+});
+
 test('gaps stay what they were read against when the contour is taken anew', () => {
   const record = barRecord(benchFrame);
   record.write('shape.contour', contour);

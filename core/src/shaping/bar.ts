@@ -316,7 +316,31 @@ export const planGrid: PlanGrid = { spacing: 4, angle: 1 };
 const mostBends = { irons: 6, hand: 9 };
 
 export type NoPlan =
-  'no-contour' | 'no-bar' | 'not-bendable' | 'unbent' | 'nothing-left' | 'contour-too-short';
+  | 'no-contour'
+  | 'no-bar'
+  | 'not-bendable'
+  | 'unbent'
+  | 'nothing-left'
+  | 'contour-too-short'
+  | 'contour-too-steep';
+
+/** The steepest that a bar is planned to stand against its straight-edge; common practice, no source. */
+const steepestBar: Degrees = 40;
+/** Over so far a contour is looked at for its slope: one reading that is off by a little is no slope. */
+const slopeOver: Millimetres = 20;
+
+/** Whether a contour beyond the hinge's zone runs steeper than a bar ever stands: no limb does, a slip of the hand does. */
+function isTooSteep(
+  target: (at: Millimetres) => Millimetres | undefined,
+  { hingeZone }: Pick<FrameLimits, 'hingeZone'>,
+): boolean {
+  const most = Math.tan((steepestBar * Math.PI) / 180) * slopeOver;
+  for (let at = hingeZone; ; at += 1) {
+    const [from, to] = [target(at), target(at + slopeOver)];
+    if (from === undefined || to === undefined) return false;
+    if (Math.abs(to - from) > most) return true;
+  }
+}
 
 /** What a bar's plan is computed from, or why there is none. */
 export function planRequest(
@@ -361,6 +385,8 @@ export function planRequest(
     directions.push(direction);
   }
   if (arms.length === 0) return { ok: false, why: 'contour-too-short' };
+  if (directions.some((direction) => isTooSteep((at) => target(direction * at), frame)))
+    return { ok: false, why: 'contour-too-steep' };
   return {
     ok: true,
     request: {
@@ -370,7 +396,7 @@ export function planRequest(
         jaw: frame.bar.jaw,
         left: bar.left,
         // no bend can be more than twice this: none is tighter than the material bears
-        steepest: Math.min(40, furthestAngle(frame.bar) / 2),
+        steepest: Math.min(steepestBar, furthestAngle(frame.bar) / 2),
         most: byHand ? mostBends.hand : mostBends.irons,
       },
       grid,

@@ -197,6 +197,20 @@ test('a finer grid is solved within the share that was asked for, and says so', 
   expect(best(fine)).toBeLessThanOrEqual(best(coarse) + 0.2);
 });
 
+test('what no bends can follow is not halved to its end: the best found, and how much better one could still be', () => {
+  // a contour that leaves its held bar at 38 degrees, as a slip of the hand writes it
+  const arm: Arm = {
+    ...sampled((at) => 0.8 * Math.max(0, at - 40), 4, 300),
+    freeStart: false,
+  };
+  const [unbent, ...bent] = planBends([arm], { ...limits, left: 60 }, { spacing: 4, angle: 1 });
+  expect(bent.length).toBeGreaterThan(0);
+  const last = bent.at(-1)!;
+  expect(last.gap).toBeLessThan(unbent!.gap);
+  expect(last.atLeast).toBeLessThanOrEqual(last.gap);
+  expect(last.gap).toBeGreaterThanOrEqual(gapAtLeast(arm.beyond, 4, last.bends.length) - 1e-6);
+});
+
 test('where a place goes only one way, it goes no other', () => {
   const arm = {
     ...sampled(hollow, 4),

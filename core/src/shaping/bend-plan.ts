@@ -55,6 +55,9 @@ const near = 1e-9;
 /** grids are halved no more than so often before they are solved */
 const coarsest = 3;
 
+/** cells of the programme that are looked at before halving ends: a few seconds of a slow machine, the same answer on each */
+const workload = 1.5e8;
+
 /** A plan on the grid: by arm, the direction it starts in and its bends, in units of the grid. */
 type GridPlan = { start: number; bends: GridBend[] }[];
 
@@ -72,6 +75,10 @@ interface Solved {
  * Without the frame's limit a dynamic programme gives the least gap for each number of bends. Where the limit is kept by a
  * plan of that gap, it is the answer; else the answer is the least gap between it and a coarser grid's at which another
  * programme, whose value is the turning, stays within the limit: found by halving among the gaps that can be.
+ *
+ * A bar ends where its contour ends: the last bend stands a jaw's width before the last station, and what lies beyond goes
+ * on straight. A contour no bends can follow (to and fro, far off) would be halved for minutes: after a fixed amount of work
+ * the best plan found so far is the answer, and `atLeast` says how much better one could still be.
  *
  * @param arms of one bar, from its held place outwards; they share the limits
  * @param within how near to the optimum is enough, as a share of the gap; 0 solves it to the last digit
@@ -179,6 +186,7 @@ function solve(
   onProgress?.(0.3);
   const bounds = known.map((_, k) => sharedGap(alone, k));
   const found: Solved[] = [];
+  let cells = 0;
   for (let k = 0; k < known.length; k += 1) {
     const before = found.at(-1);
     const bound = bounds[k]!;
@@ -187,6 +195,8 @@ function solve(
     // as good as fewer bends: nothing is gained by one more
     if (before && bound >= before.gap - 1e-6) continue;
     const atGap = (gap: number): { plan: GridPlan; gap: number } | undefined => {
+      for (const work of works)
+        cells += work.beyond.length * (1 + (2 * gap) / rise) * (2 * work.steepest + 1) * (k + 1);
       const plan = withLeastTurning(works, gap, k, left);
       return plan && { plan, gap: worth(plan) };
     };
@@ -196,7 +206,7 @@ function solve(
     else {
       const candidates = gapsBetween(works, bound, best.gap);
       let [cannot, can] = [0, candidates.length];
-      while (can - cannot > 1 && best.gap > (1 + within) * atLeast) {
+      while (can - cannot > 1 && best.gap > (1 + within) * atLeast && cells < workload) {
         const middle = (cannot + can) >> 1;
         const tried = atGap(candidates[middle]! + 1e-6);
         if (tried) {

@@ -2421,6 +2421,8 @@ export const en = {
     unbent: 'This side has the coronal hinges: it is not bent.',
     'nothing-left': 'This bar has borne all that its frame takes: no more bends, another brace or the maker.',
     'contour-too-short': 'The contour ends too near to what holds the bar.',
+    'contour-too-steep':
+      'The contour runs off steeper than any bar stands: a reading slipped. Look at its points and take it anew.',
   },
   barMaterial: {
     aluminium: 'aluminium',

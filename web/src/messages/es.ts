@@ -2460,6 +2460,8 @@ export const es: SameShape<typeof en> = {
     'nothing-left':
       'Esta barra ya llevó todo lo que su marco admite: no más doblados, otra ortesis o el fabricante.',
     'contour-too-short': 'El contorno acaba demasiado cerca de donde se sujeta la barra.',
+    'contour-too-steep':
+      'El contorno se aleja más empinado de lo que está cualquier barra: falló una lectura. Mire sus puntos y tómelo de nuevo.',
   },
   barMaterial: {
     aluminium: 'aluminio',

@@ -492,7 +492,7 @@ test('a family written here as data goes from Screen to Review without a line of
   await angle.press('Enter');
   // screws that go against each other, a quarter turn at most
   await expect(page.getByText('to 1/4 turn; 1/4 turn at a time; then walk', { exact: false })).toBeVisible();
-  const screws = main.getByRole('listitem').filter({ hasText: 'Screws of the sides' }).first();
+  const screws = main.getByRole('listitem').filter({ hasText: 'Counted from neutral.' }).first();
   await screws.getByRole('button', { name: 'It is at neutral' }).click();
   await screws.getByRole('button', { name: 'medial 1/4 turn clockwise' }).click();
   await expect(page.getByText('The two are not opposite to each other', { exact: false })).toBeVisible();

@@ -61,7 +61,7 @@ test('an order that what is fitted exceeds comes first everywhere, and is told u
   await page.goto(`${clinic.address}/bench`);
   const row = page.getByText('Stops: exceeds the order');
   await expect(row).toBeVisible();
-  await page.getByRole('link', { name: 'Sabela Outeiro', exact: true }).click();
+  await page.getByRole('main').getByRole('link', { name: 'Sabela Outeiro', exact: true }).first().click();
   await expect(page).toHaveURL(/\/set$/);
 });
 

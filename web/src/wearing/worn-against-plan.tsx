@@ -47,8 +47,14 @@ export function WornAgainstPlan() {
       },
       yAxis: {
         type: 'value' as const,
-        minInterval: 60,
-        axisLabel: { color: palette.soft, formatter: (minutes: number) => `${Math.round(minutes / 60)} h` },
+        axisLabel: { color: palette.soft, formatter: (minutes: number) => `${minutes / 60} h` },
+        interval: 120,
+        max:
+          Math.ceil(
+            Math.max(
+              ...steady.map(({ minutes, unknown = 0, planned = 0 }) => Math.max(minutes + unknown, planned)),
+            ) / 120,
+          ) * 120,
         splitLine: { lineStyle: { color: palette.line } },
       },
       series: [

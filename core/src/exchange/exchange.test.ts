@@ -5,6 +5,7 @@ import { programmes, type BraceModel } from '../programmes';
 import { chartColumns, chartsToCsv } from './chart-csv';
 import { chartChanges, lostBy } from './chart-changes';
 import { chartsFromCsv, type ChartFault } from './read-chart-csv';
+import { fittedOn, wholeCase } from '../findings/test-whole-case';
 import { orderSheet, orderSheetCsv } from './order-sheet';
 
 const axis = (reading: string, names: string[], edges: number[]) => ({
@@ -272,7 +273,8 @@ describe('the order sheet', () => {
   log.write('measure.skipped', { step: 'l1-to-l5', side: 'midline', reason: 'dressing in the way' });
   log.read('girth-waist', 'midline', 862, 868);
   log.read('girth-waist-above', 'midline', 850);
-  const sheet = orderSheet(foldCase(log.entries, beltContext)!);
+  const day = '2026-11-24';
+  const sheet = orderSheet(foldCase(log.entries, beltContext)!, day);
 
   test('holds every reading with its landmark, posture and uncertainty; what is hidden stays out', () => {
     expect(sheet.lines).toEqual([
@@ -304,6 +306,16 @@ describe('the order sheet', () => {
       repeats: '2',
     });
     expect(JSON.parse(JSON.stringify(sheet))).toEqual(sheet);
+  });
+
+  test('says what the maker must wait for, on each of its lines too; a whole case has nothing of it', () => {
+    expect(sheet.open.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['not-measured', 'no-size']));
+    const { data } = Papa.parse<Record<string, string>>(orderSheetCsv(sheet), { header: true });
+    expect(data.every(({ open }) => open!.includes('not-measured'))).toBe(true);
+    const made = wholeCase('knee-postop');
+    expect(orderSheet(made.state(), fittedOn).open).toEqual([]);
+    const otherWay = wholeCase('knee-postop', { order: { side: 'left' } });
+    expect(orderSheet(otherWay.state(), fittedOn).open).toContainEqual({ kind: 'order-for-other-side' });
   });
 });
 

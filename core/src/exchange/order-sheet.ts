@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
 import { sidesFrom } from '../anatomy';
+import type { ClinicDay } from '../calendar';
+import { findingsOf } from '../findings';
 import type { CaseState } from '../logbook';
 import {
   inSight,
@@ -35,7 +37,7 @@ export interface SheetLine {
 export interface OrderSheet {
   /** format of this file */
   format: 'estribo-order-sheet';
-  version: 1;
+  version: 2;
   case: string;
   model: { id: string; name: string; maker: string; version: number };
   family: string;
@@ -46,13 +48,16 @@ export interface OrderSheet {
   lines: SheetLine[];
   /** readings left out, with the reason */
   left: { step: string; side: string; reason: string }[];
+  /** findings of Measure, Size and the ordered side that are open on the day: by kind, and of what */
+  open: { kind: string; about?: string }[];
 }
 
 /**
  * The order sheet of a case: every reading with its landmark, posture and uncertainty. It holds no name:
  * the workshop writes it on the print.
+ * @param day of the clinic, for what is still open or no longer holds
  */
-export function orderSheet(state: CaseState): OrderSheet {
+export function orderSheet(state: CaseState, day: ClinicDay): OrderSheet {
   const { measuring, side, programme, model, sizing } = state;
   const places = measuring.steps.flatMap((step) =>
     (isOfPerson(step) ? (['midline'] as const) : sidesFrom(side)).flatMap((at) => {
@@ -72,7 +77,7 @@ export function orderSheet(state: CaseState): OrderSheet {
     );
   return {
     format: 'estribo-order-sheet',
-    version: 1,
+    version: 2,
     case: state.case,
     model: { id: model.id, name: model.name, maker: model.maker, version: model.version },
     family: programme.id,
@@ -106,16 +111,20 @@ export function orderSheet(state: CaseState): OrderSheet {
     left: measuring.states.flatMap(({ step, side: at, skipped }) =>
       skipped ? [{ step: step.id, side: at, reason: skipped.reason }] : [],
     ),
+    open: findingsOf(state, day)
+      .filter(({ stage, kind }) => stage === 'measure' || stage === 'size' || kind === 'order-for-other-side')
+      .map(({ kind, about }) => ({ kind, ...(about === undefined ? {} : { about }) })),
   };
 }
 
 const round = (value: number) => Math.round(value * 100) / 100;
 
-/** The sheet's lines as CSV (RFC 4180), a header first. */
-export const orderSheetCsv = ({ lines }: OrderSheet): string =>
+/** The sheet's lines as CSV (RFC 4180), a header first; what is open stands beside each of them. */
+export const orderSheetCsv = ({ lines, open }: OrderSheet): string =>
   Papa.unparse(
     lines.map((line) => ({
       ...line,
+      open: open.map(({ kind }) => kind).join('; '),
       landmarks: line.landmarks.join(' to '),
       posture: line.posture.join(', '),
       mean: round(line.mean),

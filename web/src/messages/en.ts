@@ -1306,6 +1306,7 @@ export const en = {
   },
   sheet: {
     print: 'Print, or save as PDF',
+    open: 'Do not make it by this sheet yet:',
     nothing: 'Nothing has been read yet.',
     undecided: 'no size decided yet',
     reading: 'Reading',

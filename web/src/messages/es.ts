@@ -1313,6 +1313,7 @@ export const es: SameShape<typeof en> = {
   },
   sheet: {
     print: 'Imprimir, o guardar como PDF',
+    open: 'Aún no se fabrica por esta hoja:',
     nothing: 'Aún no se ha leído nada.',
     undecided: 'aún sin talla decidida',
     reading: 'Lectura',

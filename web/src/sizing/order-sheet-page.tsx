@@ -1,8 +1,10 @@
 import { orderSheet, orderSheetCsv } from '@estribo/core/exchange';
+import { findingsOf } from '@estribo/core/findings';
 import { Link, useParams } from 'react-router';
 import { useCase } from '../case/use-case';
 import { useToday } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
+import { formatFinding } from '../findings/format-finding';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
 import { Loading } from '../parts/loading';
@@ -29,7 +31,7 @@ export default function OrderSheetPage() {
   if (missing) return <Notice tone="stop">{t('case.missing')}</Notice>;
   if (!open) return <Loading away={away} />;
   const { state, person } = open;
-  const sheet = orderSheet(state);
+  const sheet = orderSheet(state, today);
   const name = `order-sheet-${sheet.model.id}-${today}`;
   return (
     <Paper>
@@ -69,6 +71,23 @@ export default function OrderSheetPage() {
               : ''}
           </p>
         </Stack>
+        {sheet.open.length > 0 && (
+          <Notice tone="stop">
+            <Stack $gap={4}>
+              <b>{t('sheet.open')}</b>
+              {findingsOf(state, today)
+                .filter(({ kind, about }) =>
+                  sheet.open.some((one) => one.kind === kind && one.about === about),
+                )
+                .map((one) => {
+                  const { title, detail } = formatFinding(state, one, today, unit);
+                  return (
+                    <span key={`${one.kind} ${one.about}`}>{[title, detail].filter(Boolean).join('. ')}</span>
+                  );
+                })}
+            </Stack>
+          </Notice>
+        )}
         {sheet.lines.length === 0 ? (
           <Notice tone="caution">{t('sheet.nothing')}</Notice>
         ) : (

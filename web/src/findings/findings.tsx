@@ -50,6 +50,9 @@ const Item = styled.li<{ $level: FindingLevel }>`
   }
   & > section {
     grid-column: 2 / -1;
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
   }
   ${narrow} {
     grid-template-columns: 24px minmax(0, 1fr);
@@ -92,9 +95,9 @@ function OneFinding({ one, stage }: { one: CaseFinding; stage: Stage }) {
   const held = one.withholds.map((what) => named('withheld', what)).join(', ');
   const isHere = (one.stage === stage && one.thing === undefined) || one.kind === 'family-safety';
   return (
-    <Item $level={one.level} role={one.level === 'today' || one.level === 'emergency' ? 'alert' : undefined}>
+    <Item $level={one.level}>
       <Icon size={20} aria-label={named('findingLevel', one.level)} />
-      <div>
+      <div role={one.level === 'today' || one.level === 'emergency' ? 'alert' : undefined}>
         <b>{title}</b>
         {(detail || (held && one.level !== 'note')) && (
           <Soft style={{ fontSize: size.small }}>

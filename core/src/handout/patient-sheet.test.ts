@@ -97,6 +97,19 @@ test('range, lock and weight stand with their dates; what has gone and what neve
   expect(on('2026-12-05').map(({ from }) => from)).toEqual(['2026-12-01']);
 });
 
+test('phases that differ in nothing for the patient stand as one', () => {
+  const within = (fromDay: number, flexion: number) => ({
+    fromDay,
+    limits: limitsOf(knee, { extension: 0, flexion }),
+  });
+  const made = wholeCase('knee-ligament-frame', {
+    order: { phases: [within(0, 30), within(7, 30), within(14, 60), within(21, 30)] },
+  });
+  expect(patientSheet(made.state(), [], fittedOn).phases.map(({ window }) => window.flexion)).toEqual([
+    30, 60, 30,
+  ]);
+});
+
 test('wedges go out by the order’s own dates', () => {
   const held = (degrees: number) => [
     { joint: 'ankle' as const, at: { toward: 'plantarflexion' as const, degrees }, when: 'always' as const },

@@ -145,5 +145,17 @@ function phasesAtHome(state: CaseState, order: Order, day: ClinicDay): HomePhase
         ...(wanted && wanted !== 'open' ? { wedges: wanted.from } : {}),
       };
     })
-    .filter(({ from, until }) => (until === undefined || until > day) && (ends === undefined || from < ends));
+    .filter(({ from, until }) => (until === undefined || until > day) && (ends === undefined || from < ends))
+    .reduce<HomePhase[]>((told, phase) => {
+      const before = told.at(-1);
+      return before && saysTheSame(before, phase)
+        ? [...told.slice(0, -1), { ...phase, from: before.from }]
+        : [...told, phase];
+    }, []);
 }
+
+/** Whether two phases are one for the patient: they differ in the brace's height or panels, or in nothing. */
+const saysTheSame = (
+  { from: _from, until: _until, ...one }: HomePhase,
+  { from: _later, until: _end, ...other }: HomePhase,
+): boolean => JSON.stringify(one) === JSON.stringify(other);

@@ -93,7 +93,7 @@ test('after too much the next step is one back, and another step on needs a reas
   await openStage(page, clinic, 'Pilar Fontán', 'review');
   const main = page.getByRole('main');
   // the turn before is walked on first
-  await main.getByRole('button', { name: 'Gentle pressure' }).click();
+  await main.getByRole('button', { name: 'Gentle pressure', exact: true }).click();
   await main
     .getByRole('button', { name: /^upper .*clockwise/i })
     .first()

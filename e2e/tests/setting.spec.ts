@@ -122,12 +122,12 @@ test('an unloader is corrected over its visits: walked, refused once, gone back 
   await expect(ledger.getByRole('listitem')).toHaveCount(5);
   // the last step was one back: how is it now?
   await page.getByLabel('Pain, 0 to 10 (may stay empty)').fill('3');
-  await page.getByRole('button', { name: 'Gentle pressure' }).click();
+  await page.getByRole('button', { name: 'Gentle pressure', exact: true }).click();
   await expect(ledger).toContainText('walked, gentle pressure, pain 3');
   await page.getByRole('button', { name: 'upper screw 1/8 turn clockwise' }).click();
   await expect(main.getByText(/It stands at upper screw \+1\/4, lower screw \+1\/8/)).toBeVisible();
   await page.getByRole('button', { name: 'lower screw 1/8 turn clockwise' }).click();
-  await page.getByRole('button', { name: 'Gentle pressure' }).click();
+  await page.getByRole('button', { name: 'Gentle pressure', exact: true }).click();
   // more than a step is refused, and taken with its reason
   await page.getByRole('button', { name: 'Another amount' }).click();
   await page.getByLabel('By how much (turn)').fill('1/4');
@@ -159,7 +159,7 @@ test('a belt: both ends to the wanted mark in one touch, the tall panel stepped 
   await expect(page.getByLabel('left', { exact: true })).toHaveValue('14');
   await page.getByRole('button', { name: 'Tall panel: In' }).click();
   await page.getByRole('button', { name: 'Tall panel: Left out' }).click();
-  const why = page.getByLabel('Why it is stepped down');
+  const why = page.getByLabel('Prescriber’s word: who, when, why');
   await expect(page.getByRole('button', { name: 'Step down' })).toBeDisabled();
   await why.fill('muscles hold again');
   await page.getByRole('button', { name: 'Step down' }).click();
@@ -176,8 +176,8 @@ test('a boot’s wedges go out by the order’s phases; held, none is due, resum
   await openStage(page, clinic, 'Breixo Salgado', 'set');
   const main = page.getByRole('main');
   const rows = main.getByRole('table').first().getByRole('row');
-  await expect(rows.nth(1)).toContainText('Heel wedges: 6');
-  await expect(rows.nth(2)).toContainText('Heel wedges: 3');
+  await expect(rows.nth(1)).toContainText('Heel wedges: 7');
+  await expect(rows.nth(2)).toContainText('Heel wedges: 4');
   await expect(rows.nth(3)).toContainText('Heel wedges: 0');
   await page.getByRole('button', { name: 'Hold the order' }).click();
   await page.getByLabel('Told by').fill('Dr Elva Nogueira');

@@ -177,7 +177,7 @@ test('a technician does not sign over what is missing, and nobody over a stop th
   const stops = unset.entries.find(({ kind }) => kind === 'set.made')!;
   unset.write('record.withdrawn', {}, { replaces: stops.id, reason: 'another leg' });
   await showStage(CheckStage, unset);
-  expect(screen.getByText(/^Withheld: Hinge stops/)).toBeTruthy();
+  expect(screen.getByText(/^Withheld: Stops: not set/)).toBeTruthy();
 });
 
 test('a signature over an earlier order is shown as one, and the angles are asked again with what was read', async () => {

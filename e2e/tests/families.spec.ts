@@ -528,13 +528,14 @@ test('a family written here as data goes from Screen to Review without a line of
   await page.getByRole('link', { name: /^Strap/ }).click();
   // four fingers: the calf strap comes once more; two: it goes on
   const fingersFound = ['4', '2'];
-  const asked = await putOn(page, async (main) => {
+  const tellFingers = async () => {
     const field = main.getByLabel('Fingers under the calf strap: Found');
     if (!(await field.isVisible())) return;
-    await field.fill(fingersFound.shift()!);
+    await field.fill(fingersFound.shift() ?? '2');
     await field.press('Enter');
     await expect(field).toHaveCount(0);
-  });
+  };
+  const asked = await putOn(page, tellFingers);
   expect(asked).toEqual(['Sock on', 'Heel strap', 'Ankle strap', 'Calf strap', 'Calf strap', 'The edge']);
   await page.getByRole('link', { name: /^Check/ }).click();
   const fingers = 'Fingers under the calf strap: Found';
@@ -544,7 +545,11 @@ test('a family written here as data goes from Screen to Review without a line of
   await page.getByLabel(fingers).fill('2');
   await page.getByLabel(fingers).press('Enter');
   await expect(page.getByText('Not so many fingers', { exact: false })).toHaveCount(0);
-  await checkAll(page);
+  // it was opened for that: the list has it closed once more before anything is signed
+  await expect(main.getByText('Donning not complete')).toBeVisible();
+  await page.getByRole('link', { name: /^Strap/ }).click();
+  await putOn(page, tellFingers);
+  await checkAll(page, { [fingers]: '2' });
   await saysNothingOf(page, /knee|hinge/i);
   await wearAndReview(page);
 });

@@ -18,7 +18,7 @@ export async function giveOrder(
   await typeDay(page, /^Day zero/, dayFromToday(-4));
   for (const [name, angle] of Object.entries(limits)) await page.getByLabel(name).first().fill(angle);
   if (height) await pick(page, { name: height, exact: true });
-  for (const name of also) await pick(page, { name, exact: true });
+  for (const name of also) await page.getByRole('button', { name, exact: true }).click();
   await pick(page, { name: 'Protective', exact: true });
   await page.getByLabel('How it is to be worn, as ordered').fill('Day and night');
   await page.getByRole('button', { name: 'Take the order' }).click();

@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests',
   // no limit that a busy machine reaches: a test waits for what it will see, and these only end what hangs
   timeout: 1_800_000,
-  expect: { timeout: 120_000 },
+  expect: { timeout: 120_000, toPass: { timeout: 120_000 } },
   fullyParallel: true,
   workers: 2,
   // what passes only then is named at the end of "npm test"

@@ -546,7 +546,7 @@ test('a family written here as data goes from Screen to Review without a line of
   await page.getByLabel(fingers).press('Enter');
   await expect(page.getByText('Not so many fingers', { exact: false })).toHaveCount(0);
   // it was opened for that: the list has it closed once more before anything is signed
-  await expect(main.getByText('Donning not complete')).toBeVisible();
+  await expect(main.getByText('Donning not complete', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: /^Strap/ }).click();
   await putOn(page, tellFingers);
   await checkAll(page, { [fingers]: '2' });

@@ -97,6 +97,13 @@ test('a collar, whole: the head held in line, rear first, straps equally far, th
   });
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size P3' }).click();
+  await page.getByRole('link', { name: /^Shape/ }).click();
+  await page.getByLabel('How much').fill('12');
+  for (const work of ['Pads centred', 'Chin pad beyond its plastic', 'Edges pre-bent']) {
+    const done = page.getByRole('button', { name: new RegExp(`^${work}: `) }).first();
+    await done.click();
+    await expect(page.getByRole('region', { name: 'Record' }).getByText(work)).toBeVisible();
+  }
   await page.getByRole('link', { name: /^Strap/ }).click();
   await expect(page.getByText(/The neck stays in line, by the facility’s own handling policy/)).toBeVisible();
   await page.getByRole('button', { name: /^The policy is known/ }).click();
@@ -110,6 +117,11 @@ test('a collar, whole: the head held in line, rear first, straps equally far, th
     await neck.press('Enter');
     await expect(neck).toBeHidden();
   });
+  await page.getByRole('link', { name: /^Set/ }).click();
+  const inCollar = page.getByLabel('Neck in the collar', { exact: true });
+  await inCollar.fill('1');
+  await inCollar.press('Enter');
+  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
   await page.getByRole('link', { name: /^Check/ }).click();
   await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByLabel('Strap ends equally far: right').fill('18');

@@ -252,7 +252,7 @@ test('the patient’s sheet is one page of A4, and its text is read back, in bot
     'Your brace at home',
     'Close the buckles, 1 to 4',
     'Take it off and call.',
-    'loosen the straps, keep the joint held, call the emergency number at once.',
+    'take it off. Call the emergency number now.',
     '555 0142',
     '112',
     'Ring Ana if the dog eats the pads.',
@@ -264,7 +264,7 @@ test('the patient’s sheet is one page of A4, and its text is read back, in bot
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Your brace at home');
   const spanish = await printed(page);
   expect(spanish.pages).toBe(1);
-  for (const words of ['Cerrar las hebillas, de la 1 a la 4', 'afloje las cinchas', '555 0142'])
+  for (const words of ['Cerrar las hebillas, de la 1 a la 4', 'quítesela. Llame ya a urgencias.', '555 0142'])
     expect(spanish.text).toContain(words);
 });
 

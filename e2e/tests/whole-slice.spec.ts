@@ -208,7 +208,7 @@ test('a review on the day of the next phase changes the stops, and the knee is c
   await page.getByRole('button', { name: 'In both hinges: 10 / 90, moved by hand' }).click();
   await expect(page.getByText('What is set is that of phase 2. Nothing to adjust.')).toBeVisible();
   await page.getByRole('main').getByRole('link', { name: 'Check' }).click();
-  await expect(page.getByText('Something has changed since the signature.')).toBeVisible();
+  await expect(page.getByText('Signed before a change: a setting')).toBeVisible();
   const flexion = 'Knee at the flexion stop';
   await expect(page.getByLabel(`${flexion}: Found`)).toHaveValue('');
 });

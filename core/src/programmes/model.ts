@@ -75,15 +75,19 @@ export type ModelProblem =
   | { problem: 'no-words'; step: string }
   | { problem: 'no-hinge' };
 
-/** Uprights bent, pads placed: what every programme had before it stated its work. */
+/** Uprights bent, pads placed: what every programme with uprights had before it stated its work. */
 const usualWork: Operation[] = [
   { kind: 'pad', id: 'place-pads', asked: true },
   { kind: 'bend', id: 'bend-uprights', parts: ['upright-medial', 'upright-lateral'], off: true },
 ];
 
 /** The work on the brace that a family knows of. */
-export const operationsOf = ({ operations }: Pick<Programme, 'operations'>): readonly Operation[] =>
-  operations ?? usualWork;
+export const operationsOf = ({
+  operations,
+  parts,
+}: Pick<Programme, 'operations' | 'parts'>): readonly Operation[] =>
+  operations ??
+  (parts.some(({ id }) => id === 'upright-medial' || id === 'upright-lateral') ? usualWork : []);
 
 /** What a model leaves out that its programme asks of it. Empty when it can be used. */
 export function modelProblems(model: BraceModel, programme: Programme): ModelProblem[] {

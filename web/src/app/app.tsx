@@ -32,7 +32,7 @@ const FamilyPage = lazy(() => import('../catalogue/family-page'));
 const SetUp = lazy(() => import('../clinic/set-up'));
 const OwnPassword = lazy(() => import('../clinic/own-password'));
 const ClinicPage = lazy(() => import('../clinic/clinic-page'));
-const OrderSheetPage = lazy(() => import('../sizing/order-sheet-page'));
+const OrderSheetPage = lazy(() => import('../case-page/order-sheet-page'));
 const TemplatePage = lazy(() => import('../shaping/template-page'));
 const PatientSheetPage = lazy(() => import('../wearing/patient-sheet-page'));
 const LetterPage = lazy(() => import('../wearing/letter-page'));

@@ -301,6 +301,17 @@ function LimitField({
   );
 }
 
+/** What is locked always is not locked at times too: the last choice holds. */
+const alwaysAlone = (
+  chosen: OrderValues['phases'][number]['lockWhen'],
+  before: OrderValues['phases'][number]['lockWhen'],
+): OrderValues['phases'][number]['lockWhen'] =>
+  chosen.length > 1 && chosen.includes('always')
+    ? before.includes('always')
+      ? chosen.filter((when) => when !== 'always')
+      : ['always']
+    : chosen;
+
 function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) {
   const { programme } = useWork().state;
   const held = heldJoint(programme);
@@ -341,7 +352,7 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
                 label={t('order.lockWhen')}
                 options={lockMoments.map((value) => ({ value, label: named('lockWhen', value) }))}
                 value={field.value}
-                onChange={field.onChange}
+                onChange={(chosen) => field.onChange(alwaysAlone(chosen, field.value))}
               />
               {fieldState.error && <b style={{ color: color('madder') }}>{fieldState.error.message}</b>}
             </div>

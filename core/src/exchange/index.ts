@@ -1,4 +1,4 @@
-export { orderSheet, orderSheetCsv, type OrderSheet, type SheetLine } from './order-sheet';
+export { openForMaker, orderSheet, orderSheetCsv, type OrderSheet, type SheetLine } from './order-sheet';
 export { chartColumns, chartsToCsv } from './chart-csv';
 export { chartsFromCsv, modelsInCsv, type ChartFault } from './read-chart-csv';
 export { chartChanges, lostBy, type ChartChange } from './chart-changes';

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { sidesFrom } from '../anatomy';
 import type { ClinicDay } from '../calendar';
-import { findingsOf } from '../findings';
+import { findingsOf, type CaseFinding } from '../findings';
 import type { CaseState } from '../logbook';
 import {
   inSight,
@@ -51,6 +51,12 @@ export interface OrderSheet {
   /** findings of Measure, Size and the ordered side that are open on the day: by kind, and of what */
   open: { kind: string; about?: string }[];
 }
+
+/** What the maker has to wait for: findings of Measure, of Size and of the ordered side that are open on a day. */
+export const openForMaker = (state: CaseState, day: ClinicDay): CaseFinding[] =>
+  findingsOf(state, day).filter(
+    ({ stage, kind }) => stage === 'measure' || stage === 'size' || kind === 'order-for-other-side',
+  );
 
 /**
  * The order sheet of a case: every reading with its landmark, posture and uncertainty. It holds no name:
@@ -111,9 +117,10 @@ export function orderSheet(state: CaseState, day: ClinicDay): OrderSheet {
     left: measuring.states.flatMap(({ step, side: at, skipped }) =>
       skipped ? [{ step: step.id, side: at, reason: skipped.reason }] : [],
     ),
-    open: findingsOf(state, day)
-      .filter(({ stage, kind }) => stage === 'measure' || stage === 'size' || kind === 'order-for-other-side')
-      .map(({ kind, about }) => ({ kind, ...(about === undefined ? {} : { about }) })),
+    open: openForMaker(state, day).map(({ kind, about }) => ({
+      kind,
+      ...(about === undefined ? {} : { about }),
+    })),
   };
 }
 

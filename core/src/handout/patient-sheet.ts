@@ -2,9 +2,8 @@ import { addDays, phaseSpans, type ClinicDay } from '../calendar';
 import { holds } from '../brace';
 import type { CaseFinding } from '../findings';
 import type { CaseState } from '../logbook';
-import type { Order, OrderPhase } from '../order';
+import { windowOf, type MotionWindow, type Order, type OrderPhase } from '../order';
 import { limitedMotion } from '../programmes';
-import { windowOf, type MotionWindow } from '../order';
 import { wantedOn } from '../setting';
 import { runSequence, type RunnerStep, type Sequence } from '../strapping';
 

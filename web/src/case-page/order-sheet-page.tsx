@@ -1,5 +1,4 @@
-import { orderSheet, orderSheetCsv } from '@estribo/core/exchange';
-import { findingsOf } from '@estribo/core/findings';
+import { openForMaker, orderSheet, orderSheetCsv } from '@estribo/core/exchange';
 import { Link, useParams } from 'react-router';
 import { useCase } from '../case/use-case';
 import { useToday } from '../api/clinic';
@@ -75,16 +74,12 @@ export default function OrderSheetPage() {
           <Notice tone="stop">
             <Stack $gap={4}>
               <b>{t('sheet.open')}</b>
-              {findingsOf(state, today)
-                .filter(({ kind, about }) =>
-                  sheet.open.some((one) => one.kind === kind && one.about === about),
-                )
-                .map((one) => {
-                  const { title, detail } = formatFinding(state, one, today, unit);
-                  return (
-                    <span key={`${one.kind} ${one.about}`}>{[title, detail].filter(Boolean).join('. ')}</span>
-                  );
-                })}
+              {openForMaker(state, today).map((one) => {
+                const { title, detail } = formatFinding(state, one, today, unit);
+                return (
+                  <span key={`${one.kind} ${one.about}`}>{[title, detail].filter(Boolean).join('. ')}</span>
+                );
+              })}
             </Stack>
           </Notice>
         )}

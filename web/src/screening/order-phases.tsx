@@ -42,6 +42,7 @@ const Phase = styled.div`
 `;
 
 type At = `phases.${number}`;
+type LockTimes = OrderValues['phases'][number]['lockWhen'];
 
 /** The phases of an order: limits by joint and plane, a lock, weight bearing, each from a day on. */
 export function OrderPhases({ control }: { control: Control<OrderValues> }) {
@@ -302,10 +303,7 @@ function LimitField({
 }
 
 /** What is locked always is not locked at times too: the last choice holds. */
-const alwaysAlone = (
-  chosen: OrderValues['phases'][number]['lockWhen'],
-  before: OrderValues['phases'][number]['lockWhen'],
-): OrderValues['phases'][number]['lockWhen'] =>
+const alwaysAlone = (chosen: LockTimes, before: LockTimes): LockTimes =>
   chosen.length > 1 && chosen.includes('always')
     ? before.includes('always')
       ? chosen.filter((when) => when !== 'always')

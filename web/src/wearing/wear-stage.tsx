@@ -32,6 +32,7 @@ import { formatClock, formatDay, formatMinutes, formatShortWeekday } from '../pa
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { useSteady } from '../parts/use-steady';
+import { hoursAxis } from './hours-axis';
 
 const Chart = lazy(() => import('../parts/chart'));
 
@@ -360,13 +361,7 @@ function GrowingDays({ plan }: { plan: GrowingPlan }) {
           axisLine: { lineStyle: { color: palette.edge } },
           axisLabel: { color: palette.soft, interval: 0, lineHeight: 16 },
         },
-        yAxis: {
-          type: 'value' as const,
-          axisLabel: { color: palette.soft, formatter: (minutes: number) => `${minutes / 60} h` },
-          interval: 120,
-          max: Math.ceil(Math.max(...shown.map(({ minutes }) => minutes)) / 120) * 120,
-          splitLine: { lineStyle: { color: palette.line } },
-        },
+        yAxis: hoursAxis(Math.max(...shown.map(({ minutes }) => minutes)), palette),
         series: [
           {
             type: 'bar' as const,

@@ -9,6 +9,7 @@ import { formatDay, formatMinutes } from '../parts/format';
 import { Loading } from '../parts/loading';
 import { Stack } from '../parts/layout';
 import { useSteady } from '../parts/use-steady';
+import { hoursAxis } from './hours-axis';
 
 const Chart = lazy(() => import('../parts/chart'));
 
@@ -45,18 +46,12 @@ export function WornAgainstPlan() {
         axisLine: { lineStyle: { color: palette.edge } },
         axisLabel: { color: palette.soft },
       },
-      yAxis: {
-        type: 'value' as const,
-        axisLabel: { color: palette.soft, formatter: (minutes: number) => `${minutes / 60} h` },
-        interval: 120,
-        max:
-          Math.ceil(
-            Math.max(
-              ...steady.map(({ minutes, unknown = 0, planned = 0 }) => Math.max(minutes + unknown, planned)),
-            ) / 120,
-          ) * 120,
-        splitLine: { lineStyle: { color: palette.line } },
-      },
+      yAxis: hoursAxis(
+        Math.max(
+          ...steady.map(({ minutes, unknown = 0, planned = 0 }) => Math.max(minutes + unknown, planned)),
+        ),
+        palette,
+      ),
       series: [
         {
           name: t('wearing.worn'),

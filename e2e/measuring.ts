@@ -27,8 +27,14 @@ export async function openNewCase(
   const takeOver = page.getByRole('checkbox', { name: /^Take over/ });
   if (await takeOver.isVisible()) await takeOver.uncheck({ force: true });
   await page.getByRole('button', { name: 'Open the case' }).click();
-  await page.getByRole('button', { name: 'None of these found' }).click();
+  await page.getByRole('button', { name: /^None present/ }).click();
   await page.getByRole('heading', { name: 'What does the order say?' }).waitFor();
+  // a limb has its pulses recorded, a trunk and a neck have not
+  const pulses = page.getByRole('button', { name: 'Record: pulse felt on both sides' });
+  if (await pulses.isVisible()) {
+    await pulses.click();
+    await pulses.waitFor({ state: 'hidden' });
+  }
   await page.getByRole('link', { name: /^Measure/ }).click();
   await page.getByRole('heading', { level: 1 }).waitFor();
 }

@@ -77,7 +77,7 @@ test('one entry that the server fails on waits and says so; the other cases’ e
       ? route.fulfill({ status: 500, body: '{}' })
       : route.continue(),
   );
-  await page.getByRole('button', { name: 'None of these found' }).click();
+  await page.getByRole('button', { name: /^None present/ }).click();
   await expect(page.getByText('1 entry waits: the server failed on it and is asked again')).toBeVisible();
   await openStage(page, clinic, 'Brais Couto', 'measure');
   const other = page.url().split('/').at(-2)!;

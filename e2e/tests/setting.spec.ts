@@ -14,7 +14,7 @@ test('a four-phase order out of text, to stops, to the bench and to another cale
 }) => {
   await openStage(page, clinic, 'Antón Freire', 'screen');
   const main = page.getByRole('main');
-  await page.getByRole('button', { name: 'None of these found' }).click();
+  await page.getByRole('button', { name: /^None present/ }).click();
   await page.getByLabel('Diagnosis').fill('Ligament reconstruction');
   await page.getByLabel('Prescriber', { exact: true }).fill('Dr Elva Nogueira');
   await typeDay(page, /^Day zero/, dayFromToday(0));

@@ -95,7 +95,7 @@ const soundBodies: Partial<Record<keyof typeof kinds, object>> = {
   'case.noted': { text: 'comes by bus' },
   'label.read': { serial: 'A-17', lot: 'L 2291' },
   'visit.planned': { day: '2026-12-01', purpose: 'review', note: 'by telephone' },
-  'screen.looked': { answers: [{ finding: 'diabetes', present: false }] },
+  'screen.looked': { answers: [{ finding: 'diabetes', is: 'absent' }] },
   'order.given': soundOrder,
   'measure.read': { step: 'girth-above', side: 'right', value: 450, instrument: 'tape' },
   'measure.marked': { step: 'mid-kneecap', side: 'right' },

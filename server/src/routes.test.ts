@@ -49,7 +49,7 @@ test.each(roles)('%s may write just the kinds of entry the table says', async (r
     'case.noted': { text: 'comes by bus' },
     'label.read': { lot: 'L 2291' },
     'measure.read': { step: 'girth-above', side: 'right', value: 450, instrument: 'tape' },
-    'screen.looked': { answers: [{ finding: 'diabetes', present: false }] },
+    'screen.looked': { answers: [{ finding: 'diabetes', is: 'absent' }] },
     'work.done': { operation: 'place-pads', part: 'thigh-front', way: 'placed' },
     'strap.done': { step: 'open-all', pass: 1 },
     'check.recorded': { check: 'not-twisted', seen: true },

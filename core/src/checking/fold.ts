@@ -55,6 +55,7 @@ const isAtStop = (check: FitCheck): check is Extract<FitCheck, { kind: 'angle-at
  * The checks of the brace as it is on: a new donning asks for all of them again, other stops for the angles
  * at them.
  * @param setting the stops that are in, and what else was set
+ * @param refillBefore seconds of refill of this side before the brace went on
  */
 export function foldChecking(
   record: LiveRecord,
@@ -63,6 +64,7 @@ export function foldChecking(
   facts: KnownFacts,
   measuring: MeasuringState,
   side: Side,
+  refillBefore: number | undefined,
 ): CheckingState {
   const begun = record.last(donningBegun);
   const all = ofBrace.filter((check) => applies(check, facts)).flatMap(atEachMoment);
@@ -118,6 +120,7 @@ export function foldChecking(
       minutes: entry && minutesOn(entry),
       read,
       marks,
+      refillBefore,
     });
     return { check, judged, ...value, ...(entry ? { entry: entry.id } : {}) };
   };

@@ -65,6 +65,8 @@ export interface CheckContext {
   read?: Readonly<Record<string, number | undefined>>;
   /** minutes since the brace went on, when it was looked at */
   minutes?: number | undefined;
+  /** seconds of refill of this side before the brace went on */
+  refillBefore?: number | undefined;
   /** the mark that a setting was set to, by its id */
   marks?: Readonly<Record<string, number | undefined>>;
 }

@@ -2,6 +2,7 @@ import { addDays, phaseSpans, type ClinicDay } from '../calendar';
 import type { CaseState } from '../logbook';
 import type { CaseFinding } from './finding';
 import { findingsOf } from './findings-of';
+import { reviewBy } from './review-by';
 
 /** The most urgent finding of a case from a day on; none where nothing is to be resolved. */
 export interface FindingAhead {
@@ -14,7 +15,7 @@ const most = 24;
 
 /**
  * What lists show of a case: its most urgent finding on the day it was written to last, and on each day ahead on which a phase
- * begins or the order ends. Of a closed case nothing is found.
+ * begins, the order ends or a review is overdue. Of a closed case nothing is found.
  */
 export function findingsAhead(state: CaseState): FindingAhead[] {
   const { lastDay, closed } = state.keeping;
@@ -26,6 +27,8 @@ export function findingsAhead(state: CaseState): FindingAhead[] {
         ...(order.until === undefined ? [] : [addDays(order.until, 1)]),
       ].filter((day) => day > lastDay)
     : [];
+  const due = reviewBy(state);
+  if (due && due.day >= lastDay) ahead.push(addDays(due.day, 1));
   const days = [lastDay, ...[...new Set(ahead)].sort((a, b) => a.localeCompare(b))].slice(0, most);
   return days.map((from) => ({ from, found: shown(findingsOf(state, from)[0]) }));
 }

@@ -6,15 +6,18 @@ import { againstOrder } from './kinds/against-order';
 import { familySafety } from './kinds/family-safety';
 import { compartment } from './kinds/compartment';
 import { danger } from './kinds/danger';
+import { dangerNotAsked } from './kinds/danger-asked';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
 import { otherSide } from './kinds/other-side';
 import { donnedBefore, signed } from './kinds/signed';
 import { equinus } from './kinds/equinus';
+import { reviewDue } from './kinds/review-due';
 import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
 
 /** Every kind of finding. A new one is one more file here. */
 const rules: readonly FindingRule[] = [
   danger,
+  dangerNotAsked,
   familySafety,
   againstOrder,
   equinus,
@@ -32,6 +35,7 @@ const rules: readonly FindingRule[] = [
   orderEnded,
   planBeforeOrder,
   noLabel,
+  reviewDue,
 ];
 
 const againstKinds = ['exceeds-order', 'not-as-ordered'];

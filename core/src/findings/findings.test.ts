@@ -271,6 +271,8 @@ test('lists show what is urgent from the day on which it is so, and nothing of a
   expect(findingsAhead(made.state()).map(({ from, found }) => [from, found?.kind])).toEqual([
     [fittedOn, undefined],
     ['2026-12-01', 'exceeds-order'],
+    // the first review is overdue from then on; what is beyond the order stays the most urgent
+    ['2026-12-09', 'exceeds-order'],
   ]);
   made.log.write('case.closed', { because: 'delivered' }, later);
   expect(findingsAhead(made.state())).toEqual([]);

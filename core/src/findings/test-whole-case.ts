@@ -1,10 +1,11 @@
 import type { Side } from '../anatomy';
+import { addDays } from '../calendar';
 import { contextOf, testLogbook } from '../logbook/test-case';
 import { foldCase, type CaseState } from '../logbook';
 import { isReading } from '../measuring';
 import { limitsOf, type Order } from '../order';
 import { limitedMotion, programmes, type Programme } from '../programmes';
-import { limbs, limbFunctions, type LimbsFelt } from '../screening';
+import { circulationRegions, limbs, limbFunctions, type LimbsFelt } from '../screening';
 import {
   bodyOfMade,
   choiceOn,
@@ -58,6 +59,11 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
   const state = (): CaseState => foldCase(log.entries, context)!;
   const does = (what: Exclude<Otherwise['leave'], undefined>[number]) => !leave.includes(what);
   if (does('look')) log.looked();
+  if (does('look') && circulationRegions.includes(programme.region))
+    log.write('circulation.noted', {
+      left: { pulse: 'felt', refill: 1 },
+      right: { pulse: 'felt', refill: 1 },
+    });
   if (programme.limbs && does('limbs')) log.write('limbs.noted', { moment: 'before', limbs: fullLimbs });
   log.order({ ...orderFor(programme, braced), ...order });
   if (does('measure')) measureAll(log, state);
@@ -76,6 +82,10 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
         : { kind: 'growing', from: fittedOn, firstDay: 30, grow: 30, everyDays: 1, ceiling: 120 },
     );
     log.write('wear.taught', { who: 'patient', how: 'by-oneself' });
+    log.write('visit.planned', {
+      day: addDays(fittedOn, ['trunk', 'neck'].includes(programme.region) ? 3 : 14),
+      purpose: 'review',
+    });
   }
   return { log, state, programme, context };
 }

@@ -3,7 +3,7 @@ import { foreignAnswer, nothingToSign } from '../checking';
 import { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from '../measuring';
 import { checksOf, operationsOf, partsOf, stepsOf } from '../programmes';
 import { faultAt, type EntryFault } from '../record';
-import { foreignFindings, foreignLimbs } from '../screening';
+import { foreignCirculation, foreignFindings, foreignLimbs } from '../screening';
 import {
   foreignCorrection,
   notToHandOver,
@@ -32,8 +32,9 @@ export type CaseFrame = Pick<CaseState, 'programme' | 'model' | 'side'>;
 
 /** What is none of this brace or limb, by kind of entry, as each stage says it. A kind that is absent names nothing of the brace. */
 const foreign: { [K in KindName]?: (frame: CaseFrame, body: BodyOf<K>) => EntryFault[] } = {
-  'screen.looked': ({ programme }, body) => foreignFindings(programme.findings, body),
+  'screen.looked': ({ programme }, body) => foreignFindings(programme, body),
   'limbs.noted': ({ programme }) => foreignLimbs(programme.limbs),
+  'circulation.noted': ({ programme }) => foreignCirculation(programme.region),
   'measure.read': ({ programme, model, side }, body) => foreignReading(stepsOf(programme, model), side, body),
   'measure.marked': ({ programme, model, side }, body) =>
     foreignStepOfMeasuring(stepsOf(programme, model), side, body),

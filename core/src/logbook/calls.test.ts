@@ -136,7 +136,7 @@ test('a finding that blocks and what a review tells the prescriber are due today
   const log = worn();
   const look = log.looked('infected-wound');
   expect(folded(log).calls).toMatchObject([
-    { about: 'infected-wound', why: 'finding', of: look, whom: 'physician-now', stage: 'screen' },
+    { about: 'infected-wound', why: 'finding', of: look, whom: 'prescriber', stage: 'screen' },
   ]);
   log.looked();
   const review = log.write('review.found', { skin: 'broken', pain: 8 }, { stage: 'review' });
@@ -162,9 +162,9 @@ test('a calf measured more than 3 cm thicker blocks as the sign does, until it i
   log.looked();
   expect(folded(log).screening.status).toBe('blocked');
   const known = { by: 'Dr Nogueira', since: '2026-11-07' };
-  const answers = askedFindings(testContext.programme.findings).map((finding) => ({
+  const answers = askedFindings(testContext.programme).map((finding) => ({
     finding,
-    present: finding === 'calf-swollen',
+    is: finding === 'calf-swollen' ? ('present' as const) : ('absent' as const),
     ...(finding === 'calf-swollen' ? { known } : {}),
   }));
   const look = log.write('screen.looked', { answers });
@@ -214,7 +214,7 @@ describe('movement and sensation, for trunk and neck', () => {
     });
     expect(state(log).screening).toMatchObject({
       status: 'blocked',
-      blocking: [{ finding: 'new-weakness-or-numbness', entry: after }],
+      blocking: [{ finding: 'limbs-worse', entry: after }],
     });
     expect(state(log).calls).toMatchObject([{ whom: 'physician-now', of: after }]);
     log.write('limbs.noted', { moment: 'after', limbs: whole });

@@ -2,7 +2,7 @@ import type { ClinicDay } from '../calendar';
 import type { UnsafeCheck } from '../checking';
 import type { LiveRecord, Stage } from '../record';
 import { referBecause, type ReviewVisit } from '../reviewing';
-import { findingRule, type Referral, type ScreeningState } from '../screening';
+import { findingRule, type LookedState, type Referral } from '../screening';
 import type { Order } from '../order';
 import type { StrappingState } from '../strapping';
 import type { WearingState } from '../wearing';
@@ -23,7 +23,7 @@ export interface UrgentCall {
 
 /** What the stages leave that somebody may have to be called about. */
 interface Found {
-  blocking: ScreeningState['blocking'];
+  blocking: LookedState['blocking'];
   unsafe: readonly UnsafeCheck[];
   visits: readonly ReviewVisit[];
   lost: StrappingState['lost'];

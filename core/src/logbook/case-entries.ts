@@ -1,4 +1,5 @@
 import { anyId, body, day, entryId, kind, name, oneOf, pin, side, text } from '../record';
+import { findingNow } from '../screening';
 
 export const caseOpened = kind('case.opened', {
   nature: 'fact',
@@ -107,15 +108,19 @@ export const visitPlanned = {
 };
 
 /** Somebody was called about what was found: whom, and what they said. */
-export const callMade = kind('call.made', {
-  nature: 'fact',
-  stages: ['case', 'screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'],
-  permission: 'checking.write',
-  body: body({
-    /** the entry it was found in, and what of it: a finding, a check, what a review found */
-    of: entryId().required(),
-    about: name().required(),
-    whom: text(120).min(1).required(),
-    said: text(400).min(1).required(),
+export const callMade = {
+  ...kind('call.made', {
+    nature: 'fact',
+    stages: ['case', 'screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'],
+    permission: 'checking.write',
+    body: body({
+      /** the entry it was found in, and what of it: a finding, a check, what a review found */
+      of: entryId().required(),
+      about: name().required(),
+      whom: text(120).min(1).required(),
+      said: text(400).min(1).required(),
+    }),
   }),
-});
+  v: 2,
+  upcasters: [({ about, ...more }: { about: string }) => ({ ...more, about: findingNow(about) })],
+};

@@ -15,6 +15,7 @@ import frozen10 from './frozen/version-10.json';
 import frozen11 from './frozen/version-11.json';
 import frozen12 from './frozen/version-12.json';
 import frozen13 from './frozen/version-13.json';
+import frozen14 from './frozen/version-14.json';
 import unloaderTwoScrews6 from './frozen/unloader-two-screws-6.json';
 import kneePostop5 from './frozen/knee-postop-5.json';
 import kneePostop4 from './frozen/knee-postop-4.json';
@@ -23,11 +24,13 @@ import spineBelt3 from './frozen/spine-belt-3.json';
 import spineBelt5 from './frozen/spine-belt-5.json';
 import { formerKinds, kinds } from './kinds';
 import { stepAt } from '../measuring';
+import { isDangerSign } from '../screening';
 import {
   dialContext,
   foldedLedgers,
   foldedOrders,
   foldedReviews,
+  foldedSigns,
   foldedShapes,
   foldedWorn,
   foldedWork,
@@ -130,6 +133,7 @@ test('every kind is in a frozen set', () => {
     frozen11,
     frozen12,
     frozen13,
+    frozen14,
   ].flatMap(({ entries }) => kindsOf(entries));
   // those that are written no more too
   expect(new Set(all)).toEqual(new Set([...Object.keys(kinds), ...Object.keys(formerKinds)]));
@@ -262,6 +266,13 @@ test('the frozen entries of version 13, phases of a brace and a signature over g
   expect(JSON.parse(JSON.stringify(foldedGaps(state)))).toEqual(frozen13.folded);
 });
 
+test('the frozen entries of version 14, signs by region, pulses and pain, still read and fold as they did', () => {
+  for (const { seq: _seq, receivedAt: _at, ...entry } of frozen14.entries)
+    expect(faultsOf(entry)).toEqual([]);
+  const state = foldCase(frozen14.entries as unknown as AnyRecordedEntry[], testContext)!;
+  expect(JSON.parse(JSON.stringify(foldedSigns(state)))).toEqual(frozen14.folded);
+});
+
 test('stations stand apart: two at one place are no contour', () => {
   const contour = frozen9.entries.find(({ kind }) => kind === 'shape.contour')!;
   const { seq: _seq, receivedAt: _at, ...entry } = contour;
@@ -297,16 +308,72 @@ test('an order of version 1 gets the joint of its case', () => {
   expect(ordered(beltContext)).toEqual([{ fromDay: 0, limits: [], unsaid: window }]);
 });
 
-test('a look of version 1 answered what its family asked; one written now answers every danger sign', () => {
-  const answers = testContext.programme.findings.map((finding) => ({ finding, present: false }));
-  const looked = (v: number) => {
+describe('a look by an earlier list of signs', () => {
+  const qualifiers = testContext.programme.findings.filter((name) => !isDangerSign(name));
+  const seven = [
+    'calf-swollen',
+    'pain-out-of-proportion',
+    'new-weakness-or-numbness',
+    'cold-or-blue-toes',
+    'infected-wound',
+    'cold-or-blue-fingers',
+    'trouble-breathing-or-swallowing',
+  ];
+  const looked = (v: number, names: string[], found: string[] = []) => {
     const log = testLogbook();
-    log.write('screen.looked', { answers }, { v });
-    return foldCase(log.entries, testContext)!.screening;
+    const answers = names.map((finding) => ({ finding, present: found.includes(finding) }));
+    const look = log.write('screen.looked', { answers } as never, { v });
+    return { log, look, screening: () => foldCase(log.entries, testContext)!.screening };
   };
-  expect(looked(1)).toMatchObject({ status: 'clear', unanswered: [] });
-  expect(looked(2)).toMatchObject({ status: 'open' });
-  expect(looked(2).unanswered).toContain('trouble-breathing-or-swallowing');
+
+  test.each([
+    [1, qualifiers],
+    [2, [...seven, ...qualifiers]],
+  ])(
+    'of version %i is whole for its time, and what it did not ask is not asked, never absent',
+    (v, names) => {
+      const { log, screening } = looked(v, names);
+      expect(screening()).toMatchObject({ status: 'clear', unanswered: [] });
+      expect(screening().notAsked).toEqual(
+        expect.arrayContaining(['chest-pain', 'foot-drop-with-pain', 'lymphoedema']),
+      );
+      expect(screening().notAsked.includes('limb-cold')).toBe(v === 1);
+      expect(screening().dangerAsked).toBeUndefined();
+      // asked at the next visit: from then on nothing of it is left
+      log.looked();
+      expect(screening()).toMatchObject({ status: 'clear', unanswered: [], notAsked: [] });
+      expect(screening().dangerAsked).toMatchObject({ day: '2026-11-24' });
+    },
+  );
+
+  test('of version 2 that leaves out one of its own signs is open', () => {
+    const { screening } = looked(2, seven.slice(1));
+    expect(screening()).toMatchObject({ status: 'open' });
+    expect(screening().unanswered).toContain('calf-swollen');
+  });
+
+  test('what it found stays found under today’s name, whichever other name was not there', () => {
+    const { log, look, screening } = looked(2, [...seven, ...qualifiers], ['cold-or-blue-toes']);
+    expect(screening()).toMatchObject({
+      status: 'blocked',
+      blocking: [{ finding: 'limb-cold', is: 'present', entry: look }],
+    });
+    log.write('call.made', { of: look, about: 'cold-or-blue-toes', whom: 'ward', said: 'sees it' }, { v: 1 });
+    expect(foldCase(log.entries, testContext)!.calls).toMatchObject([
+      { about: 'limb-cold', whom: 'emergency', made: { whom: 'ward' } },
+    ]);
+    log.write('screen.overridden', { finding: 'cold-or-blue-toes', of: look, reason: 'seen' } as never, {
+      v: 1,
+    });
+    expect(screening().status).toBe('qualified');
+  });
+
+  test('new weakness or numbness was the graver of the two; not there, neither was', () => {
+    const found = looked(2, [...seven, ...qualifiers], ['new-weakness-or-numbness']).screening();
+    expect(found.blocking.map(({ finding }) => finding)).toEqual(['new-weakness']);
+    expect(found.notAsked).toContain('new-numbness');
+    expect(looked(2, [...seven, ...qualifiers]).screening().notAsked).not.toContain('new-numbness');
+  });
 });
 
 test('kinds that are written no more are read, and become one of today’s', () => {
@@ -470,13 +537,13 @@ test('a limit names its ends as its joint has them, the one and the other', () =
 
 test('a finding is known from before only where it is there and may be', () => {
   const answer = (finding: string, present: boolean) => ({
-    answers: [{ finding, present, known: { by: 'Dr Elva Nogueira', since: '2026-11-01' } }],
+    answers: [{ finding, is: present ? 'present' : 'absent', known: { by: 'Dr Elva Nogueira', since: '2026-11-01' } }],
   });
   expect(bodyFaults('screen.looked', 'screen', answer('diabetes', false))).not.toEqual([]);
   expect(bodyFaults('screen.looked', 'screen', answer('calf-swollen', true))).toEqual([]);
   expect(bodyFaults('screen.looked', 'screen', answer('calf-swollen', false))).not.toEqual([]);
   // a danger sign that nobody lets be known from before
-  expect(bodyFaults('screen.looked', 'screen', answer('infected-wound', true))).not.toEqual([]);
+  expect(bodyFaults('screen.looked', 'screen', answer('limb-cold', true))).not.toEqual([]);
 });
 
 test('a setting that was made carries its numbers, or whether it is in, and not both', () => {

@@ -131,8 +131,8 @@ test('the stages open, are done, and are blocked behind a finding', () => {
   expect(stageAt(folded(log))).toBe('measure');
   measured(log);
   expect(stageAt(folded(log))).toBe('size');
-  log.looked('cold-or-blue-toes');
-  expect(folded(log).stages.measure).toEqual({ status: 'blocked', because: 'cold-or-blue-toes' });
+  log.looked('limb-cold');
+  expect(folded(log).stages.measure).toEqual({ status: 'blocked', because: 'limb-cold' });
   expect(stageAt(folded(log))).toBe('screen');
 });
 

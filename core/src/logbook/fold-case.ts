@@ -107,13 +107,21 @@ function foldReadable(
     hinge: foldHinge(record),
   };
   const limbs = foldLimbs(record);
-  const screening = foldScreening(record, programme.findings, calfPrompt(measuring.states, side), limbs);
+  const screening = foldScreening(record, programme, side, calfPrompt(measuring.states, side), limbs);
   const checked = {
     checks: checksOf(programme, model),
     settings: programme.settings,
     limited: limitedMotion(programme),
   };
-  const checking = foldChecking(record, checked, setting, facts, measuring, side);
+  const checking = foldChecking(
+    record,
+    checked,
+    setting,
+    facts,
+    measuring,
+    side,
+    screening.circulation?.refill,
+  );
   const strapping = foldStrapping(
     record,
     programme.sequences,
@@ -121,7 +129,14 @@ function foldReadable(
     answersSinceDonning(record, checking.checks),
   );
   const wearing = foldWearing(record, programme.wear ?? [], facts, checking.unsafe.length === 0);
-  const reviewing = foldReviewing(record, side, record.dayIn(opened), measuring, limited);
+  const reviewing = foldReviewing(
+    record,
+    side,
+    record.dayIn(opened),
+    measuring,
+    limited,
+    screening.baseline?.pain,
+  );
   const state: Omit<CaseState, 'stages'> = {
     case: opened.case,
     person: opened.body.person,

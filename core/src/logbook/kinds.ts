@@ -14,7 +14,7 @@ import { recordWithdrawn, type BodyIn, type EntryKind, type FormerKind } from '.
 import { measureMarked, measurePrecision, measureRead, measureSkipped, motionTested } from '../measuring';
 import { reviewFound } from '../reviewing';
 import { orderChanged, orderGiven } from '../order';
-import { limbsNoted, screenLooked, screenOverridden } from '../screening';
+import { circulationNoted, limbsNoted, screenLooked, screenOverridden } from '../screening';
 import {
   hingePlaced,
   settingChosen,
@@ -54,6 +54,7 @@ const all = [
   callMade,
   screenLooked,
   limbsNoted,
+  circulationNoted,
   screenOverridden,
   orderGiven,
   orderChanged,
@@ -118,6 +119,7 @@ export const kindSent = (text: string): EntryKind | FormerKind | undefined =>
 export const takenOverKinds = [
   'screen.looked',
   'limbs.noted',
+  'circulation.noted',
   'measure.read',
   'measure.marked',
   'motion.tested',

@@ -120,11 +120,12 @@ test('the last answer to each finding, the list that was begun last, checks that
   const entries: Parameters<typeof testRecord> = [
     written(screenLooked, {
       answers: [
-        { finding: 'neuropathy', present: true },
-        { finding: 'diabetes', present: false },
+        { finding: 'neuropathy', is: 'present' },
+        { finding: 'diabetes', is: 'absent' },
+        { finding: 'stoma', is: 'unable' },
       ],
     }),
-    written(screenLooked, { answers: [{ finding: 'neuropathy', present: false }] }),
+    written(screenLooked, { answers: [{ finding: 'neuropathy', is: 'absent' }] }),
     written(donningBegun, { list: 'lying' }),
     written(donningBegun, { list: 'seated' }),
     written(checkRecorded, { check: 'toes', seen: true }),

@@ -27,7 +27,10 @@ export function knownFacts(
     ordered: order
       ? { ...orderedOnce({ ...order, ...orderedOn(order, day) }), ...orderedInPhase(phase) }
       : {},
-    findings: Object.fromEntries(answers.map(({ finding, present }) => [finding, present])),
+    findings: Object.fromEntries(
+      // what could not be assessed is not known
+      answers.flatMap(({ finding, is }) => (is === 'unable' ? [] : [[finding, is === 'present']])),
+    ),
     variant: model.variant,
     settings: Object.fromEntries(
       settings.flatMap(({ setting: { id }, made, judged }) =>

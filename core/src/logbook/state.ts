@@ -7,7 +7,7 @@ import type { GivenOrder } from '../order';
 import type { BraceModel, Pin, Programme } from '../programmes';
 import type { SettledLine, Stage } from '../record';
 import type { ReviewingState } from '../reviewing';
-import type { LimbsState, ScreeningState } from '../screening';
+import type { LimbsState, LookedState } from '../screening';
 import type { MadeSetting, PlacedHinge, StopsState } from '../setting';
 import type { ShapingState } from '../shaping';
 import type { SizingState } from '../sizing';
@@ -46,7 +46,7 @@ export interface CaseState {
   parts: Part[];
   lines: RecordLine[];
   conflicts: RecordLine[];
-  screening: ScreeningState;
+  screening: LookedState;
   /** movement and sensation in arms and legs, where the family has them noted before and after */
   limbs: LimbsState;
   order: GivenOrder | undefined;

@@ -13,8 +13,8 @@ function frameCase(side: 'left' | 'right' = 'right') {
   const log = testLogbook(testContext, side);
   log.write('screen.looked', {
     answers: [
-      { finding: 'calf-swollen', present: false },
-      { finding: 'diabetes', present: true, note: 'tablets' },
+      { finding: 'calf-swollen', is: 'absent' },
+      { finding: 'diabetes', is: 'present', note: 'tablets' },
     ],
   });
   log.order();
@@ -152,12 +152,12 @@ test('of what was looked for only what the new brace asks is taken over, and not
     );
   const finding = (name: string) => expect.objectContaining({ finding: name }) as unknown;
   expect(answersFor(['diabetes'])).toEqual([[finding('calf-swollen'), finding('diabetes')]]);
-  // a danger sign is asked whatever the family says
-  expect(answersFor(['fragile-skin'])).toEqual([[finding('calf-swollen')]]);
+  // a danger sign, and what qualifies every fitting, is asked whatever the family says
+  expect(answersFor(['fragile-skin'])).toEqual([[finding('calf-swollen'), finding('diabetes')]]);
   const one = testLogbook(testContext, 'right');
-  one.write('screen.looked', { answers: [{ finding: 'diabetes', present: true }] });
+  one.write('screen.looked', { answers: [{ finding: 'stoma', is: 'present' }] });
   expect(answersFor(['fragile-skin'], one)).toEqual([]);
-  expect(answersFor(['diabetes'], one)).toHaveLength(1);
+  expect(answersFor(['stoma'], one)).toHaveLength(1);
 });
 
 test('findings are of the limb: another region of the same side takes over none, its readings it does', () => {

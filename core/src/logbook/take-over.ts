@@ -52,11 +52,13 @@ export function takenOver(source: CaseState, to: CaseFrame, day: ClinicDay, zone
   const bodyHere = (entry: AnyEntry): BodyOf<KindName> | undefined => {
     switch (entry.kind) {
       case 'screen.looked': {
-        const asked = askedFindings(to.programme.findings);
+        const asked = askedFindings(to.programme);
         const answers = entry.body.answers.filter(({ finding }) => asked.includes(finding));
         return sameLimb && answers.length > 0 ? { ...entry.body, answers } : undefined;
       }
       case 'limbs.noted':
+      // pulse and refill are noted of both sides
+      case 'circulation.noted':
         return entry.body;
       case 'motion.tested':
         // the motion that an order limits is tested under the order of its own case

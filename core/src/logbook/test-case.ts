@@ -153,13 +153,32 @@ export const foldedBelt = (state: CaseState) =>
     ),
   });
 
+/** A look as it was told when a sign was there or not, and weakness and numbness were one. */
+const frozenLook = ({ status, unanswered, blocking, overridden, qualifying }: CaseState['screening']) => ({
+  status,
+  unanswered,
+  blocking: blocking.map(({ finding, is, ...more }) => ({
+    ...more,
+    finding: frozenFinding(finding),
+    present: is === 'present',
+  })),
+  overridden,
+  qualifying,
+});
+const frozenFinding = (name: string) => (name === 'new-weakness' ? 'new-weakness-or-numbness' : name);
+
 /** What the frozen entries of version 3 are compared by. */
 export const foldedNewly = ({ screening, limbs, calls, measuring, sizing, stages }: CaseState) =>
   rounded({
     stages: Object.fromEntries(Object.entries(stages).map(([stage, { status }]) => [stage, status])),
-    screening,
+    screening: frozenLook(screening),
     limbs,
-    calls,
+    // an emergency was a physician's as well
+    calls: calls.map((call) => ({
+      ...call,
+      about: frozenFinding(call.about),
+      whom: call.whom === 'emergency' ? 'physician-now' : call.whom,
+    })),
     stances: measuring.states.flatMap(({ stance }) => stance ?? []),
     height: sizing.height,
   });
@@ -253,9 +272,9 @@ export function testLogbook(context: FoldContext = testContext, braced: Side = '
     ) => write('set.made', { ...stopsMade(medial, lateral), moved: true, ...(of ? { of } : {}) }, more),
     looked: (...present: BodyOf<'screen.looked'>['answers'][number]['finding'][]) =>
       write('screen.looked', {
-        answers: askedFindings(context.programme.findings).map((finding) => ({
+        answers: askedFindings(context.programme).map((finding) => ({
           finding,
-          present: present.includes(finding),
+          is: present.includes(finding) ? ('present' as const) : ('absent' as const),
         })),
       }),
   };
@@ -448,4 +467,15 @@ export const foldedGaps = ({ order, checking, setting }: CaseState) => ({
   order: order?.order,
   signed: checking.signed?.decided.inSpite ?? null,
   settings: setting.made.map(({ setting: { id }, needed }) => [id, needed]),
+});
+
+/** What version 14 brought: signs by region that are there, not there or not to be assessed, pulses, pain before the brace. */
+export const foldedSigns = ({ screening, calls }: CaseState) => ({
+  status: screening.status,
+  blocking: screening.blocking.map(({ finding }) => finding),
+  overridden: screening.overridden.map(({ answer }) => answer.finding),
+  unable: screening.unable.map(({ finding }) => finding),
+  circulation: screening.circulation,
+  baseline: screening.baseline,
+  called: calls.map(({ about, whom, made }) => [about, whom, made?.whom ?? null]),
 });

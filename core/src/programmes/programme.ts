@@ -5,7 +5,7 @@ import { checkSchema } from '../checking';
 import { stepSchema } from '../measuring';
 import { stages } from '../record';
 import { followedSchema } from '../reviewing';
-import { findings, type Finding } from '../screening';
+import { findings, formerFindingNames, type Finding } from '../screening';
 import { pathSchema, settingSchema } from '../setting';
 import { operationSchema } from '../shaping';
 import { betweenRules, disagreeRules } from '../sizing';
@@ -120,7 +120,7 @@ export const programmeSchema = object({
   findings: array()
     .of(
       mixed<Finding>()
-        .oneOf(Object.keys(findings) as Finding[])
+        .oneOf([...findings, ...(formerFindingNames as Finding[])])
         .required(),
     )
     .min(1)

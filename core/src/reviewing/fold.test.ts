@@ -55,7 +55,7 @@ const tested = (
 const found = (pain: number, day: string, more = {}) =>
   written(reviewFound, { skin: 'clear', pain, ...more }, at(day));
 const folded = (...entries: Parameters<typeof testRecord>) =>
-  foldReviewing(testRecord(...entries), 'left', '2026-11-01', measuring, ['bend']);
+  foldReviewing(testRecord(...entries), 'left', '2026-11-01', measuring, ['bend'], undefined);
 
 test('the fitting is the first visit: the girths of the braced side, the person’s own, the first test of each motion', () => {
   const { first } = folded(

@@ -28,6 +28,7 @@ export interface ReviewingState {
  * whichever step took it.
  * @param opened the day of the case
  * @param limited measuring steps of the motion that the order limits
+ * @param baseline pain before the brace was worn, 0 to 10; nothing where nobody asked
  */
 export function foldReviewing(
   record: LiveRecord,
@@ -35,6 +36,7 @@ export function foldReviewing(
   opened: ClinicDay,
   measuring: MeasuringState,
   limited: readonly string[],
+  baseline: number | undefined,
 ): Omit<ReviewingState, 'followed'> {
   const tests = record.of(motionTested);
   const byDay = <Body>(entries: readonly Recorded<Body>[]) =>
@@ -46,6 +48,7 @@ export function foldReviewing(
   return {
     first: {
       day: opened,
+      ...(baseline === undefined ? {} : { pain: baseline }),
       // as the fitting found it: its first test of each
       motions: visitMotions(tests.filter(({ stage }) => stage !== 'review').reverse(), side, limited),
       girths: Object.fromEntries(

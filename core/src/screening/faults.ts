@@ -1,14 +1,17 @@
+import type { Region } from '../anatomy';
 import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { askedFindings, isDangerSign, type Finding } from './asked';
+import { circulationRegions } from './circulation';
 import type { screenLooked, screenOverridden } from './entries';
-import { askedFindings, type Finding, type ScreeningState } from './screening';
+import type { ScreeningState } from './screening';
 
-/** Findings that are not looked for in this family. */
+/** Findings that are not looked for in this family; a danger sign that was found is answered wherever it is. */
 export const foreignFindings = (
-  ofFamily: readonly Finding[],
+  family: { region: Region; findings: readonly Finding[] },
   { answers }: BodyIn<typeof screenLooked>,
 ): EntryFault[] =>
   answers.flatMap(({ finding }, i) =>
-    askedFindings(ofFamily).includes(finding)
+    isDangerSign(finding) || askedFindings(family).includes(finding)
       ? []
       : faultAt(`body.answers[${i}].finding`, 'is not looked for in this family'),
   );
@@ -18,6 +21,12 @@ export const foreignLimbs = (limbs: unknown): EntryFault[] =>
   limbs === undefined
     ? faultAt('kind', 'is not noted in this family: movement and sensation are for trunk and neck')
     : [];
+
+/** Why pulse and refill are not noted: they are a limb's. */
+export const foreignCirculation = (region: Region): EntryFault[] =>
+  circulationRegions.includes(region)
+    ? []
+    : faultAt('kind', 'is not noted in this family: pulse and refill are for legs and arms');
 
 /** Why there is nothing to override: the finding does not block, or another look said so. */
 export const overrideFaults = (

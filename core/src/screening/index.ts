@@ -1,18 +1,32 @@
 export {
   askedFindings,
-  dangerSigns,
+  dangerSignsOf,
+  findingNow,
   findingRule,
-  judgeScreening,
+  findings,
+  isDangerSign,
+  formerFindingNames,
+  type DangerSign,
   type Finding,
+} from './asked';
+export {
+  circulationRegions,
+  judgeCirculation,
+  pulses,
+  slowRefill,
+  type CirculationNote,
+  type CirculationState,
+  type Pulse,
+} from './circulation';
+export { referrals, type FindingRule, type Referral } from './danger-signs';
+export {
+  answersToFinding,
+  judgeScreening,
+  type AnswerToFinding,
   type FindingAnswer,
-  type FindingRule,
   type KnownFinding,
   type Override,
-  referrals,
-  type Referral,
-  type ScreeningState,
 } from './screening';
-export { findings } from './findings';
 export {
   allFull,
   degreesOfFunction,
@@ -28,6 +42,6 @@ export {
   type LimbsNote,
   type LimbsState,
 } from './limbs';
-export { screenLooked, limbsNoted, screenOverridden } from './entries';
-export { foldLimbs, foldScreening } from './fold';
-export { foreignFindings, foreignLimbs, overrideFaults } from './faults';
+export { circulationNoted, limbsNoted, screenLooked, screenOverridden } from './entries';
+export { foldLimbs, foldScreening, type LookedState } from './fold';
+export { foreignCirculation, foreignFindings, foreignLimbs, overrideFaults } from './faults';

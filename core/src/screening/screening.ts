@@ -1,34 +1,5 @@
 import type { ClinicDay } from '../calendar';
-import { findings } from './findings';
-
-/** Whom to call about it. */
-export const referrals = ['physician-now', 'prescriber'] as const;
-export type Referral = (typeof referrals)[number];
-
-export interface FindingRule {
-  severity: 'blocks' | 'qualifies';
-  refer?: Referral;
-  /** the prescriber may know of it and have ordered with it: then it is not new */
-  mayBeKnown?: true;
-}
-
-export type Finding = keyof typeof findings;
-
-/** The rule of a finding: whether it blocks, whom to call, whether it may be known. */
-export const findingRule = (finding: Finding): FindingRule => findings[finding];
-
-const all = Object.keys(findings) as Finding[];
-
-/** The signs that end a fitting, the same ones for every region. Common practice, no source. */
-export const dangerSigns: readonly Finding[] = all.filter(
-  (finding) => findings[finding].severity === 'blocks',
-);
-
-/** What is looked for in a family: every danger sign, whatever it asks, then what qualifies its region. */
-export const askedFindings = (ofFamily: readonly Finding[]): Finding[] => [
-  ...dangerSigns,
-  ...ofFamily.filter((finding) => findings[finding].severity === 'qualifies'),
-];
+import { findingRule, isDangerSign, type Finding } from './asked';
 
 /** Who says that a sign is not new: since when it is there and the prescriber has known of it. */
 export interface KnownFinding {
@@ -36,9 +7,13 @@ export interface KnownFinding {
   since: ClinicDay;
 }
 
+/** What a look says of a finding; one that is not said was not asked. */
+export const answersToFinding = ['present', 'absent', 'unable'] as const;
+export type AnswerToFinding = (typeof answersToFinding)[number];
+
 export interface FindingAnswer {
   finding: Finding;
-  present: boolean;
+  is: AnswerToFinding;
   note?: string;
   /** not new: it qualifies instead of blocking, where such a sign may be known */
   known?: KnownFinding;
@@ -57,6 +32,10 @@ export interface Override {
 export interface ScreeningState {
   status: 'open' | 'blocked' | 'qualified' | 'clear';
   unanswered: Finding[];
+  /** what the looks so far did not ask, for they asked by an earlier list: asked at the next visit */
+  notAsked: Finding[];
+  /** what could not be assessed: neither there nor not there */
+  unable: FindingAnswer[];
   blocking: FindingAnswer[];
   overridden: { answer: FindingAnswer; override: Override }[];
   qualifying: FindingAnswer[];
@@ -67,19 +46,24 @@ export interface ScreeningState {
  * @param asked the findings the programme asks for
  * @param answers in the order they were given; the last one for a finding counts
  * @param overrides decisions to go on in spite of a blocking finding
+ * @param before what the looks could ask for, where all of them asked by an earlier list
  */
 export function judgeScreening(
   asked: readonly Finding[],
   answers: readonly FindingAnswer[],
   overrides: readonly Override[],
+  before?: readonly Finding[],
 ): ScreeningState {
   const latest = new Map(answers.map((answer) => [answer.finding, answer]));
   // a danger sign that was seen stops, whether this family asks for it or not
-  const present = [...latest.values()].filter((answer) => answer.present);
+  const present = [...latest.values()].filter(({ is }) => is === 'present');
   const stopping = present.filter(isNewDanger);
   const overrideOf = (answer: FindingAnswer) =>
     overrides.findLast(({ finding, of }) => finding === answer.finding && of === answer.entry);
-  const unanswered = asked.filter((finding) => !latest.has(finding));
+  const missing = asked.filter((finding) => !latest.has(finding));
+  const notAsked = missing.filter((finding) => before?.includes(finding) === false);
+  const unanswered = missing.filter((finding) => !notAsked.includes(finding));
+  const unable = [...latest.values()].filter(({ is }) => is === 'unable');
   const blocking = stopping.filter((answer) => !overrideOf(answer));
   const overridden = stopping.flatMap((answer) => {
     const override = overrideOf(answer);
@@ -91,14 +75,13 @@ export function judgeScreening(
       ? 'blocked'
       : unanswered.length > 0
         ? 'open'
-        : qualifying.length + overridden.length > 0
+        : qualifying.length + overridden.length + unable.length > 0
           ? 'qualified'
           : 'clear';
-  return { status, unanswered, blocking, overridden, qualifying };
+  return { status, unanswered, notAsked, unable, blocking, overridden, qualifying };
 }
 
 /** A danger sign that is new or worse. One that is known and ordered with qualifies the fitting. */
 function isNewDanger({ finding, known }: FindingAnswer): boolean {
-  const { severity, mayBeKnown } = findingRule(finding);
-  return severity === 'blocks' && !(mayBeKnown && known);
+  return isDangerSign(finding) && !(findingRule(finding).mayBeKnown && known);
 }

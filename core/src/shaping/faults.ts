@@ -1,5 +1,6 @@
 import type { Part } from '../brace';
 import { faultAt, type BodyIn, type EntryFault } from '../record';
+import type { Finding } from '../screening';
 import { bendOf, judgeBend, type FrameLimits } from './bends';
 import type { barRead, contourTaken, heatWent, pressureMarked, workDone } from './entries';
 import { heatRun } from './heat-runs';
@@ -96,6 +97,24 @@ export function foreignHeat(
       : []),
   ];
 }
+
+/**
+ * Findings with which nothing hot is formed on the body: what does not feel, is not supplied with blood or is not whole. Common
+ * practice, no source.
+ */
+export const barsHeatOnBody: readonly Finding[] = [
+  'neuropathy',
+  'new-numbness',
+  'new-weakness',
+  'arterial-disease',
+  'limb-cold',
+  'pulse-weak',
+  'no-pulse',
+  'wound-or-rash-under-brace',
+  'fragile-skin',
+  'fracture-blisters',
+  'infected-wound',
+];
 
 /** Heat on a body part whose sensation is impaired or was not asked: it has happened, and is marked. */
 export const isHeatUnfelt = ({ run, what, feels }: BodyIn<typeof heatWent>): boolean =>

@@ -88,5 +88,13 @@ export {
   type MarkWay,
 } from './entries';
 export { foldShaping, isAnswered, type ShapingState } from './fold';
-export { foreignContour, foreignHeat, foreignMark, foreignWork, isForeignWork, isHeatUnfelt } from './faults';
+export {
+  barsHeatOnBody,
+  foreignContour,
+  foreignHeat,
+  foreignMark,
+  foreignWork,
+  isForeignWork,
+  isHeatUnfelt,
+} from './faults';
 export { lastLengths, otherOfPair, unevenPairs, type Lengthened } from './lengths';

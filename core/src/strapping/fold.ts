@@ -65,7 +65,7 @@ export function foldStrapping(
     (last !== undefined && record.isAfter(last, loss) && lossesSince(before, last.body.limbs).length === 0) ||
     record
       .of(screenOverridden)
-      .some((one) => one.body.finding === 'new-weakness-or-numbness' && record.isAfter(one, loss));
+      .some((one) => ['new-weakness', 'limbs-worse'].includes(one.body.finding) && record.isAfter(one, loss));
   const tensions = record
     .of(strapTension)
     .filter((entry) => record.isAfter(entry, begun))

@@ -208,7 +208,7 @@ test('stops outside the order are never chosen; fitted ones are a fact and open 
 test('while a finding blocks, decisions are refused and facts are taken', async () => {
   const id = await openCase();
   await send(order(id, null));
-  const look = { answers: [{ finding: 'calf-swollen' as const, present: true }] };
+  const look = { answers: [{ finding: 'calf-swollen' as const, is: 'present' as const }] };
   const looked = { ...clinic.entry('screen.looked', 'screen', look), case: id };
   await send(looked);
   const choose = {

@@ -208,7 +208,7 @@ test('reception sees when somebody comes and for which brace, and nothing clinic
     .expect(201);
   await send(sized(id, decideSize(await stateOf(id))!));
   await send({
-    ...clinic.entry('screen.looked', 'screen', { answers: [{ finding: 'calf-swollen', present: true }] }),
+    ...clinic.entry('screen.looked', 'screen', { answers: [{ finding: 'calf-swollen', is: 'present' }] }),
     case: id,
   });
   for (const path of ['/api/bench', '/api/cases']) {

@@ -7,7 +7,7 @@ import type { BodyOf, VisitPurpose } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
-import { askedFindings, type Finding } from '@estribo/core/screening';
+import { askedFindings, circulationRegions, type Finding } from '@estribo/core/screening';
 import { decideBends, onBar, planBends, planRequest } from '@estribo/core/shaping';
 import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
@@ -77,11 +77,16 @@ export function fittingKit(
       await write('case.opened', 'case', { person, side, programme: programme.pin, model });
     },
     screen: async (present = []) => {
-      const answers = askedFindings(programme.content.findings).map((finding) => ({
+      const answers = askedFindings(programme.content).map((finding) => ({
         finding,
-        present: present.includes(finding),
+        is: present.includes(finding) ? ('present' as const) : ('absent' as const),
       }));
-      await write('screen.looked', 'screen', { answers });
+      await write('screen.looked', 'screen', { answers, pain: 5 });
+      if (circulationRegions.includes(programme.content.region))
+        await write('circulation.noted', 'screen', {
+          left: { pulse: 'felt', refill: 1.5 },
+          right: { pulse: 'felt', refill: 1.5 },
+        });
       if (programme.content.limbs)
         await write('limbs.noted', 'screen', { moment: 'before', limbs: wholeLimbs });
     },

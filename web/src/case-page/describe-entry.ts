@@ -102,16 +102,17 @@ function describe(
     case 'record.withdrawn':
       return { title: t('entry.withdrawn'), rest: entry.reason ?? '' };
     case 'screen.looked': {
-      const present = entry.body.answers.filter((answer) => answer.present);
+      const present = entry.body.answers.filter(({ is }) => is !== 'absent');
       return {
         title: t('entry.looked'),
         rest:
           present.length === 0
             ? t('screening.nothingFound')
             : present
-                .map(({ finding, known }) =>
-                  known ? `${named('findings', finding)} (${t('entry.known')})` : named('findings', finding),
-                )
+                .map(({ finding, is, known }) => {
+                  const more = is === 'unable' ? t('screening.unable') : known ? t('entry.known') : '';
+                  return more ? `${named('findings', finding)} (${more})` : named('findings', finding);
+                })
                 .join(', '),
       };
     }
@@ -121,6 +122,13 @@ function describe(
         value: named('moment', entry.body.moment),
         rest: saidOfLimbs(entry.body.limbs) || t('entry.limbsFull'),
       };
+    case 'circulation.noted': {
+      const { left, right } = entry.body;
+      return {
+        title: t('circulation.title'),
+        rest: `${named('side', 'left')}: ${named('pulse', left.pulse)}, ${named('side', 'right')}: ${named('pulse', right.pulse)}`,
+      };
+    }
     case 'call.made':
       return { title: t('entry.called'), value: entry.body.whom, rest: entry.body.said };
     case 'screen.overridden':

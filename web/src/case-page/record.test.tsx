@@ -11,6 +11,7 @@ import frozenLedgers from '../../../core/src/logbook/frozen/version-8.json';
 import frozenShapes from '../../../core/src/logbook/frozen/version-9.json';
 import frozenWorn from '../../../core/src/logbook/frozen/version-10.json';
 import frozenKept from '../../../core/src/logbook/frozen/version-11.json';
+import frozenSigns from '../../../core/src/logbook/frozen/version-14.json';
 import frozenLists from '../../../core/src/logbook/frozen/version-4.json';
 import {
   beltContext,
@@ -43,6 +44,7 @@ const listState = foldCase(listEntries, beltContext)!;
 const workState = foldCase(frozenWork.entries as unknown as AnyRecordedEntry[], dialContext)!;
 const ledgerState = foldCase(frozenLedgers.entries as unknown as AnyRecordedEntry[], unloaderContext)!;
 const wornState = foldCase(frozenWorn.entries as unknown as AnyRecordedEntry[], beltContext)!;
+const signState = foldCase(frozenSigns.entries as unknown as AnyRecordedEntry[], testContext)!;
 const keptState = foldCase(frozenKept.entries as unknown as AnyRecordedEntry[], testContext)!;
 const shapeState = foldCase(frozenShapes.entries as unknown as AnyRecordedEntry[], shapedContext)!;
 const orderState = foldCase(frozenOrders.entries as unknown as AnyRecordedEntry[], dialContext)!;
@@ -59,6 +61,7 @@ test('every kind of entry has its words: nothing is left unsaid or untranslated'
     shapeState,
     wornState,
     keptState,
+    signState,
   ].flatMap((of) =>
     of.lines.map(({ entry, status }) => ({
       kind: entry.kind,
@@ -170,7 +173,7 @@ test('the opening is not corrected, and a technician does not correct an order',
 
 test('the rail names each stage with its state, and where one is', () => {
   const log = orderedLogbook();
-  log.looked('cold-or-blue-toes');
+  log.looked('limb-cold');
   const blocked = foldCase(log.entries, testContext)!;
   render(
     <MemoryRouter>
@@ -180,7 +183,7 @@ test('the rail names each stage with its state, and where one is', () => {
   const links = screen.getAllByRole('link');
   expect(links).toHaveLength(stages.length);
   expect(links[0]!.getAttribute('aria-current')).toBe('page');
-  expect(links[1]!.getAttribute('aria-label')).toBe('Measure, blocked: Cold or blue toes');
+  expect(links[1]!.getAttribute('aria-label')).toBe('Measure, blocked: Limb cold, blue or white');
 });
 
 test('a line says what became of it: unreadable, not in force beside what is computed, late, outside the model', async () => {

@@ -90,6 +90,8 @@ export async function showStage(
     keepsDrafts = false,
     /** the clinic's own rule for wearing that grows */
     wearRule = null as ClinicWearRule | null,
+    /** the clinic's day */
+    today = testToday,
   } = {},
 ) {
   const written: Written[] = [];
@@ -103,18 +105,18 @@ export async function showStage(
     const state = foldCase(log.entries, context)!;
     const work: CaseWork = {
       state,
-      findings: findingsOf(state, testToday),
+      findings: findingsOf(state, today),
       stature: 1700,
       born,
       user: { id: userId, name: 'Ana Bouza', role },
-      today: testToday,
+      today,
       zone: 'Europe/Madrid',
       unit,
       write: async (kind, stage, body, { follows: _follows, ...options } = {}) => {
         written.push({ kind, stage, body: body as Record<string, unknown>, ...options });
         const id = log.write(kind, body, {
           stage,
-          observedAt: `${testToday}T10:00:00.000Z`,
+          observedAt: `${today}T10:00:00.000Z`,
           ...options,
         } as never);
         again((count) => count + 1);

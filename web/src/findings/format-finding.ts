@@ -19,7 +19,7 @@ type Said = Pick<CaseFinding, 'kind' | 'about'>;
 
 const capitalised = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
-/** A danger by its call: "finding cold-or-blue-toes". */
+/** A danger by its call: "finding limb-cold". */
 export function dangerOf(about = ''): { why: UrgentCall['why']; name: string } {
   const [why = '', ...name] = about.split(' ');
   return { why: why as UrgentCall['why'], name: name.join(' ') };
@@ -33,6 +33,10 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
       return capitalised(aboutCall(dangerOf(about)));
     case 'compartment-asked':
       return '';
+    case 'sign-not-assessed':
+      return named('findings', about);
+    case 'review-due':
+      return named('findingReview', about);
     case 'limbs-not-noted':
       return named('moment', about);
     case 'order-silent':
@@ -106,6 +110,8 @@ function detailOf(state: CaseState, one: CaseFinding, today: string, unit: Lengt
       return t('caseFindingDetail.signedOn', { day: formatDay(one.day!) });
     case 'donning-open':
       return t('caseFindingDetail.left', { count: one.left ?? 0 });
+    case 'review-due':
+      return t('caseFindingDetail.reviewBy', { day: formatDay(one.day!) });
     case 'order-ended':
       return t('caseFindingDetail.ended', { day: formatDay(one.day!) });
     default:

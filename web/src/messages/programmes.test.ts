@@ -1,6 +1,6 @@
 import { endsOf } from '@estribo/core/anatomy';
 import { kinds } from '@estribo/core/logbook';
-import { findings } from '@estribo/core/screening';
+import { findingRule, findings } from '@estribo/core/screening';
 import { programmes } from '@estribo/core/programmes';
 import { en } from './en';
 import { checkWords, listName, stepWords } from './fitting';
@@ -53,9 +53,8 @@ test.each(programmes.map((programme) => [programme.id, programme] as const))(
 );
 
 test('every qualifying finding says what to do about it', () => {
-  for (const [finding, { severity }] of Object.entries(findings))
-    if (severity === 'qualifies')
-      expect(en.findingAdvice[finding as keyof typeof en.findingAdvice]).not.toBe('');
+  for (const finding of findings)
+    if (findingRule(finding).severity === 'qualifies') expect(en.findingAdvice[finding]).not.toBe('');
 });
 
 test('every kind of entry has its word, for where it waits and could not be sent', () =>

@@ -1,23 +1,24 @@
-import { addDays } from '@estribo/core/calendar';
+import { proposedReview } from '@estribo/core/findings';
+import { isGrowing } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
-import { t } from '../messages';
+import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { DayField } from '../parts/day-field';
-import { Row } from '../parts/layout';
+import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { formatDay } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
 
 /** The day of the next review: planned, or proposed. */
-export function NextVisit() {
-  const { state, today, write } = useWork();
+export function NextVisit({ stage }: { stage: 'wear' | 'review' }) {
+  const { state, today, born, write } = useWork();
   const planned = state.visits.find(({ kept, purpose, day }) => !kept && purpose === 'review' && day > today);
-  // what is told at once is looked at again soon; the call comes first
   const isUrgent = state.calls.length > 0;
-  const proposed: { day?: string } = { day: addDays(today, isUrgent ? 1 : 14) };
-  const [draft, setDraft] = useDraft(`${state.case}-next-visit`, proposed);
+  const by = proposedReview(state, today, born !== undefined && isGrowing(born, today));
+  const proposed: { day?: string } = { day: by.day };
+  const [draft, setDraft] = useDraft(`${state.case}-next-visit-${stage}`, proposed);
   const { day } = draft;
   const [problem, setProblem] = useState<string>();
   const [saving, save] = useSaving();
@@ -25,9 +26,7 @@ export function NextVisit() {
     return <Notice tone="good">{t('reviewing.nextPlanned', { day: formatDay(planned.day) })}</Notice>;
   const plan = () => {
     if (!day || day <= today) return setProblem(t('reviewing.laterDay'));
-    void save(() =>
-      write('visit.planned', 'review', { day, purpose: 'review' }).then(() => setDraft(proposed)),
-    );
+    void save(() => write('visit.planned', stage, { day, purpose: 'review' }).then(() => setDraft(proposed)));
   };
   return (
     <Row $align="flex-end">
@@ -41,6 +40,7 @@ export function NextVisit() {
       <Button look="main" onPress={plan} isDisabled={saving}>
         {t('reviewing.plan')}
       </Button>
+      {by.why && <Soft>{named('reviewBecause', by.why)}</Soft>}
     </Row>
   );
 }

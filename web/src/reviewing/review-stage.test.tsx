@@ -233,3 +233,37 @@ describe('what the patient changed at home', () => {
     expect(screen.getByText(/sooner than is allowed/)).toBeTruthy();
   });
 });
+
+describe('danger signs, asked at every visit', () => {
+  const later = () => {
+    const log = firstPhase();
+    log.write('review.found', { skin: 'clear', pain: 2 }, { stage: 'review' });
+    return log;
+  };
+  const nextDay = { today: '2026-11-25' };
+
+  test('none present is one touch; before it nothing is proposed', async () => {
+    const { user, written } = await showStage(ReviewStage, firstPhase(), nextDay);
+    await find(user, 'Skin clear', '2');
+    expect(screen.getByText(/Ask the danger signs first/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+    await user.click(screen.getByRole('button', { name: /^None present/ }));
+    expect(written.at(-1)).toMatchObject({ kind: 'screen.looked', stage: 'review' });
+    expect(screen.getByText(/Danger signs asked .*none present/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Choose/ })).toBeTruthy();
+  });
+
+  test('one that is present stops the review: call, adjust nothing', async () => {
+    const { user } = await showStage(ReviewStage, firstPhase(), nextDay);
+    await user.click(screen.getByRole('button', { name: 'Chest pain' }));
+    await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
+    expect(screen.queryByText(/Danger signs asked/)).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Take the review' })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+  });
+
+  test('asked on another day does not count', async () => {
+    await showStage(ReviewStage, later(), nextDay);
+    expect(screen.getByRole('button', { name: /^None present/ })).toBeTruthy();
+  });
+});

@@ -19,8 +19,10 @@ import { figureTitle, named, t } from '../messages';
 import { settingWords } from '../messages/fitting';
 import { Row, Rule, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
+import { DangerToday } from '../screening/danger-today';
 import { NeedsOrder } from '../screening/needs-order';
 import { formatDay, formatReading } from '../parts/format';
+import { formatFinding } from '../findings/format-finding';
 import { Course } from './course';
 import { ReliefTable } from './relief-table';
 import { NextVisit } from './next-visit';
@@ -51,7 +53,7 @@ function endOf(state: CaseState, id: string | undefined, figure: string): string
 }
 
 export default function ReviewStage() {
-  const { state, today, user, unit, born } = useWork();
+  const { state, findings, today, user, unit, born } = useWork();
   const mayNow = useMay('review');
   const [open, setOpen] = useState(false);
   const order = state.order?.order;
@@ -77,6 +79,10 @@ export default function ReviewStage() {
   const motion = visit && orderedMotion(visit);
   const joint = motion && { from: motion.extension, to: motion.flexion };
   const ended = hasEnded(order, today);
+  const isAsked = state.screening.dangerAsked?.day === today;
+  // a danger comes first: nothing is adjusted before it has been asked for and told on
+  const isDanger = findings.some(({ kind }) => kind === 'danger');
+  const openInSet = findings.filter(({ stage, level }) => stage === 'set' && level !== 'note');
   const adjustment =
     found && !ended
       ? proposeAdjustment({
@@ -88,6 +94,7 @@ export default function ReviewStage() {
           found,
         })
       : undefined;
+  const mayAdjust = isAsked && !isDanger;
   // an age is known by the day of birth
   const ages = Object.fromEntries(
     state.measuring.steps.flatMap(({ id, kind }): [string, number][] =>
@@ -110,6 +117,7 @@ export default function ReviewStage() {
           })}
         </Soft>
       </Stack>
+      {may(user.role, 'screening.write') && <DangerToday />}
       {mayReview && (!found || open) ? (
         <TakeReview onDone={() => setOpen(false)} />
       ) : (
@@ -162,10 +170,18 @@ export default function ReviewStage() {
           {t(adjustment.protective ? 'reviewing.referProtective' : 'reviewing.referOther')}
         </Notice>
       )}
-      {adjustment?.kind === 'none' && state.setting.made.length > 0 && (
-        <Notice tone="good">{t('reviewing.noChange', { phase: adjustment.phase + 1 })}</Notice>
+      {found && !isAsked && <Notice tone="caution">{t('reviewing.askDanger')}</Notice>}
+      {adjustment?.kind === 'none' && openInSet.length > 0 && (
+        <Notice tone="caution">
+          {openInSet.map((one) => formatFinding(state, one, today, unit).title).join('. ')}.{' '}
+          <Link to={`/cases/${state.case}/set`}>{named('stages', 'set')}</Link>
+        </Notice>
       )}
-      {adjustment?.kind === 'set' && (
+      {adjustment?.kind === 'none' &&
+        state.setting.made.length > 0 &&
+        openInSet.length === 0 &&
+        mayAdjust && <Notice tone="good">{t('reviewing.noChange', { phase: adjustment.phase + 1 })}</Notice>}
+      {adjustment?.kind === 'set' && mayAdjust && (
         <Stack $gap={10}>
           <h2>
             {t('reviewing.nextPhase', {
@@ -184,7 +200,7 @@ export default function ReviewStage() {
           <Link to={`/cases/${state.case}/check`}>{named('stages', 'check')}</Link>
         </Notice>
       )}
-      {found && may(user.role, 'visits.write') && <NextVisit />}
+      {found && may(user.role, 'visits.write') && <NextVisit stage="review" />}
     </>
   );
 }

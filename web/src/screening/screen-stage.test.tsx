@@ -12,10 +12,10 @@ const knee = { joint: 'knee', plane: 'sagittal' } as const;
 
 test('one touch records everything as looked for and not found', async () => {
   const { user, written } = await showStage(ScreenStage, testLogbook());
-  await user.click(screen.getByRole('button', { name: 'None of these found' }));
-  const answers = written[0]!.body.answers as { present: boolean }[];
-  expect(answers).toHaveLength(askedFindings(testContext.programme.findings).length);
-  expect(answers.some(({ present }) => present)).toBe(false);
+  await user.click(screen.getByRole('button', { name: /^None present/ }));
+  const answers = written[0]!.body.answers as { is: string }[];
+  expect(answers).toHaveLength(askedFindings(testContext.programme).length);
+  expect(answers.every(({ is }) => is === 'absent')).toBe(true);
   expect(screen.getByText('Looked for everything, found nothing.')).toBeTruthy();
 });
 
@@ -23,10 +23,10 @@ test('what is found is touched, noted, and advised on', async () => {
   const { user, written } = await showStage(ScreenStage, testLogbook());
   await user.click(screen.getByRole('button', { name: 'Allergy to a material' }));
   await user.type(screen.getByLabelText('About: Allergy to a material'), 'neoprene');
-  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(written[0]!.body.answers).toContainEqual({
     finding: 'allergy-to-material',
-    present: true,
+    is: 'present',
     note: 'neoprene',
   });
   expect(screen.getByText(/Check every liner and pad against it/)).toBeTruthy();
@@ -34,9 +34,9 @@ test('what is found is touched, noted, and advised on', async () => {
 
 test('a blocking finding says whom to call; going on needs a reason', async () => {
   const log = testLogbook();
-  const look = log.looked('cold-or-blue-toes');
+  const look = log.looked('limb-cold');
   const { user, written } = await showStage(ScreenStage, log);
-  expect(screen.getByText(/Call a physician now/)).toBeTruthy();
+  expect(screen.getByText(/Emergency now: call/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Go on in spite of it' }));
   await user.click(screen.getByRole('button', { name: 'Go on, in my name' }));
   expect(screen.getByText('Give the reason in a few words.')).toBeTruthy();
@@ -44,7 +44,7 @@ test('a blocking finding says whom to call; going on needs a reason', async () =
   await user.click(screen.getByRole('button', { name: 'Go on, in my name' }));
   expect(written[0]).toMatchObject({
     kind: 'screen.overridden',
-    body: { finding: 'cold-or-blue-toes', of: look, reason: 'vascular clinic, today 9:00' },
+    body: { finding: 'limb-cold', of: look, reason: 'vascular clinic, today 9:00' },
   });
   expect(screen.getByText(/went on in spite of it/)).toBeTruthy();
 });
@@ -115,16 +115,16 @@ test('a technician waits for the order', async () => {
 
 test('what the prescriber knows of is said with who and since when, and qualifies; half said counts as new', async () => {
   const { user, written } = await showStage(ScreenStage, testLogbook());
-  await user.click(screen.getByRole('button', { name: 'New weakness or numbness' }));
+  await user.click(screen.getByRole('button', { name: 'New weakness' }));
   await user.click(screen.getByRole('checkbox', { name: /It is not new/ }));
-  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(screen.getByText(/Say who knows of it and since when/)).toBeTruthy();
   expect(written).toEqual([]);
   await user.type(screen.getByLabelText('Who says so'), 'Dr Nogueira, nerve block');
-  await user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(written[0]!.body.answers).toContainEqual({
-    finding: 'new-weakness-or-numbness',
-    present: true,
+    finding: 'new-weakness',
+    is: 'present',
     known: { by: 'Dr Nogueira, nerve block', since: '2026-11-24' },
   });
   expect(screen.getByText('It may be fitted')).toBeTruthy();
@@ -133,8 +133,99 @@ test('what the prescriber knows of is said with who and since when, and qualifie
 
 test('only a sign that may be known offers it', async () => {
   const { user } = await showStage(ScreenStage, testLogbook());
-  await user.click(screen.getByRole('button', { name: 'Infected wound' }));
+  await user.click(screen.getByRole('button', { name: 'Limb cold, blue or white' }));
   expect(screen.queryByRole('checkbox', { name: /It is not new/ })).toBeNull();
+});
+
+test('a sign that cannot be assessed is recorded as that, never as absent; pain is asked, and left empty is no baseline', async () => {
+  const { user, written } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'Calf tender, no swelling: Unable to assess' }));
+  await user.type(screen.getByLabelText('About: Calf tender, no swelling'), 'cast');
+  await user.type(screen.getByLabelText(/^Worst pain/), '11');
+  await user.click(screen.getByRole('button', { name: 'Record: 1 not assessed; the rest absent' }));
+  expect(screen.getByText(/whole number from 0 to 10/)).toBeTruthy();
+  expect(written).toEqual([]);
+  await user.clear(screen.getByLabelText(/^Worst pain/));
+  await user.click(screen.getByRole('button', { name: 'Record: 1 not assessed; the rest absent' }));
+  expect(written[0]!.body).not.toHaveProperty('pain');
+  expect(written[0]!.body.answers).toContainEqual({ finding: 'calf-tender', is: 'unable', note: 'cast' });
+  expect(screen.getByText(/Calf tender, no swelling \(cast\)/)).toBeTruthy();
+  expect(screen.getByText('Pain before the brace: no baseline.')).toBeTruthy();
+});
+
+test('present and unable of one sign exclude each other', async () => {
+  const { user } = await showStage(ScreenStage, testLogbook());
+  const [present, unable] = ['Chest pain', 'Chest pain: Unable to assess'].map((name) =>
+    screen.getByRole('button', { name }),
+  );
+  await user.click(present!);
+  await user.click(unable!);
+  expect([present, unable].map((one) => one!.getAttribute('aria-pressed'))).toEqual(['false', 'true']);
+  await user.click(unable!);
+  expect(screen.getByRole('button', { name: /^None present/ })).toBeTruthy();
+});
+
+test('what an earlier list did not ask says so, and is asked at the next look', async () => {
+  const log = testLogbook();
+  const answers = testContext.programme.findings.map((finding) => ({ finding, present: false }));
+  log.write('screen.looked', { answers } as never, { v: 1 });
+  const { user, written } = await showStage(ScreenStage, log);
+  expect(screen.getByText(/signs were not asked at the last look/)).toBeTruthy();
+  expect(screen.queryByText('Looked for everything, found nothing.')).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Look again' }));
+  await user.click(screen.getByRole('button', { name: /^None present/ }));
+  expect(written).toHaveLength(1);
+  expect(screen.queryByText(/not asked at the last look/)).toBeNull();
+});
+
+describe('pulse and refill, for a limb', () => {
+  const looked = () => {
+    const log = testLogbook();
+    log.looked();
+    return log;
+  };
+
+  test('felt on both sides is one touch that says so', async () => {
+    const { user, written } = await showStage(ScreenStage, looked());
+    await user.click(screen.getByRole('button', { name: 'Record: pulse felt on both sides' }));
+    expect(written[0]).toMatchObject({
+      kind: 'circulation.noted',
+      body: { left: { pulse: 'felt' }, right: { pulse: 'felt' } },
+    });
+  });
+
+  test('one side said needs the other; weak on the braced side calls the prescriber', async () => {
+    const { user, written } = await showStage(ScreenStage, looked());
+    const side = (name: string) => within(screen.getByRole('radiogroup', { name: `Pulse at the foot, ${name}` }));
+    await user.click(side('right').getByRole('radio', { name: 'weak' }));
+    await user.click(screen.getByRole('button', { name: 'Record pulse and refill' }));
+    expect(screen.getByText('Choose for both sides first.')).toBeTruthy();
+    await user.click(side('left').getByRole('radio', { name: 'felt' }));
+    await user.type(screen.getByLabelText('Refill, right (s, optional)'), 'x');
+    await user.click(screen.getByRole('button', { name: 'Record pulse and refill' }));
+    expect(screen.getByText(/Enter the seconds/)).toBeTruthy();
+    expect(written).toEqual([]);
+    await user.clear(screen.getByLabelText('Refill, right (s, optional)'));
+    await user.type(screen.getByLabelText('Refill, right (s, optional)'), '2.5');
+    await user.click(screen.getByRole('button', { name: 'Record pulse and refill' }));
+    expect(written[0]!.body).toEqual({ left: { pulse: 'felt' }, right: { pulse: 'weak', refill: 2.5 } });
+    expect(screen.getByText(/on this side only/)).toBeTruthy();
+    expect(screen.getByText(/Call the prescriber today/)).toBeTruthy();
+  });
+});
+
+test.each([
+  ['2019-11-01', true],
+  ['2018-11-01', false],
+])('a child born %s at a neck brace lies with the trunk raised: %s', async (born, is) => {
+  const context = contextOf('neck-collar', {
+    sizes: ['one'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  await showStage(ScreenStage, testLogbook(context, 'midline'), { context, born });
+  expect(screen.queryAllByText(/raise the trunk/).length > 0).toBe(is);
 });
 
 test('ticked findings and a half-filled order are there again after another stage or a reload', async () => {
@@ -145,7 +236,7 @@ test('ticked findings and a half-filled order are there again after another stag
   first.leave();
   const second = await showStage(ScreenStage, log, { keepsDrafts: true });
   expect((screen.getByLabelText('About: Diabetes') as HTMLInputElement).value).toBe('type 2');
-  await second.user.click(screen.getByRole('button', { name: '1 found, the rest not' }));
+  await second.user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   await second.user.type(screen.getByLabelText('Diagnosis'), 'Meniscus');
   await second.user.type(screen.getByLabelText('Flexion'), '90');
   second.leave();

@@ -1,4 +1,5 @@
 import {
+  barsHeatOnBody,
   contactLimit,
   formingWindow,
   heatClock,
@@ -110,9 +111,7 @@ function Begin({ work, runs }: { work: WorkOf; runs: readonly HeatRun[] }) {
   const touches = run.heated === 'on-body' || run.stages.some(({ contact }) => contact);
   // numbness that Screen found is an answer already
   const { qualifying, blocking } = state.screening;
-  const numb = [...qualifying, ...blocking].some(
-    ({ finding }) => finding === 'neuropathy' || finding === 'new-weakness-or-numbness',
-  );
+  const numb = [...qualifying, ...blocking].some(({ finding }) => barsHeatOnBody.includes(finding));
   const felt = numb ? 'impaired' : feels;
   const barred = touches && felt !== 'felt';
   const begin = () => {

@@ -1,3 +1,4 @@
+import { may } from '@estribo/core/access';
 import { withholding } from '@estribo/core/findings';
 import { boundsOf, intentInForce, type CaseState } from '@estribo/core/logbook';
 import { addDays } from '@estribo/core/calendar';
@@ -5,6 +6,7 @@ import { planProblems, wearDaysFrom, wearKindFor, type GrowingPlan } from '@estr
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { NextVisit } from '../reviewing/next-visit';
 import { LetterSent } from './letter-sent';
 import { TeachBack } from './teach-back';
 import { ToldDays } from './told-days';
@@ -47,7 +49,7 @@ export const careOf = ({ programme: { care }, model }: CaseState): readonly stri
   care ?? ['pads-by-hand', ...(model.hinge ? ['hinges-dry-spray'] : [])];
 
 export default function WearStage() {
-  const { state, findings } = useWork();
+  const { state, findings, user } = useWork();
   const mayNow = useMay('wear');
   const [changing, setChanging] = useDraft(`${state.case}-plan-changing`, false);
   useFigureLayer({ marks: [], parts: asWorn(state.parts) });
@@ -116,6 +118,7 @@ export default function WearStage() {
       </Row>
       <LetterSent />
       <OtherLists />
+      {plan && may(user.role, 'visits.write') && <NextVisit stage="wear" />}
       <TeachBack mayWrite={mayWrite} isWithheld={withholding(findings, 'teach-back').length > 0} />
       <Rule />
       <ToldDays />

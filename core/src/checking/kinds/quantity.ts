@@ -17,9 +17,13 @@ export const quantity = checkKind(
       (least !== undefined || most !== undefined) && !((least ?? -Infinity) > (most ?? Infinity)),
   ),
   {
-    judge: ({ least = -Infinity, most = Infinity }, found) =>
+    judge: ({ unit, least = -Infinity, most = Infinity }, found, { refillBefore = -Infinity }) =>
       found?.value === undefined
         ? { state: 'open' }
-        : unlessOff(outside(found.value, least, most), 'outside-tolerance'),
+        : // a refill that was as slow before the brace went on is no new sign
+          unlessOff(
+            outside(found.value, least, unit === 's' ? Math.max(most, refillBefore) : most),
+            'outside-tolerance',
+          ),
   },
 );

@@ -8,7 +8,7 @@ export const danger: FindingRule = ({ state }) =>
   state.calls.map(({ about, why, of, day, whom, stage, made }) =>
     finding('danger', stage, {
       about: `${why} ${about}`,
-      level: whom === 'physician-now' ? 'emergency' : 'today',
+      level: whom === 'emergency' || whom === 'physician-now' ? 'emergency' : 'today',
       day,
       entries: [of],
       withholds: why === 'lost-in-move' ? ['donning', 'signature', 'plan', 'teach-back'] : stops(why),

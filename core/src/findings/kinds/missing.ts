@@ -1,6 +1,7 @@
 import { isSet, isChosenFirst, wantedOn, type MadeSetting } from '../../setting';
 import { isAnswered, isOpenMark } from '../../shaping';
 import { stands } from '../../record';
+import { circulationRegions, isDangerSign } from '../../screening';
 import { finding, type CaseFinding, type FindingRule, type Judging } from '../finding';
 import { holdsJoint } from './against-order';
 
@@ -12,6 +13,18 @@ import { holdsJoint } from './against-order';
 /** The limb was not looked at in full, or movement and sensation were not noted. */
 export const notLooked: FindingRule = ({ state: { screening, programme, limbs } }) => [
   ...(screening.status === 'open' ? [finding('not-looked', 'screen', { entries: [] })] : []),
+  // an earlier list asked for less: the rest is asked when the patient is here again
+  ...(screening.status !== 'open' && screening.notAsked.length > 0
+    ? [finding('signs-not-asked', 'screen', { left: screening.notAsked.length })]
+    : []),
+  ...screening.unable
+    .filter((answer) => isDangerSign(answer.finding))
+    .map((answer) =>
+      finding('sign-not-assessed', 'screen', { about: answer.finding, entries: [answer.entry] }),
+    ),
+  ...(circulationRegions.includes(programme.region) && !screening.circulation
+    ? [finding('circulation-not-noted', 'screen')]
+    : []),
   ...(programme.limbs && !limbs.before ? [finding('limbs-not-noted', 'screen', { about: 'before' })] : []),
   ...(programme.limbs && !limbs.after ? [finding('limbs-not-noted', 'check', { about: 'after' })] : []),
 ];

@@ -31,7 +31,7 @@ const fullLimbs = Object.fromEntries(
 export interface Otherwise {
   order?: Partial<Order>;
   leave?: readonly (
-    'look' | 'limbs' | 'measure' | 'size' | 'set' | 'shape' | 'strap' | 'check' | 'sign' | 'wear'
+    'look' | 'limbs' | 'measure' | 'size' | 'set' | 'shape' | 'strap' | 'check' | 'sign' | 'wear' | 'visit'
   )[];
   /** checks that are answered wrong */
   wrong?: readonly string[];
@@ -82,7 +82,8 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
         : { kind: 'growing', from: fittedOn, firstDay: 30, grow: 30, everyDays: 1, ceiling: 120 },
     );
     log.write('wear.taught', { who: 'patient', how: 'by-oneself' });
-    log.write('visit.planned', {
+    if (does('visit'))
+      log.write('visit.planned', {
       day: addDays(fittedOn, ['trunk', 'neck'].includes(programme.region) ? 3 : 14),
       purpose: 'review',
     });

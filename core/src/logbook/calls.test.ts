@@ -216,7 +216,7 @@ describe('movement and sensation, for trunk and neck', () => {
       status: 'blocked',
       blocking: [{ finding: 'limbs-worse', entry: after }],
     });
-    expect(state(log).calls).toMatchObject([{ whom: 'physician-now', of: after }]);
+    expect(state(log).calls).toMatchObject([{ whom: 'emergency', of: after }]);
     log.write('limbs.noted', { moment: 'after', limbs: whole });
     expect(state(log).screening.status).toBe('clear');
   });

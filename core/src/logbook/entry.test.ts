@@ -537,7 +537,9 @@ test('a limit names its ends as its joint has them, the one and the other', () =
 
 test('a finding is known from before only where it is there and may be', () => {
   const answer = (finding: string, present: boolean) => ({
-    answers: [{ finding, is: present ? 'present' : 'absent', known: { by: 'Dr Elva Nogueira', since: '2026-11-01' } }],
+    answers: [
+      { finding, is: present ? 'present' : 'absent', known: { by: 'Dr Elva Nogueira', since: '2026-11-01' } },
+    ],
   });
   expect(bodyFaults('screen.looked', 'screen', answer('diabetes', false))).not.toEqual([]);
   expect(bodyFaults('screen.looked', 'screen', answer('calf-swollen', true))).toEqual([]);

@@ -89,6 +89,8 @@ const stepKinds = {
     modes: modes().min(1).required(),
     /** modes in which it may be tested as well */
     mayAlso: modes(),
+    /** injuries with which it is not moved passively unless the order says so */
+    notWith: array().of(name()).max(10),
   }),
   /** the tape goes round at a distance along the limb from a mark */
   girth: object({
@@ -138,6 +140,10 @@ export type StanceStep = StepOf<'stance'>;
 export type PostureStep = StepOf<'posture'>;
 export type MarkStep = StepOf<'mark'>;
 export type MotionStep = StepOf<'motion'>;
+
+/** Whether an injury forbids moving the joint passively for a test; the order's own words go before it. */
+export const isNotMoved = (step: MotionStep | undefined, injuries: readonly { code: string }[]): boolean =>
+  step?.notWith?.some((code) => injuries.some((injury) => injury.code === code)) === true;
 export type GirthStep = Omit<StepOf<'girth'>, 'distance'> & { distance: Millimetres };
 export type LengthStep = StepOf<'distance' | 'curve' | 'height'>;
 export type WidthStep = StepOf<'width'>;

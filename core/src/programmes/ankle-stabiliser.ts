@@ -11,9 +11,8 @@ const seated = { stance: 'seated' } as const;
  */
 export const ankleStabiliser: Programme = {
   id: 'ankle-stabiliser',
-  version: 9,
-  // since this version it is safer to fit: open cases of before are moved to it
-  safetySince: 9,
+  version: 10,
+  safetySince: 10,
   region: 'ankle',
   joint: 'ankle',
   ordered: [],
@@ -101,6 +100,16 @@ export const ankleStabiliser: Programme = {
         { kind: 'look', id: 'lift-the-foot', part: 'tongue', posture: seated },
         { kind: 'look', id: 'stand-on-it', posture: { stance: 'standing' }, when: mayLoad },
         { kind: 'act', id: 'into-the-shoe', on: 'patient' },
+      ],
+    },
+    {
+      id: 'taking-off',
+      purpose: 'off',
+      people: ['patient'],
+      steps: [
+        { kind: 'act', id: 'out-of-the-shoe', on: 'patient', posture: seated },
+        { kind: 'act', id: 'open-both-straps', on: 'brace', posture: seated },
+        { kind: 'look', id: 'look-at-the-skin' },
       ],
     },
   ],

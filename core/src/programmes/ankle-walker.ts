@@ -34,9 +34,8 @@ const straps = [
  */
 export const ankleWalker: Programme = {
   id: 'ankle-walker',
-  version: 10,
-  // since this version it is safer to fit: open cases of before are moved to it
-  safetySince: 10,
+  version: 11,
+  safetySince: 11,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle', 'weight'],
@@ -61,7 +60,7 @@ export const ankleWalker: Programme = {
       ofStature: 0.108,
       optional: true,
     }),
-    motion('ankle-motion', 'ankle', 'sagittal', ['passive']),
+    motion('ankle-motion', 'ankle', 'sagittal', ['passive'], { optional: true, notWith: ['achilles'] }),
   ],
   axes: ['foot-length', 'girth-calf'],
   settings: [

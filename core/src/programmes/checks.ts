@@ -87,9 +87,12 @@ export const kneeAtStops: Check[] = (['extension', 'flexion'] as const).map((sto
   cures: [{ stage: 'set', thing: 'hinge-stops' }],
 }));
 
-/** What a correction presses: gently, asked after a walk. */
-export const gentlePressure = (thing: string): Check =>
-  seen('gentle-pressure-only', { from: 'mid-kneecap', face: 'medial' }, [{ stage: 'set', thing }], {
+/**
+ * What a correction presses: gently, asked after a walk.
+ * @param face the side that the pad lies on
+ */
+export const gentlePressure = (thing: string, face: 'medial' | 'lateral' = 'medial'): Check =>
+  seen('gentle-pressure-only', { from: 'mid-kneecap', face }, [{ stage: 'set', thing }], {
     moments: [{ is: 'after-walking' }],
   });
 

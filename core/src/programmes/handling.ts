@@ -20,11 +20,14 @@ export const rollBack = (id: string): SequenceStep => ({
   who: 'helper',
 });
 
-/** A list in which the patient is rolled: who is there, who leads, and what the order has to say first. */
+/**
+ * A list in which the patient is rolled: one at the head leads and does nothing else, two roll, the orthotist slides; and what the
+ * order has to say first.
+ */
 export const byLogRoll = {
   people: ['patient', 'orthotist', 'helper'],
-  leads: 'orthotist',
-  helpers: 1,
+  leads: 'helper',
+  helpers: 3,
   handling: 'roll',
   needs: ['posture', 'roll'],
 } satisfies Partial<Sequence>;
@@ -36,6 +39,29 @@ export const neckInLine = {
   helpers: 1,
   handling: 'in-line',
 } satisfies Partial<Sequence>;
+
+/** A neck brace is opened for the skin in line, by the same staff as puts it on. */
+export const openedInLine = (front: string, straps: readonly string[], helpers: number): Sequence => ({
+  id: 'opened-in-line',
+  purpose: 'off',
+  // one that does not protect comes off as its model says
+  when: { kind: 'ordered', what: 'protective', is: 'yes' },
+  ...neckInLine,
+  helpers,
+  steps: [
+    { kind: 'act', id: 'head-held-in-line', on: 'helper', posture: inLine, who: 'helper' },
+    {
+      kind: 'act',
+      id: 'open-the-straps',
+      on: 'brace',
+      over: { parts: [...straps], how: 'in-turn' },
+      posture: inLine,
+    },
+    { kind: 'act', id: 'front-lifted-off', on: 'brace', part: front, posture: inLine },
+    { kind: 'look', id: 'look-at-the-skin', posture: inLine },
+    { kind: 'act', id: 'closed-as-before', on: 'brace', part: front, posture: inLine },
+  ],
+});
 
 /** Up from lying by the roll: arm across, knee up, legs over the edge, nobody pulls at the arms. */
 export const upByRolling: SequenceStep = {

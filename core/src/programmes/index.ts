@@ -20,3 +20,9 @@ export { currentModel, currentProgramme, withIncrement } from './upcast';
 export { canonicalText, contentHash, pinOf, type Pin } from './pin';
 export { programmes } from './all';
 export { ownInjuries, withOwnInjuries } from './own-injuries';
+export {
+  familyDifferences,
+  isBeforeSafetyChange,
+  withDifferences,
+  type FamilyDifference,
+} from './own-safety';

@@ -1,5 +1,5 @@
 import { callPhysician, inStrap, seen } from './checks';
-import { neckInLine } from './handling';
+import { neckInLine, openedInLine } from './handling';
 import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, modelsOwn, neckFindings, stance } from './steps';
@@ -12,7 +12,8 @@ const inLine = { stance: 'in-line' } as const;
  */
 export const neckCollar: Programme = {
   id: 'neck-collar',
-  version: 7,
+  version: 8,
+  safetySince: 8,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'cervical-sprain'],
@@ -145,6 +146,7 @@ export const neckCollar: Programme = {
         { kind: 'look', id: 'pads-by-the-window', part: 'collar-front', posture: inLine },
       ],
     },
+    openedInLine('collar-front', ['collar-strap-right', 'collar-strap-left'], 1),
   ],
   checks: [
     {

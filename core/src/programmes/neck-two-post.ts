@@ -1,5 +1,5 @@
 import { callPhysician, inStrap, seen } from './checks';
-import { neckInLine } from './handling';
+import { neckInLine, openedInLine } from './handling';
 import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { neckFindings } from './steps';
@@ -10,7 +10,8 @@ import { neckFindings } from './steps';
  */
 export const neckTwoPost: Programme = {
   id: 'neck-two-post',
-  version: 9,
+  version: 10,
+  safetySince: 10,
   region: 'neck',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],
@@ -96,6 +97,8 @@ export const neckTwoPost: Programme = {
       id: 'putting-on',
       purpose: 'first-donning',
       ...neckInLine,
+      // one holds the head, another presses the mattress
+      helpers: 2,
       steps: [
         { kind: 'act', id: 'head-held-in-line', on: 'helper', posture: { stance: 'in-line' }, who: 'helper' },
         { kind: 'act', id: 'press-the-mattress', on: 'aid', posture: { stance: 'in-line' }, who: 'helper' },
@@ -152,6 +155,7 @@ export const neckTwoPost: Programme = {
         },
       ],
     },
+    openedInLine('front-panel', ['strap-right', 'strap-left'], 2),
   ],
   checks: [
     {

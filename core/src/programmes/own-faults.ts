@@ -18,11 +18,14 @@ const waitsFor: Record<string, { list: string; field: string }> = {
  * for each other.
  * @param base the family that it was copied from
  */
-export function ownFamilyFaults(own: Programme, base: Pick<Programme, 'measuring'>): EntryFault[] {
+export function ownFamilyFaults(own: Programme, base: Pick<Programme, 'measuring' | 'version'>): EntryFault[] {
   const measured = new Set(own.measuring.map(({ id }) => id));
   return [
     ...(own.title !== undefined && !isVisible(own.title)
       ? faultAt('title', 'has no sign that can be seen')
+      : []),
+    ...(own.baseVersion !== undefined && own.baseVersion > base.version
+      ? faultAt('baseVersion', `is a version that its family does not have: ${base.version} is the last`)
       : []),
     ...lists.flatMap((list) =>
       idFaults(

@@ -100,6 +100,8 @@ export const programmeSchema = object({
   title: string().strict().min(3).max(80),
   /** of a clinic's own programme: the family it was copied from, whose models it takes */
   base: string().strict().max(80),
+  /** of a clinic's own programme: the version of that family it was copied from, or looked at against last */
+  baseVersion: finite().integer().positive(),
   /** of a clinic's own programme: what its lists, steps and checks say */
   words: familyWords,
   /** which part of the body; the region says whether there are two sides of it */

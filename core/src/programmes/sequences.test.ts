@@ -35,11 +35,32 @@ test.each(each)('%s goes on and is looked at: it has a first list and checks', (
   expect(checks.length).toBeGreaterThanOrEqual(4);
 });
 
-// common practice, no source: what the model states of taking off is its own
-const offByTheModel = ['ankle-stabiliser', 'neck-collar', 'neck-two-post'];
-test('every family says how it comes off, or leaves it to the model', () => {
-  const without = programmes.filter(({ sequences }) => sequences.every(({ purpose }) => purpose !== 'off'));
-  expect(without.map(({ id }) => id).sort()).toEqual(offByTheModel);
+// common practice, no source: the skin under every brace is looked at on removal
+test.each(each)('%s says how it comes off, and the skin is looked at then', (_, { sequences }) => {
+  const off = sequences.filter(({ purpose }) => purpose === 'off');
+  expect(off.length).toBeGreaterThan(0);
+  for (const { id, steps } of off)
+    expect([id, steps.some((step) => step.id === 'look-at-the-skin')]).toEqual([id, true]);
+});
+
+// common practice, no source: one at the head who leads and does nothing else, two to roll, the orthotist slides
+test('a list that rolls has its staff; one that opens a neck holds the head first', () => {
+  const rolled = programmes.flatMap(({ sequences }) =>
+    sequences.filter(({ leads, handling }) => leads && handling === 'roll'),
+  );
+  expect(rolled).toHaveLength(4);
+  for (const { leads, helpers } of rolled) expect([leads, helpers]).toEqual(['helper', 3]);
+  const inLine = programmes.flatMap(({ id, sequences }) =>
+    sequences.flatMap(({ handling, helpers, steps }) =>
+      handling === 'in-line' ? [[id, helpers, steps[0]!.id]] : [],
+    ),
+  );
+  expect(inLine).toEqual([
+    ['neck-collar', 1, 'head-held-in-line'],
+    ['neck-collar', 1, 'head-held-in-line'],
+    ['neck-two-post', 2, 'head-held-in-line'],
+    ['neck-two-post', 2, 'head-held-in-line'],
+  ]);
 });
 
 test.each(each)(

@@ -23,15 +23,22 @@ const wrap: SequenceStep[] = [
  */
 export const shoulderSupport: Programme = {
   id: 'shoulder-support',
-  version: 8,
+  version: 9,
+  safetySince: 9,
   region: 'shoulder',
   joint: 'shoulder',
   ordered: [],
   injuries: ['shoulder-instability', 'shoulder-cuff', 'shoulder-stiffness', 'fracture-collar-bone'],
   findings: armFindings,
   measuring: [
-    motion('shoulder-abduction', 'shoulder', 'frontal', ['active'], { mayAlso: ['passive'] }),
-    motion('shoulder-rotation', 'shoulder', 'transverse', ['active'], { mayAlso: ['passive'] }),
+    motion('shoulder-abduction', 'shoulder', 'frontal', ['active'], {
+      optional: true,
+      mayAlso: ['passive'],
+    }),
+    motion('shoulder-rotation', 'shoulder', 'transverse', ['active'], {
+      optional: true,
+      mayAlso: ['passive'],
+    }),
     motion('shoulder-flexion', 'shoulder', 'sagittal', ['active'], {
       optional: true,
       modelsOwn: true,
@@ -149,6 +156,7 @@ export const shoulderSupport: Programme = {
         { kind: 'act', id: 'open-at-the-abdomen', on: 'brace' },
         { kind: 'act', id: 'arm-out', on: 'patient' },
         { kind: 'act', id: 'down-by-the-hem', on: 'brace' },
+        { kind: 'look', id: 'look-at-the-skin' },
       ],
     },
   ],

@@ -12,9 +12,8 @@ import { girth, length, mark, stance, trunkFindings } from './steps';
  */
 export const spineBelt: Programme = {
   id: 'spine-belt',
-  version: 9,
-  // since this version it is safer to fit: open cases of before are moved to it
-  safetySince: 9,
+  version: 10,
+  safetySince: 10,
   region: 'trunk',
   ordered: ['posture', 'roll', 'panels'],
   injuries: ['disc', 'other'],

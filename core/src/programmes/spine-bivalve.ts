@@ -27,7 +27,8 @@ const closed = (posture: Posture): SequenceStep[] =>
  */
 export const spineBivalve: Programme = {
   id: 'spine-bivalve',
-  version: 9,
+  version: 10,
+  safetySince: 10,
   region: 'trunk',
   ordered: ['posture', 'roll'],
   injuries: [

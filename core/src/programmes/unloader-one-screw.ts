@@ -25,7 +25,8 @@ import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, single
  */
 export const unloaderOneScrew: Programme = {
   id: 'unloader-one-screw',
-  version: 7,
+  version: 8,
+  safetySince: 8,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -128,7 +129,7 @@ export const unloaderOneScrew: Programme = {
       at: { ...shin(0.26), face: 'front' },
       cures: [inStrap('wrap-on')],
     },
-    gentlePressure('screw'),
+    gentlePressure('screw', 'lateral'),
     ...kneeAtStops,
     fibularNeckClear('straps-in-order'),
     toesFelt(toesOfKneeBrace),

@@ -25,7 +25,8 @@ import { correction, leftOutOrIn, legStrap, seatedAtNinety, settlingWalk, single
  */
 export const unloaderTwoScrews: Programme = {
   id: 'unloader-two-screws',
-  version: 8,
+  version: 9,
+  safetySince: 9,
   region: 'leg',
   joint: 'knee',
   hinge: 'behind-midline',
@@ -122,7 +123,7 @@ export const unloaderTwoScrews: Programme = {
     seen('cuff-on-the-crest', { ...shin(0.42), face: 'front' }, [
       { stage: 'shape', thing: 'mould-tibial-cuff' },
     ]),
-    gentlePressure('screws'),
+    gentlePressure('screws', 'lateral'),
     ...kneeAtStops,
     fibularNeckClear('strap-1'),
     toesFelt(toesOfKneeBrace),

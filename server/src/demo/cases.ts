@@ -7,7 +7,7 @@ import type { BodyOf, VisitPurpose } from '@estribo/core/logbook';
 import { instrumentOf } from '@estribo/core/measuring';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { notCarriedOut, type Pin, type Programme } from '@estribo/core/programmes';
-import { askedFindings, circulationRegions, type Finding } from '@estribo/core/screening';
+import { askedFindings, circulationRegions, isDangerSign, type Finding } from '@estribo/core/screening';
 import { decideBends, onBar, planBends, planRequest } from '@estribo/core/shaping';
 import type { DemoName } from './people';
 import type { CaseWriter } from './writer';
@@ -275,8 +275,14 @@ const asOrdered = (kit: Kit, from: ClinicDay) =>
     wearing: 'Day and night, also in bed',
   });
 
-const review = (kit: Kit, skin: 'clear' | 'fades-within-30-min', pain: number, hours: number) =>
-  kit.writer.write('review.found', 'review', { skin, pain, hours });
+/** A review that begins with the danger signs, none of them present. */
+async function review(kit: Kit, skin: 'clear' | 'fades-within-30-min', pain: number, hours: number) {
+  const asked = (await kit.writer.state()).screening.asked.filter(isDangerSign);
+  await kit.writer.write('screen.looked', 'review', {
+    answers: asked.map((finding) => ({ finding, is: 'absent' })),
+  });
+  await kit.writer.write('review.found', 'review', { skin, pain, hours });
+}
 
 const visit = (
   kit: Kit,

@@ -32,6 +32,7 @@ export const testToday = '2026-11-24';
 export function orderedLogbook(order: Partial<BodyOf<'order.given'>> = {}) {
   const log = testLogbook();
   log.looked();
+  log.write('circulation.noted', { left: { pulse: 'felt' }, right: { pulse: 'felt' } });
   log.order(order);
   return log;
 }

@@ -112,10 +112,12 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
   const context = contextOf('shoulder-support', one('girth-upper-arm', ['1', '2'], [200, 300, 400]));
   const log = testLogbook(context, 'left');
   const { user, written } = await showStage(MeasureStage, log, { context });
+  // asked only where order or injury allows it: it may be left out
+  expect(screen.queryByText(/at its limit stop: not tested beyond/)).toBeNull();
+  await user.click(screen.getByRole('button', { name: /^Abduction and adduction, left/ }));
   expect(screen.getByText(/at its limit stop: not tested beyond/)).toBeTruthy();
   await user.type(field('Abduction and adduction, active, left'), '100-0-30{Enter}');
   // passive may be tested as well, and is not asked for
-  expect(field('Rotation, arm at the side, active, left')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: /^Abduction and adduction, left/ }));
   await user.type(field('Abduction and adduction, passive, left'), '110-0-35{Enter}');
   expect(

@@ -5,6 +5,7 @@ import {
   footLength,
   inSight,
   instrumentOf,
+  isNotMoved,
   isReading,
   type AssessedReading,
   questionReading,
@@ -422,6 +423,9 @@ function Motion({ at, step, ...rest }: TakeProps & { step: MotionStep }) {
   };
   return (
     <>
+      {isBraced && mode === 'passive' && isNotMoved(step, state.order?.order.injuries ?? []) && (
+        <Notice tone="stop">{t('measuring.notMoved')}</Notice>
+      )}
       <Row $gap={28} $align="flex-start">
         <ReadingField
           primary

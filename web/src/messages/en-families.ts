@@ -90,7 +90,7 @@ export const enFamilies = {
   landmarkHow: {
     'mid-kneecap':
       'Kneecap between thumb and index finger, its middle marked on the skin. Leave the knee at this angle: the kneecap moves with it.',
-    c7: 'The most prominent spinous process at the neck’s foot; it stays put when the head turns.',
+    c7: 'Bend the head back gently: C6 glides away, C7 stays. Never with an injured, fused or unstable neck: count from below.',
     sacrum:
       'The flat of the sacrum below the lumbosacral joint. The bar’s lower edge will sit here every time.',
     waist:
@@ -228,6 +228,9 @@ export const enFamilies = {
     'ankle-motion': 'Ankle: dorsiflexion and plantarflexion',
   },
   stepWhyOf: {
+    'knee-sleeve': {
+      'knee-posture': 'Seated: the foot on a stool so that 30 degrees are held without muscle.',
+    },
     'spine-bivalve': {
       'girth-waist': 'Where the two halves are drawn in; the size must close here without pinching.',
       waist: 'The shell’s narrowest level lies on this mark.',

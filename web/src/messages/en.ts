@@ -834,12 +834,12 @@ export const en = {
     'foot-team': 'No weight on the foot. The foot team sees it within one working day: call today.',
   },
   pulseAt: { leg: 'Pulse at the foot', ankle: 'Pulse at the foot', shoulder: 'Pulse at the wrist' },
-  pulse: { felt: 'felt', weak: 'weak', absent: 'absent', unable: 'unable to assess' },
+  pulse: { felt: 'felt', weak: 'weak', absent: 'absent', unable: 'unable' },
   referralShort: {
-    emergency: 'emergency now',
-    'physician-now': 'physician now',
-    prescriber: 'prescriber today',
-    'foot-team': 'foot team, next working day',
+    emergency: 'Emergency now',
+    'physician-now': 'Physician now',
+    prescriber: 'Prescriber today',
+    'foot-team': 'Foot team, next working day',
   },
   circulation: {
     title: 'Pulse and refill, both sides',
@@ -858,8 +858,7 @@ export const en = {
   },
   screening: {
     question: 'May this be fitted today?',
-    how: 'Bare skin, both sides in sight. Ask and look for each; mark what is present or cannot be assessed.',
-    endsToday: 'Danger signs',
+    how: 'Bare skin, both sides in sight. Ask and look for each; touch what is present, ? where you are unable to assess it.',
     qualifies: 'Precautions',
     note: 'About: {{finding}}',
     noneOf_one: 'None present: {{count}} asked',
@@ -873,7 +872,8 @@ export const en = {
     countUnable_one: '{{count}} not assessed',
     countUnable_other: '{{count}} not assessed',
     dangerTitle: 'Danger signs today',
-    dangerHow: 'Asked at every visit, before anything is adjusted.',
+    dangerHow:
+      'Asked at every visit, before anything is adjusted. Touch what is present, ? where you are unable to assess it.',
     dangerAsked: 'Danger signs asked {{day}}: none present.',
     notAsked_one: '{{count}} sign was not asked at the last look. Ask it at this visit.',
     notAsked_other: '{{count}} signs were not asked at the last look. Ask them at this visit.',
@@ -1210,6 +1210,7 @@ export const en = {
     readingLabelSide: '{{what}} {{side}}, {{ordinal}} reading',
     readingOnce: '{{what}}',
     readingOnceSide: '{{what}}, {{side}}',
+    notMoved: 'With this injury the joint is not moved passively unless the order says so: leave it out.',
     motionLabel: '{{what}}, {{mode}}',
     outOfSight: 'first reading, out of sight',
     firstHidden: 'The first reading goes out of sight until the second is in.',
@@ -2485,7 +2486,8 @@ export const en = {
     pause: 'Pause',
     resume: 'Go on',
     wentWrong: 'It went wrong',
-    readCool: 'Read at {{celsius}} °C: it may touch. Feel it with the back of your hand first.',
+    readCool:
+      'Read at {{celsius}} °C, under the burn limit. The limit is no permission: feel it with the back of your hand first.',
     coolsTo: 'until it is down to {{limit}} °C; then felt first',
     formsFor: 'it may touch and still forms; felt first',
     windowEmpty:

@@ -92,7 +92,7 @@ export const esFamilies: SameShape<typeof enFamilies> = {
   landmarkHow: {
     'mid-kneecap':
       'La rótula entre pulgar e índice, su centro marcado en la piel. No mueva la rodilla de este ángulo: la rótula se mueve con ella.',
-    c7: 'La apófisis espinosa más prominente al pie del cuello; no se mueve al girar la cabeza.',
+    c7: 'Extienda la cabeza con suavidad: C6 se aleja, C7 queda. Nunca con el cuello lesionado, fusionado o inestable: cuente desde abajo.',
     sacrum:
       'La parte plana del sacro bajo la unión lumbosacra. El borde inferior de la barra se apoyará siempre aquí.',
     waist: 'El nivel más estrecho entre costillas y crestas ilíacas, o justo sobre las crestas si no lo hay.',
@@ -229,6 +229,9 @@ export const esFamilies: SameShape<typeof enFamilies> = {
     'ankle-motion': 'Tobillo: flexión dorsal y plantar',
   },
   stepWhyOf: {
+    'knee-sleeve': {
+      'knee-posture': 'Sentado: el pie sobre un taburete, así los 30 grados se mantienen sin músculo.',
+    },
     'spine-bivalve': {
       'girth-waist': 'Donde se cierran las dos valvas; aquí debe cerrar sin pellizcar.',
       waist: 'El nivel más estrecho de la valva va sobre esta marca.',

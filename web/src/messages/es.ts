@@ -843,10 +843,10 @@ export const es: SameShape<typeof en> = {
   pulseAt: { leg: 'Pulso en el pie', ankle: 'Pulso en el pie', shoulder: 'Pulso en la muñeca' },
   pulse: { felt: 'palpable', weak: 'débil', absent: 'ausente', unable: 'no valorable' },
   referralShort: {
-    emergency: 'emergencia ahora',
-    'physician-now': 'médico ahora',
-    prescriber: 'prescriptor hoy',
-    'foot-team': 'equipo del pie, próximo día laborable',
+    emergency: 'Emergencia ahora',
+    'physician-now': 'Médico ahora',
+    prescriber: 'Prescriptor hoy',
+    'foot-team': 'Equipo del pie, próximo día laborable',
   },
   circulation: {
     title: 'Pulso y relleno capilar, ambos lados',
@@ -866,8 +866,7 @@ export const es: SameShape<typeof en> = {
   },
   screening: {
     question: '¿Se puede probar hoy?',
-    how: 'Piel desnuda, ambos lados a la vista. Pregunte y mire cada uno; marque lo presente o lo que no se pueda valorar.',
-    endsToday: 'Signos de peligro',
+    how: 'Piel desnuda, ambos lados a la vista. Pregunte y mire cada uno; toque lo presente, ? si no lo puede valorar.',
     qualifies: 'Precauciones',
     note: 'Sobre: {{finding}}',
     noneOf_one: 'Ninguno presente: {{count}} preguntado',
@@ -881,7 +880,8 @@ export const es: SameShape<typeof en> = {
     countUnable_one: '{{count}} sin valorar',
     countUnable_other: '{{count}} sin valorar',
     dangerTitle: 'Signos de peligro hoy',
-    dangerHow: 'Se preguntan en cada visita, antes de ajustar nada.',
+    dangerHow:
+      'Se preguntan en cada visita, antes de ajustar nada. Toque lo presente, ? si no lo puede valorar.',
     dangerAsked: 'Signos de peligro preguntados el {{day}}: ninguno presente.',
     notAsked_one: '{{count}} signo no se preguntó la última vez. Pregúntelo en esta visita.',
     notAsked_other: '{{count}} signos no se preguntaron la última vez. Pregúntelos en esta visita.',
@@ -1220,6 +1220,8 @@ export const es: SameShape<typeof en> = {
     readingLabelSide: '{{what}} {{side}}, lectura: {{ordinal}}',
     readingOnce: '{{what}}',
     readingOnceSide: '{{what}}, {{side}}',
+    notMoved:
+      'Con esta lesión la articulación no se mueve de forma pasiva si la prescripción no lo dice: omítalo.',
     motionLabel: '{{what}}, {{mode}}',
     outOfSight: 'primera lectura, oculta',
     firstHidden: 'La primera lectura se oculta hasta que esté la segunda.',
@@ -2529,7 +2531,8 @@ export const es: SameShape<typeof en> = {
     pause: 'Pausa',
     resume: 'Seguir',
     wentWrong: 'Salió mal',
-    readCool: 'Leído a {{celsius}} °C: puede tocar. Siéntalo antes con el dorso de la mano.',
+    readCool:
+      'Leído a {{celsius}} °C, bajo el límite de quemadura. El límite no es un permiso: tóquelo antes con el dorso de la mano.',
     coolsTo: 'hasta que baje a {{limit}} °C; luego se siente antes',
     formsFor: 'puede tocar y aún se forma; se siente antes',
     windowEmpty:

@@ -70,7 +70,7 @@ const stated: Record<string, (programme: Programme) => boolean> = {
     listOf(k2)
       .steps.filter(({ kind }) => kind === 'strap')
       .every(({ id }) => /click/.test(step(k2, id))),
-  'K2 strap surplus': (k2) => /Fold or cut/.test(step(k2, 'closure-tabs')),
+  'K2 strap surplus': (k2) => /Fold .*cut only when the swelling has gone/.test(step(k2, 'closure-tabs')),
   'K2 strap closure tab ends': (k2) => /closure tab ends at the front/.test(step(k2, 'closure-tabs')),
   'K3 strap worn over': (k3) => /On the skin, nothing beneath/.test(step(k3, 'open-all')),
   'K3 strap knee angle while donning': (k3) =>
@@ -190,7 +190,8 @@ const stated: Record<string, (programme: Programme) => boolean> = {
     return air?.kind === 'fill' && air.everyDays === 2;
   },
   'A2 wear other foot': (a2) => /flat, ordinary shoe/.test(check(a2, 'soles-level')),
-  'A2 wear gait': (a2) => /Heel to toe/.test(checkWords(a2, 'soles-level').fix),
+  // only of a leg that bears weight: a line of wearing, never a check's cure
+  'A2 wear gait': (a2) => /walk heel to toe/.test(wearLine(a2, 'heel-to-toe')),
   'A2 check toes': (a2) => /warm, moving, felt/.test(check(a2, 'toes-warm-moving-felt')),
 };
 
@@ -301,7 +302,7 @@ const setStated: Record<string, (programme: Programme) => boolean> = {
     inOrder(s4, ['sit-as-ordered', 'set-the-sternal-pad']) &&
     /In the ordered posture/.test(step(s4, 'sit-as-ordered')),
   'C2 set dial in line with': (c2) => /sternal notch/.test(sets(c2, 'chin-dial')),
-  'C2 set dial until': (c2) => /until the pad touches, neck neutral/.test(sets(c2, 'chin-dial')),
+  'C2 set dial until': (c2) => /until the pad touches, neck in the ordered position/.test(sets(c2, 'chin-dial')),
   'K4 strap order of straps': (k4) =>
     inOrder(k4, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']),
   'K6 strap order of straps': (k6) =>

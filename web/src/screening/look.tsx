@@ -1,5 +1,11 @@
 import { may } from '@estribo/core/access';
-import { findingRule, referrals, type Finding, type KnownFinding } from '@estribo/core/screening';
+import {
+  findingRule,
+  referrals,
+  type Finding,
+  type KnownFinding,
+  type Referral,
+} from '@estribo/core/screening';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
@@ -10,7 +16,7 @@ import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Tick } from '../parts/tick';
 import { useSaving } from '../parts/use-saving';
-import { SignMarks, type Marks } from './sign-marks';
+import { Level, SignMarks, type Marks } from './sign-marks';
 
 /** A look as it is marked, before it is recorded. */
 interface Looking {
@@ -97,9 +103,9 @@ export function Look({
   ].join(', ');
   return (
     <Stack $gap={12}>
-      {groupsOf(asked).map(({ label, findings }) => (
-        <Stack key={label} $gap={6}>
-          <h2>{label}</h2>
+      {groupsOf(asked).map(({ label, refer, findings }) => (
+        <Stack key={label} $gap={4}>
+          <Level $refer={refer}>{label}</Level>
           <SignMarks
             label={label}
             findings={findings}
@@ -173,15 +179,19 @@ export function Look({
 }
 
 /** Danger signs by how soon somebody is called, the soonest first; then what qualifies the fitting. */
-function groupsOf(asked: readonly Finding[]): { label: string; findings: Finding[] }[] {
+function groupsOf(
+  asked: readonly Finding[],
+): { label: string; refer: Referral | undefined; findings: Finding[] }[] {
   const blocks = asked.filter((finding) => findingRule(finding).severity === 'blocks');
   return [
     ...referrals.map((refer) => ({
-      label: `${t('screening.endsToday')}: ${named('referralShort', refer)}`,
+      label: named('referralShort', refer),
+      refer,
       findings: blocks.filter((finding) => findingRule(finding).refer === refer),
     })),
     {
       label: t('screening.qualifies'),
+      refer: undefined,
       findings: asked.filter((finding) => findingRule(finding).severity === 'qualifies'),
     },
   ].filter(({ findings }) => findings.length > 0);

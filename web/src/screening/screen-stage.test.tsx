@@ -196,7 +196,8 @@ describe('pulse and refill, for a limb', () => {
 
   test('one side said needs the other; weak on the braced side calls the prescriber', async () => {
     const { user, written } = await showStage(ScreenStage, looked());
-    const side = (name: string) => within(screen.getByRole('radiogroup', { name: `Pulse at the foot, ${name}` }));
+    const side = (name: string) =>
+      within(screen.getByRole('radiogroup', { name: `Pulse at the foot, ${name}` }));
     await user.click(side('right').getByRole('radio', { name: 'weak' }));
     await user.click(screen.getByRole('button', { name: 'Record pulse and refill' }));
     expect(screen.getByText('Choose for both sides first.')).toBeTruthy();

@@ -1,13 +1,28 @@
-import { findingRule, type AnswerToFinding, type Finding } from '@estribo/core/screening';
+import { findingRule, type AnswerToFinding, type Finding, type Referral } from '@estribo/core/screening';
 import { ToggleButton, Toolbar } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../look/tokens';
 import { named, t } from '../messages';
 
+/** How soon somebody is called, told by word, form and colour. */
+export const Level = styled.h3<{ $refer: Referral | undefined }>`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  &::before {
+    content: ${({ $refer }) =>
+      $refer === undefined
+        ? "'○'"
+        : { emergency: "'▲'", 'physician-now': "'△'", prescriber: "'◆'", 'foot-team': "'◇'" }[$refer]};
+    color: ${({ $refer }) =>
+      color($refer === 'emergency' || $refer === 'physician-now' ? 'madder' : 'ochre')};
+  }
+`;
+
 /** One stop of the tab key: inside it the arrows go from mark to mark. */
 const Grid = styled(Toolbar)`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
   gap: 6px;
 `;
 
@@ -21,16 +36,16 @@ const Mark = styled(ToggleButton)<{ $blocks: boolean }>`
   min-width: 0;
   min-height: 44px;
   text-align: left;
-  padding: 6px 12px;
+  padding: 4px 10px;
   display: flex;
-  gap: 10px;
+  gap: 8px;
   align-items: center;
   border: 1px solid ${color('line')};
   border-radius: 4px 0 0 4px;
   background: ${color('sheet')};
   cursor: pointer;
-  font-size: ${size.text};
-  line-height: 1.25;
+  font-size: 14px;
+  line-height: 1.2;
   &::before {
     content: '';
     flex: none;
@@ -60,16 +75,15 @@ const Unable = styled(ToggleButton)`
   flex: none;
   min-width: 44px;
   min-height: 44px;
-  padding: 6px 8px;
+  padding: 0;
   border: 1px solid ${color('line')};
   border-left: 0;
   border-radius: 0 4px 4px 0;
   background: ${color('sheet')};
   color: ${color('soft')};
   cursor: pointer;
-  font-size: ${size.small};
-  line-height: 1.1;
-  width: 74px;
+  font-size: ${size.lead};
+  width: 44px;
   &[data-selected] {
     border: 2px dashed ${color('ochre')};
     background: ${color('ochreWash')};
@@ -116,7 +130,7 @@ export function SignMarks({
             isSelected={marks[finding] === 'unable'}
             onChange={(is) => set(finding, is ? 'unable' : undefined)}
           >
-            {t('screening.unable')}
+            ?
           </Unable>
         </Line>
       ))}

@@ -2,7 +2,7 @@ import { limitedMotion } from '@estribo/core/programmes';
 import type { Side } from '@estribo/core/anatomy';
 import { isFixed, isFree, type MotionWindow } from '@estribo/core/order';
 import { exampleMotion, motionInWindow } from '@estribo/core/reviewing';
-import { looksReversed, parseNeutralZero, formatNeutralZero } from '@estribo/core/measuring';
+import { isNotMoved, looksReversed, parseNeutralZero, formatNeutralZero } from '@estribo/core/measuring';
 import type { MotionStep } from '@estribo/core/measuring';
 import { useState } from 'react';
 import { useWork } from '../case/case-context';
@@ -84,8 +84,16 @@ export function MotionEntry({
     });
   };
 
+  const tested =
+    step ??
+    state.measuring.steps.find(
+      (one): one is MotionStep => one.kind === 'motion' && one.joint === state.programme.joint,
+    );
   return (
     <Stack $gap={10}>
+      {at === state.side && mode === 'passive' && isNotMoved(tested, state.order?.order.injuries ?? []) && (
+        <Notice tone="stop">{t('measuring.notMoved')}</Notice>
+      )}
       <Row $align="flex-end">
         <ReadingField
           small

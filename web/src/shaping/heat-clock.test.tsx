@@ -99,7 +99,7 @@ test('without readings and without the material’s own time nothing hot comes o
   expect(written[0]!.body).toMatchObject({ what: 'read', celsius: 61 });
   expect(on().disabled).toBe(true);
   await user.type(screen.getByLabelText('Thermometer, reading 2'), '41{Enter}');
-  expect(screen.getByText(/Read at 41 °C: it may touch/)).toBeTruthy();
+  expect(screen.getByText(/Read at 41 °C, under the burn limit/)).toBeTruthy();
   expect(on().disabled).toBe(false);
 });
 

@@ -21,7 +21,7 @@ export const ankleWalker: FamilyWords = {
     },
     'strokes-of-air': {
       name: 'Strokes of air',
-      how: 'After the straps, until it is snug all round; sooner again if very active.',
+      how: 'After the straps, until it is snug all round; sooner again if very active. Air out before flying.',
       unit: 'strokes',
     },
   },
@@ -103,9 +103,9 @@ export const ankleWalker: FamilyWords = {
       fix: 'A loose pad beneath, then the straps from the toes up.',
     },
     'soles-level': {
-      name: 'Other foot raised as high',
-      how: 'A flat, ordinary shoe on it; a lift only if worked out and tried.',
-      fix: 'A flat shoe with a higher sole; no walking in one stocking. Heel to toe at each step.',
+      name: 'Other foot raised as high, within 10 mm',
+      how: 'A flat, ordinary shoe on it; it also passes when a worked-out lift was tried.',
+      fix: 'A flat shoe with a higher sole; no walking in one stocking.',
     },
     'toes-warm-moving-felt': toes,
     'capillary-refill': refill,

@@ -42,7 +42,7 @@ export const kneePostop: FamilyWords = {
     },
     'shorten-straps': {
       name: 'Shorten what is too long',
-      how: 'Folded and fixed, or cut; the closure tab ends at the front.',
+      how: 'Folded and fixed; cut only when the swelling has gone. The closure tab ends at the front.',
       caution: 'What is cut cannot be put back.',
       first: 'it went on once, every buckle closed at its length.',
     },
@@ -81,8 +81,8 @@ export const kneePostop: FamilyWords = {
       caution: 'Snug, not over-tight at the thigh; the same pull as the others.',
     },
     'closure-tabs': {
-      name: 'Fold or cut what is too long',
-      hold: 'Fold to length and close once before cutting; the closure tab ends at the front.',
+      name: 'Fold what is too long',
+      hold: 'Fold to length and fix it; cut only when the swelling has gone. The closure tab ends at the front.',
       caution: 'What is cut cannot be put back.',
     },
     'locked-still': { name: 'Look at the lock', hold: 'Locked as ordered, the upright does not turn.' },

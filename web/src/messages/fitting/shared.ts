@@ -1,7 +1,7 @@
 /* What several families say in the same words. */
 export const skin = {
   name: 'Look at the skin',
-  hold: 'Red that is still there after a quarter of an hour: call before it goes on again.',
+  hold: 'Press what is red for 3 seconds: it turns pale. On dark skin compare warmth, firmness, pain and colour. Still red after 30 minutes, purple, maroon, or not turning pale: keep pressure off that place and call today. A protective brace stays as ordered.',
 };
 
 export const fibularNeck = {

@@ -1,5 +1,5 @@
 import type { FamilyWords } from '@estribo/core/programmes';
-import { refill } from './shared';
+import { refill, skin } from './shared';
 
 export const shoulderSupport: FamilyWords = {
   parts: {
@@ -41,6 +41,7 @@ export const shoulderSupport: FamilyWords = {
     'open-at-the-abdomen': { name: 'Open at the abdomen', hold: '' },
     'arm-out': { name: 'Arm out', hold: 'The other hand holds the elbow.' },
     'down-by-the-hem': { name: 'Down by the hem', hold: '' },
+    'look-at-the-skin': skin,
   },
   checks: {
     'pad-level': {

@@ -6,14 +6,13 @@ import { panelWork, refill, skin, toes } from './shared';
  */
 
 const inLine =
-  'Keep in line, by the facility’s handling policy. A loss of movement or feeling: back to the supported position, then call.';
+  'Keep in line, by the facility’s handling policy. A loss of movement or feeling: supine and in line; call now.';
 const policy = 'By the facility’s handling policy. Stop at any new pain, weakness or numbness.';
-const loss =
-  'A loss of movement or feeling on the way: keep in line, back to the supported position, then call.';
+const loss = 'A loss of movement or feeling on the way: complete the roll back to supine, in line; call now.';
 const roll = (id: string): NonNullable<FamilyWords['steps']> => ({
   [`${id}-knee-up-arm-across`]: {
-    name: 'Far knee up, arm across',
-    hold: 'The sheet beneath is the sling; the one who leads holds head and shoulders and counts.',
+    name: 'Arm across; far knee up only if stable',
+    hold: 'One at the head leads, counts and does nothing else; two roll, one slides. Far knee up only with a stable spine and sound hip and pelvis; unstable: legs straight, a pillow between, one more at the legs.',
     caution: policy,
   },
   [`${id}-roll`]: { name: 'Log-roll', hold: 'Head, shoulders and hips turn as one.', caution: loss },
@@ -370,7 +369,7 @@ export const spineBivalve: FamilyWords = {
     'level-now': { name: 'Level over the crests', hold: 'Read on both sides, seated.' },
     'one-side-stays-closed': {
       name: 'One side stays closed',
-      hold: 'Its three straps are closed before it goes on.',
+      hold: 'Its three straps are closed before it goes on. First time seated: sit, wait, ask about dizziness; lie down again if faint.',
     },
     'round-from-behind': {
       name: 'Round from behind',
@@ -456,10 +455,21 @@ const headHeld = {
   hold: 'One helper does nothing else, from now until it is closed; that one leads.',
   caution: policy,
 };
+const openedName = 'Opened for the skin, in line';
+const opened = {
+  'open-the-straps': { name: 'Open the straps', hold: 'Head held; the rear half stays.', caution: inLine },
+  'front-lifted-off': { name: 'Front half off', hold: 'Straight up, the head not lifted.', caution: inLine },
+  'look-at-the-skin': skin,
+  'closed-as-before': {
+    name: 'Close it as before',
+    hold: 'Front half, then both straps; the checks of the neck once more.',
+    caution: inLine,
+  },
+};
 const neutral = {
-  name: 'Neck neutral',
-  how: 'degrees from neutral, seen from the side; chin up counts as more',
-  fix: 'In line: opened and set again until it is neutral; a collar that cannot is another size.',
+  name: 'Neck in the ordered position',
+  how: 'degrees from it, seen from the side, chin up counts as more; neutral where nothing is ordered and it goes there without force; a fixed kyphosis: the former position, padded behind',
+  fix: 'In line, without force: open, set again. More than 5 degrees off: not fitted; another size, or ask the prescriber.',
   minus: '{{amount}} bent forward',
 };
 const endsAlike = {
@@ -484,7 +494,7 @@ export const neckCollar: FamilyWords = {
   settings: {
     'neck-neutral': {
       name: 'Neck in the collar',
-      how: 'Its height is its size: it gives a neutral neck, straps ending equally far.',
+      how: 'Its height is its size: it gives the ordered position, neutral where nothing is ordered; straps ending equally far.',
       caution: inLine,
     },
   },
@@ -494,9 +504,10 @@ export const neckCollar: FamilyWords = {
     'collar-strap-right': 'Right strap',
     'collar-strap-left': 'Left strap',
   },
-  lists: { 'putting-on': 'Put on, in line' },
+  lists: { 'putting-on': 'Put on, in line', 'opened-in-line': openedName },
   steps: {
     'head-held-in-line': headHeld,
+    ...opened,
     'print-upright': {
       name: 'Right way up',
       hold: 'Print upright, the openings’ peaks down, soft tabs below the window.',
@@ -519,8 +530,8 @@ export const neckCollar: FamilyWords = {
       look: 'The chin stays in the middle.',
     },
     'neutral-now': {
-      name: 'Neck neutral',
-      hold: 'Seen from the side: eyes straight up, neither bent nor stretched.',
+      name: 'Neck in the ordered position',
+      hold: 'Seen from the side. Neutral where nothing is ordered and it goes there without force; a fixed kyphosis: the former position, padded behind.',
     },
     'pads-by-the-window': {
       name: 'Pads',
@@ -557,13 +568,13 @@ export const neckCollar: FamilyWords = {
 };
 
 export const neckTwoPost: FamilyWords = {
-  lists: { 'putting-on': 'Put on' },
+  lists: { 'putting-on': 'Put on', 'opened-in-line': openedName },
   settings: {
     'chin-dial': {
       name: 'Dial',
-      how: 'In line with the sternal notch; up until the pad touches, neck neutral, chin level with the liner.',
+      how: 'In line with the sternal notch; up until the pad touches, neck in the ordered position, chin level with the liner.',
       caution: inLine,
-      observed: { 'pad-touches': 'the pad touches and the neck is neutral' },
+      observed: { 'pad-touches': 'the pad touches and the neck is in the ordered position' },
     },
     'front-panel-height': { name: 'Front panel', how: 'Level with the ribs, by its lever.' },
   },
@@ -587,7 +598,10 @@ export const neckTwoPost: FamilyWords = {
     },
   },
   checks: {
-    'neck-is-neutral': { ...neutral, fix: 'In line: the dial up or down until it is neutral.' },
+    'neck-is-neutral': {
+      ...neutral,
+      fix: 'In line, without force: the dial up or down. More than 5 degrees off: not fitted; ask the prescriber.',
+    },
     'chin-level-with-liner': {
       name: 'Chin level with the liner',
       how: 'Seen from the side.',
@@ -609,9 +623,10 @@ export const neckTwoPost: FamilyWords = {
   },
   steps: {
     'head-held-in-line': headHeld,
+    ...opened,
     'press-the-mattress': {
       name: 'Mattress pressed down',
-      hold: 'By the helper, at the shoulder.',
+      hold: 'By a second helper, at the shoulder; the one at the head does nothing else.',
       caution: inLine,
     },
     'slide-the-rear-panel': {
@@ -623,7 +638,7 @@ export const neckTwoPost: FamilyWords = {
     'collar-on': { name: 'Collar', hold: 'Laid on without lifting the head.' },
     'set-the-dial': {
       name: 'Dial up',
-      hold: 'Until it touches: neck neutral, chin level with the liner.',
+      hold: 'Until it touches: neck in the ordered position, chin level with the liner.',
       caution: inLine,
     },
     'tuck-under-each-ear': {
@@ -660,7 +675,7 @@ export const ankleStabiliser: FamilyWords = {
     'strap-eight': 'Lower strap',
     tongue: 'Tongue',
   },
-  lists: { 'putting-on': 'Put on' },
+  lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   steps: {
     'open-both-straps': { name: 'Open both straps fully', hold: '' },
     'tongue-forward': { name: 'Tongue forward', hold: '' },
@@ -676,6 +691,8 @@ export const ankleStabiliser: FamilyWords = {
     'lift-the-foot': { name: 'Lift the foot', hold: 'The tongue must not cut in: else it is bent back.' },
     'stand-on-it': { name: 'Stand', hold: 'No creases; weight as it may be borne.' },
     'into-the-shoe': { name: 'Into the shoe', hold: 'Laces open, heel down first.' },
+    'out-of-the-shoe': { name: 'Out of the shoe', hold: 'Laces open.' },
+    'look-at-the-skin': skin,
   },
   checks: {
     'outer-before-inner-behind': {

@@ -21,7 +21,7 @@ export const ankleWalker: FamilyWords = {
     },
     'strokes-of-air': {
       name: 'Bombeos de aire',
-      how: 'Después de las cinchas, hasta que ajuste todo alrededor; antes de nuevo si es muy activo.',
+      how: 'Después de las cinchas, hasta que ajuste todo alrededor; antes de nuevo si es muy activo. Fuera el aire antes de volar.',
       unit: 'bombeos',
     },
   },
@@ -106,9 +106,9 @@ export const ankleWalker: FamilyWords = {
       fix: 'Una almohadilla suelta debajo, y las cinchas desde los dedos.',
     },
     'soles-level': {
-      name: 'El otro pie a la misma altura',
-      how: 'Un zapato plano y corriente; un alza solo calculada y probada.',
-      fix: 'Un zapato plano de suela más alta; no caminar con un solo calcetín. En cada paso, del talón a los dedos.',
+      name: 'El otro pie a la misma altura, con 10 mm de margen',
+      how: 'Un zapato plano y corriente; también vale si se probó un alza calculada.',
+      fix: 'Un zapato plano de suela más alta; no caminar con un solo calcetín.',
     },
     'toes-warm-moving-felt': toes,
     'capillary-refill': refill,

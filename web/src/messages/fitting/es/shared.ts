@@ -1,7 +1,7 @@
 /* Lo que varias familias dicen con las mismas palabras. */
 export const skin = {
   name: 'Mirar la piel',
-  hold: 'Si sigue roja tras un cuarto de hora: llamar antes de volver a ponerla.',
+  hold: 'Presione lo rojo 3 segundos: palidece. En piel oscura compare temperatura, firmeza, dolor y color. Si sigue rojo a los 30 minutos, es morado o no palidece: quite la presión de ese sitio y llame hoy. Una ortesis protectora sigue como se prescribió.',
 };
 
 export const fibularNeck = {

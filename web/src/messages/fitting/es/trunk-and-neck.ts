@@ -2,15 +2,15 @@ import type { FamilyWords } from '@estribo/core/programmes';
 import { cutOnce, panelWork, refill, skin, toes } from './shared';
 
 const inLine =
-  'Mantener en línea, según la norma de manejo del centro. Si se pierde movimiento o sensibilidad: volver a la posición apoyada y llamar.';
+  'Mantener en línea, según la norma de manejo del centro. Si se pierde movimiento o sensibilidad: boca arriba y en línea; llamar ya.';
 const policy =
   'Según la norma de manejo del centro. Parar ante cualquier dolor, debilidad o adormecimiento nuevo.';
 const loss =
-  'Si se pierde movimiento o sensibilidad por el camino: mantener en línea, volver a la posición apoyada y llamar.';
+  'Si se pierde movimiento o sensibilidad por el camino: completar el giro hasta boca arriba, en línea; llamar ya.';
 const roll = (id: string): NonNullable<FamilyWords['steps']> => ({
   [`${id}-knee-up-arm-across`]: {
-    name: 'Rodilla lejana arriba, brazo cruzado',
-    hold: 'La sábana de debajo hace de cabestrillo; quien dirige sujeta cabeza y hombros y cuenta.',
+    name: 'Brazo cruzado; rodilla lejana arriba solo si es estable',
+    hold: 'Una persona a la cabeza dirige, cuenta y no hace otra cosa; dos giran, una desliza. Rodilla lejana arriba solo con columna estable y cadera y pelvis sanas; inestable: piernas rectas, almohada entre ellas, una persona más en las piernas.',
     caution: policy,
   },
   [`${id}-roll`]: {
@@ -508,7 +508,7 @@ export const spineBivalve: FamilyWords = {
     'level-now': { name: 'Nivel sobre las crestas', hold: 'Leído a ambos lados, sentado.' },
     'one-side-stays-closed': {
       name: 'Un lado queda cerrado',
-      hold: 'Sus tres cinchas se cierran antes de ponerla.',
+      hold: 'Sus tres cinchas se cierran antes de ponerla. La primera vez sentado: sentarse, esperar, preguntar por mareo; tumbar de nuevo si se marea.',
     },
     'round-from-behind': {
       name: 'Rodear desde atrás',
@@ -588,10 +588,29 @@ const headHeld = {
   hold: 'Un ayudante no hace otra cosa, desde ahora hasta que esté cerrada; ese dirige.',
   caution: policy,
 };
+const openedName = 'Abierta para ver la piel, en línea';
+const opened = {
+  'open-the-straps': {
+    name: 'Abrir las cinchas',
+    hold: 'Cabeza sujeta; la mitad trasera se queda.',
+    caution: inLine,
+  },
+  'front-lifted-off': {
+    name: 'Quitar la mitad delantera',
+    hold: 'Recta hacia arriba, sin levantar la cabeza.',
+    caution: inLine,
+  },
+  'look-at-the-skin': skin,
+  'closed-as-before': {
+    name: 'Cerrar como antes',
+    hold: 'Mitad delantera, luego ambas cinchas; otra vez las comprobaciones del cuello.',
+    caution: inLine,
+  },
+};
 const neutral = {
-  name: 'Cuello neutro',
-  how: 'grados desde neutro, visto de lado; barbilla arriba cuenta como más',
-  fix: 'En línea: abra y ajuste de nuevo hasta que quede neutro; si no puede, es otra talla.',
+  name: 'Cuello en la posición prescrita',
+  how: 'grados desde ella, visto de lado, mentón arriba cuenta como más; neutro si no hay nada prescrito y llega sin forzar; cifosis fija: la posición previa, acolchada por detrás',
+  fix: 'En línea, sin forzar: abra y ajuste de nuevo. Más de 5 grados de diferencia: no está adaptado; otra talla, o pregunte al prescriptor.',
   minus: '{{amount}} flexionado',
 };
 const endsAlike = {
@@ -613,11 +632,11 @@ const pressed = {
 };
 
 export const neckCollar: FamilyWords = {
-  lists: { 'putting-on': 'Poner, en línea' },
+  lists: { 'putting-on': 'Poner, en línea', 'opened-in-line': openedName },
   settings: {
     'neck-neutral': {
       name: 'Cuello en el collarín',
-      how: 'Su altura es su talla: da un cuello neutro, las cinchas terminan igual de lejos.',
+      how: 'Su altura es su talla: da la posición prescrita, neutra si no hay nada prescrito; las cinchas terminan igual de lejos.',
       caution: inLine,
     },
   },
@@ -643,6 +662,7 @@ export const neckCollar: FamilyWords = {
   },
   steps: {
     'head-held-in-line': headHeld,
+    ...opened,
     'print-upright': {
       name: 'Del derecho',
       hold: 'Impresión derecha, los picos de las aberturas abajo, lengüetas blandas bajo la ventana.',
@@ -668,8 +688,8 @@ export const neckCollar: FamilyWords = {
       look: 'La barbilla sigue en el centro.',
     },
     'neutral-now': {
-      name: 'Cuello neutro',
-      hold: 'Visto de lado: la mirada arriba, ni flexionado ni extendido.',
+      name: 'Cuello en la posición prescrita',
+      hold: 'Visto de lado. Neutro si no hay nada prescrito y llega sin forzar; cifosis fija: la posición previa, acolchada por detrás.',
     },
     'pads-by-the-window': {
       name: 'Almohadillas',
@@ -695,11 +715,11 @@ export const neckCollar: FamilyWords = {
 };
 
 export const neckTwoPost: FamilyWords = {
-  lists: { 'putting-on': 'Poner, en línea' },
+  lists: { 'putting-on': 'Poner, en línea', 'opened-in-line': openedName },
   settings: {
     'chin-dial': {
       name: 'Dial de la barbilla',
-      how: 'En línea con la escotadura esternal: arriba hasta que la almohadilla toque, el cuello neutro, la barbilla a nivel del forro.',
+      how: 'En línea con la escotadura esternal: arriba hasta que la almohadilla toque, el cuello en la posición prescrita, la barbilla a nivel del forro.',
       caution: inLine,
       observed: { 'pad-touches': 'la almohadilla toque' },
     },
@@ -727,9 +747,10 @@ export const neckTwoPost: FamilyWords = {
   },
   steps: {
     'head-held-in-line': headHeld,
+    ...opened,
     'press-the-mattress': {
       name: 'Hundir el colchón',
-      hold: 'Para que el panel trasero entre sin mover el cuello.',
+      hold: 'Un segundo ayudante, junto al hombro: el panel trasero entra sin mover el cuello.',
       caution: inLine,
     },
     'slide-the-rear-panel': {
@@ -741,7 +762,7 @@ export const neckTwoPost: FamilyWords = {
     'collar-on': { name: 'Collarín', hold: 'Colocado sin levantar la cabeza.' },
     'set-the-dial': {
       name: 'Subir el dial',
-      hold: 'Hasta que toque: cuello neutro, barbilla a nivel del forro.',
+      hold: 'Hasta que toque: cuello en la posición prescrita, barbilla a nivel del forro.',
       caution: inLine,
     },
     'tuck-under-each-ear': {
@@ -761,7 +782,10 @@ export const neckTwoPost: FamilyWords = {
     'free-the-occipital-plates': { name: 'Placas occipitales', hold: 'Liberadas, que asienten, fijadas.' },
   },
   checks: {
-    'neck-is-neutral': { ...neutral, fix: 'En línea: el dial arriba o abajo hasta que quede neutro.' },
+    'neck-is-neutral': {
+      ...neutral,
+      fix: 'En línea, sin forzar: el dial arriba o abajo. Más de 5 grados de diferencia: no está adaptado; pregunte al prescriptor.',
+    },
     'chin-level-with-liner': {
       name: 'Barbilla a nivel del forro',
       how: 'Vista de lado.',
@@ -820,6 +844,7 @@ export const shoulderSupport: FamilyWords = {
     'open-at-the-abdomen': { name: 'Abrir en el abdomen', hold: '' },
     'arm-out': { name: 'Sacar el brazo', hold: 'La otra mano sujeta el codo.' },
     'down-by-the-hem': { name: 'Bajar por el dobladillo', hold: '' },
+    'look-at-the-skin': skin,
   },
   checks: {
     'pad-level': {
@@ -847,7 +872,7 @@ export const shoulderSupport: FamilyWords = {
 };
 
 export const ankleStabiliser: FamilyWords = {
-  lists: { 'putting-on': 'Poner' },
+  lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'side-sign': {
       name: 'Lado',
@@ -884,6 +909,8 @@ export const ankleStabiliser: FamilyWords = {
     'lift-the-foot': { name: 'Levantar el pie', hold: 'La lengüeta no debe cortar: si no, se dobla atrás.' },
     'stand-on-it': { name: 'De pie', hold: 'Sin arrugas; con la carga permitida.' },
     'into-the-shoe': { name: 'Al zapato', hold: 'Cordones abiertos, primero el talón.' },
+    'out-of-the-shoe': { name: 'Fuera del zapato', hold: 'Cordones abiertos.' },
+    'look-at-the-skin': skin,
   },
   checks: {
     'outer-before-inner-behind': {

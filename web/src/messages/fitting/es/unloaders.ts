@@ -491,7 +491,7 @@ export const kneePostop: FamilyWords = {
     },
     'shorten-straps': {
       name: 'Acortar lo que sobra',
-      how: 'Doblado y fijado, o cortado; la lengüeta de cierre termina delante.',
+      how: 'Doblado y fijado; se corta solo cuando la hinchazón se ha ido. La lengüeta de cierre termina delante.',
       caution: cutOnce,
       first: 'se puso una vez, cada hebilla cerrada a su longitud.',
     },
@@ -534,8 +534,8 @@ export const kneePostop: FamilyWords = {
       caution: 'Firme, sin apretar de más en el muslo; la misma tensión que las demás.',
     },
     'closure-tabs': {
-      name: 'Doblar o cortar lo que sobra',
-      hold: 'Doblar a su longitud y cerrar una vez antes de cortar; la lengüeta termina delante.',
+      name: 'Doblar lo que sobra',
+      hold: 'Doblar a su longitud y fijar; se corta solo cuando la hinchazón se ha ido. La lengüeta termina delante.',
       caution: cutOnce,
     },
     'locked-still': { name: 'Mirar el bloqueo', hold: 'Bloqueada como se prescribe, la barra no gira.' },

@@ -277,3 +277,38 @@ test('lists show what is urgent from the day on which it is so, and nothing of a
   made.log.write('case.closed', { because: 'delivered' }, later);
   expect(findingsAhead(made.state())).toEqual([]);
 });
+
+describe('a safety change of a family', () => {
+  const family = programmes.find(({ id }) => id === 'shoulder-support')!;
+  const kindsOf = (pin: object, content: object = {}) => {
+    const { state } = wholeCase(family.id);
+    const held = {
+      ...state(),
+      programmePin: { ...state().programmePin, ...pin },
+      programme: { ...family, ...content },
+    };
+    return findingsOf(held as never, fittedOn).filter(({ kind }) => kind.startsWith('family-safety'));
+  };
+
+  test('holds back a case of a version before it, and none of it or after it', () => {
+    expect(kindsOf({ version: family.safetySince! - 1 })).toMatchObject([
+      {
+        kind: 'family-safety',
+        level: 'today',
+        mayBeOverridden: false,
+        withholds: ['signature', 'plan', 'teach-back'],
+      },
+    ]);
+    expect(kindsOf({ version: family.safetySince! })).toEqual([]);
+  });
+
+  test.each([
+    [undefined, ['family-safety-copy']],
+    [family.safetySince! - 1, ['family-safety-copy']],
+    [family.safetySince!, []],
+  ])('a copy held against version %s of it: %j', (baseVersion, kinds) =>
+    expect(
+      kindsOf({ id: 'own-shoulder', version: 1 }, { base: family.id, baseVersion }).map(({ kind }) => kind),
+    ).toEqual(kinds),
+  );
+});

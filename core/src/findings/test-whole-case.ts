@@ -84,9 +84,9 @@ export function wholeCase(family: string, { order = {}, leave = [], wrong = [], 
     log.write('wear.taught', { who: 'patient', how: 'by-oneself' });
     if (does('visit'))
       log.write('visit.planned', {
-      day: addDays(fittedOn, ['trunk', 'neck'].includes(programme.region) ? 3 : 14),
-      purpose: 'review',
-    });
+        day: addDays(fittedOn, ['trunk', 'neck'].includes(programme.region) ? 3 : 14),
+        purpose: 'review',
+      });
   }
   return { log, state, programme, context };
 }

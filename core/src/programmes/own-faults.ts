@@ -18,7 +18,10 @@ const waitsFor: Record<string, { list: string; field: string }> = {
  * for each other.
  * @param base the family that it was copied from
  */
-export function ownFamilyFaults(own: Programme, base: Pick<Programme, 'measuring' | 'version'>): EntryFault[] {
+export function ownFamilyFaults(
+  own: Programme,
+  base: Pick<Programme, 'measuring' | 'version'>,
+): EntryFault[] {
   const measured = new Set(own.measuring.map(({ id }) => id));
   return [
     ...(own.title !== undefined && !isVisible(own.title)

@@ -52,7 +52,12 @@ export function familyDifferences(own: Programme, base: Programme): FamilyDiffer
   const fields = wholeFields.flatMap((field): FamilyDifference[] =>
     isAlike(own[field] ?? null, base[field] ?? null)
       ? []
-      : [{ field, is: own[field] === undefined ? 'missing' : base[field] === undefined ? 'own' : 'otherwise' }],
+      : [
+          {
+            field,
+            is: own[field] === undefined ? 'missing' : base[field] === undefined ? 'own' : 'otherwise',
+          },
+        ],
   );
   return [...members, ...fields];
 }
@@ -78,9 +83,7 @@ export function withDifferences(
     for (const [i, member] of there.entries()) {
       if (!ids.has(member.id) || here.some(({ id }) => id === member.id)) continue;
       // behind the member that stands before it in the family, where the copy has that
-      const before = there
-        .slice(0, i)
-        .findLast(({ id }) => kept.some((one) => one.id === id));
+      const before = there.slice(0, i).findLast(({ id }) => kept.some((one) => one.id === id));
       kept.splice(before ? kept.findIndex(({ id }) => id === before.id) + 1 : 0, 0, member);
     }
     changed[list] = kept;

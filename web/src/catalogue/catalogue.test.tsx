@@ -423,6 +423,7 @@ test('a family is copied with its own tolerance and rule; a title and numbers ar
   expect(body).toMatchObject({
     title: 'Our stabiliser',
     base: 'ankle-stabiliser',
+    baseVersion: programmes.find(({ id }) => id === 'ankle-stabiliser')!.version,
     version: 1,
     between: 'smaller',
   });

@@ -1,13 +1,13 @@
 import { may } from '@estribo/core/access';
 import { unitOf, type ProtocolStep } from '@estribo/core/measuring';
-import { ownInjuries, withOwnInjuries, type Programme } from '@estribo/core/programmes';
+import { ownInjuries, withDifferences, withOwnInjuries, type Programme } from '@estribo/core/programmes';
 import { betweenRules, type BetweenRule } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { contentQuery, useUser } from '../api/clinic';
+import { contentQuery, useCatalogue, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
 import { useUnit } from '../browser/preferences';
@@ -23,6 +23,7 @@ import { Notice } from '../parts/notice';
 import { formatNumber, unitSign } from '../parts/format';
 import { readQuantity } from '../parts/reading-field';
 import { CellInput } from './cell-input';
+import { chosenDifferences, FamilyDifferences } from './family-differences';
 
 const Table = styled(RuledTable)`
   width: 100%;
@@ -44,6 +45,12 @@ export default function FamilyPage() {
   const { hash } = useParams();
   const user = useUser();
   const programme = useQuery(contentQuery<Programme>('programme', hash));
+  const families = useCatalogue();
+  const baseHash = families.data?.families.find(({ id }) => id === programme.data?.base)?.hash;
+  const base = useQuery({
+    ...contentQuery<Programme>('programme', baseHash),
+    enabled: baseHash !== undefined,
+  });
   if (!may(user.role, 'catalogue.write')) return <LeadTo to="/catalogue" />;
   if (programme.error instanceof RefusedError)
     return (
@@ -52,15 +59,17 @@ export default function FamilyPage() {
         <Link to="/catalogue">{t('nav.catalogue')}</Link>
       </Page>
     );
-  if (!programme.data) return <Loading away={programme.isError} />;
-  return <Edit key={hash} programme={programme.data} />;
+  if (!programme.data || (programme.data.base !== undefined && !base.data))
+    return <Loading away={programme.isError || families.isError || base.isError} />;
+  return <Edit key={hash} programme={programme.data} base={base.data} />;
 }
 
 type Editable = 'distance' | 'tolerance';
 type Reading = Extract<ProtocolStep, { tolerance: number; plausible: readonly [number, number] }>;
 const isReadingStep = (step: ProtocolStep): step is Reading => 'plausible' in step;
 
-function Edit({ programme }: { programme: Programme }) {
+/** @param base of a copy: the family it was copied from, as it is today */
+function Edit({ programme, base }: { programme: Programme; base: Programme | undefined }) {
   const navigate = useNavigate();
   const [unit] = useUnit();
   const own = programme.base !== undefined;
@@ -69,9 +78,10 @@ function Edit({ programme }: { programme: Programme }) {
     between: programme.between ?? ('chart' as BetweenRule | 'chart'),
     injuries: ownInjuries(programme).join('\n'),
     typed: {} as Record<string, string>,
+    taken: [] as string[],
   };
   const [draft, setDraft] = useDraft(`family-${programme.id}-${programme.version}`, start);
-  const { title, between, injuries, typed } = draft;
+  const { title, between, injuries, typed, taken = [] } = draft;
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<string>();
   const post = useMutation({
@@ -120,14 +130,18 @@ function Edit({ programme }: { programme: Programme }) {
     setWrong(faults);
     if (title.trim().length < 3) return setProblem(t('catalogue.titleNeeded'));
     if (faults.length > 0) return setProblem(t('common.notANumber'));
-    const { between: _between, ...rest } = programme;
+    // what is taken over of its family comes with the family's own numbers; the others are those typed here
+    const changed = { ...programme, measuring };
+    const held = base
+      ? withDifferences(changed, base, chosenDifferences(changed, base, taken))
+      : { ...changed, baseVersion: programme.version };
+    const { between: _between, ...rest } = held;
     const content: Programme = {
       ...rest,
       id: own ? programme.id : `own-${programme.id.slice(0, 40)}-${Date.now().toString(36)}`,
       version: own ? programme.version + 1 : 1,
       base: programme.base ?? programme.id,
       title: title.trim(),
-      measuring,
       ...(between === 'chart' ? {} : { between }),
     };
     post.mutate(withOwnInjuries(content, injuries.split('\n')));
@@ -203,6 +217,14 @@ function Edit({ programme }: { programme: Programme }) {
             value={between}
             onChange={(chosen) => setDraft({ ...draft, between: chosen })}
           />
+          {base && (
+            <FamilyDifferences
+              own={programme}
+              base={base}
+              chosen={taken}
+              onChange={(chosen) => setDraft({ ...draft, taken: chosen })}
+            />
+          )}
           <Field
             label={t('catalogue.ownInjuries')}
             help={t('catalogue.ownInjuriesHow')}

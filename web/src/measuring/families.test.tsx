@@ -126,6 +126,7 @@ test('a motion is taken by neutral zero in each mode, with its caution', async (
     ['motion.tested', 'measure', 'shoulder-abduction', 'active', 100, 30],
     ['motion.tested', 'measure', 'shoulder-abduction', 'passive', 110, 35],
   ]);
+  await user.click(screen.getByRole('button', { name: /^Rotation, arm at the side, left/ }));
   await user.type(field('Rotation, arm at the side, active, left'), 'far{Enter}');
   expect(screen.getByText(/Three numbers/)).toBeTruthy();
 });

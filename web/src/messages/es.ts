@@ -375,6 +375,8 @@ export const es: SameShape<typeof en> = {
       '{{what}}: no es posible con esta ortesis. Llamar antes de colocarla; mantener el pie en punta',
     'family-safety':
       'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
+    'family-safety-copy':
+      'La familia tiene un cambio de seguridad: compare con ella la copia de este centro en el catálogo',
     'no-label': 'Etiqueta no registrada',
     'signs-not-asked': 'Signos no preguntados la última vez',
     'sign-not-assessed': 'Sin valorar: {{what}}',
@@ -1578,6 +1580,31 @@ export const es: SameShape<typeof en> = {
     tolerance: 'Dos lecturas pueden diferir en',
     modelsOwn: 'la del modelo',
     chartsOwn: 'lo que diga la tabla',
+    differences: 'Diferencias con la familia de hoy',
+    copyBehind:
+      'La familia tiene un cambio de seguridad (versión {{version}}). Nada se firma con esta copia hasta compararla: tome lo que corresponda y guarde.',
+    differencesHow: 'Marque lo que toma esta copia; lo demás queda como está aquí.',
+    difference: { missing: 'falta aquí', otherwise: 'distinto aquí', own: 'solo aquí: al tomarlo se quita' },
+    familyLists: {
+      measuring: 'Lectura',
+      settings: 'Ajuste',
+      operations: 'Trabajo',
+      parts: 'Pieza',
+      sequences: 'Lista',
+      checks: 'Comprobación',
+    },
+    familyFields: {
+      joint: 'Articulación que limita la prescripción',
+      ordered: 'Qué cumple de una prescripción',
+      hinge: 'Dónde va la bisagra',
+      donning: 'Ángulo de la rodilla al colocar',
+      findings: 'Precauciones del examen',
+      limbs: 'Movimiento y sensibilidad registrados',
+      notNeeded: 'Etapas sin trabajo',
+      care: 'Cuidado',
+      followed: 'Qué siguen las revisiones',
+      wear: 'Cómo se lleva',
+    },
     ownCaution:
       'Una tabla se refiere a la lectura que describe su fabricante. Otra distancia se lee en otro lugar: pregunte al fabricante si la tabla sigue valiendo.',
     saveFamily: 'Guardarla como propia',

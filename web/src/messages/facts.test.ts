@@ -302,7 +302,8 @@ const setStated: Record<string, (programme: Programme) => boolean> = {
     inOrder(s4, ['sit-as-ordered', 'set-the-sternal-pad']) &&
     /In the ordered posture/.test(step(s4, 'sit-as-ordered')),
   'C2 set dial in line with': (c2) => /sternal notch/.test(sets(c2, 'chin-dial')),
-  'C2 set dial until': (c2) => /until the pad touches, neck in the ordered position/.test(sets(c2, 'chin-dial')),
+  'C2 set dial until': (c2) =>
+    /until the pad touches, neck in the ordered position/.test(sets(c2, 'chin-dial')),
   'K4 strap order of straps': (k4) =>
     inOrder(k4, ['strap-1', 'strap-2', 'strap-3', 'strap-4', 'strap-5', 'strap-6']),
   'K6 strap order of straps': (k6) =>

@@ -11,8 +11,7 @@ export const familySafety: FindingRule = ({ state: { programmePin, programme } }
   const isCopyBehind = base !== undefined && isBeforeSafetyChange(programme, base);
   return isCopyBehind || (since !== undefined && programmePin.version < since)
     ? [
-        finding('family-safety', 'screen', {
-          ...(isCopyBehind ? { about: 'copy' } : {}),
+        finding(isCopyBehind ? 'family-safety-copy' : 'family-safety', 'screen', {
           level: 'today',
           withholds: ['signature', 'plan', 'teach-back'],
           mayBeOverridden: false,

@@ -243,6 +243,7 @@ export function signedEntries(
   const log = testLogbook(context);
   const state = () => foldCase(log.entries, context)!;
   log.looked();
+  log.write('circulation.noted', { left: { pulse: 'felt' }, right: { pulse: 'felt' } });
   log.order({ ...soundOrder, ...order });
   measureAll(log, state);
   log.write('size.chosen', decideSize(state())!);

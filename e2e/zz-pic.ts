@@ -19,7 +19,11 @@ try {
   await openStage(page, clinic, process.env.WHO ?? 'Xoel Barreiro', 'wear');
   await page.waitForTimeout(1200);
   await page.screenshot({ path: '/tmp/p4.png', fullPage: true });
-  await page.goto(`${process.env.ADDRESS}/bench`); await page.waitForTimeout(1200);
+  await page.goto(`${process.env.ADDRESS}/bench`);
+  await page.waitForTimeout(1200);
   await page.screenshot({ path: '/tmp/p5.png' });
-} catch (e) { console.log(String(e).slice(0, 600)); await page.screenshot({ path: '/tmp/perr.png' }); }
+} catch (e) {
+  console.log(String(e).slice(0, 600));
+  await page.screenshot({ path: '/tmp/perr.png' });
+}
 await browser.close();

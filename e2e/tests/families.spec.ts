@@ -332,6 +332,7 @@ const nightSplint = {
   version: 1,
   title: 'Night splint of the ankle',
   base: 'ankle-walker',
+  baseVersion: 11,
   region: 'ankle',
   joint: 'ankle',
   ordered: ['angle'],
@@ -531,7 +532,15 @@ test('a family written here as data goes from Screen to Review without a line of
   const tellFingers = async () => {
     const field = main.getByLabel('Fingers under the calf strap: Found');
     if (!(await field.isVisible())) return;
-    await field.fill(fingersFound.shift() ?? '2');
+    // on a busy machine the question may be drawn once more while it goes away
+    if (
+      !(await field.fill(fingersFound[0] ?? '2', { timeout: 5_000 }).then(
+        () => true,
+        () => false,
+      ))
+    )
+      return;
+    fingersFound.shift();
     await field.press('Enter');
     await expect(field).toHaveCount(0);
   };

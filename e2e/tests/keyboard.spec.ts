@@ -72,7 +72,10 @@ test('the look at the limb is a few tabs from its heading to its answer, and the
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  // what was pressed is gone: the order's first field has the focus
+  // what was pressed is gone: the next thing to do has the focus, and after it the order's first field
+  const pulses = page.getByRole('button', { name: 'Record: pulse felt on both sides' });
+  await expect(pulses).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(page.getByLabel('Diagnosis')).toBeFocused();
   // ? says what the stage is for, and a school with its source
   await page.keyboard.press('Shift+Tab');

@@ -70,20 +70,18 @@ test('neck: a child’s collar by age, weight and length', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Size P3 is chosen' })).toBeVisible();
 });
 
-test('shoulder: motion in three planes first, then the upper arm', async ({ page }) => {
+test('shoulder: the upper arm; motion where it is allowed, active and passive', async ({ page }) => {
   await openNewCase(page, { person: 'Bento Lousado', region: 'Shoulder', side: 'left', model: /Ombreira/ });
-  const asked = await measureAll(page, {
-    'Abduction and adduction': ['110-0-30'],
-    Rotation: ['40-0-70'],
-    'Flexion and extension': ['30-0-140'],
-    'Elbow angle': ['22'],
-    'Upper arm girth': ['316', '318'],
-  });
-  expect(asked.slice(0, 2)).toEqual([
-    'Abduction and adduction, active, left',
-    'Rotation, arm at the side, active, left',
-  ]);
-  // passive is never asked for, and may be tested
+  // motion is tested only where order and injury allow it: it is never asked for
+  const asked = await measureAll(page, { 'Elbow angle': ['22'], 'Upper arm girth': ['316', '318'] });
+  expect(asked.filter((label) => /adduction|Rotation/.test(label))).toEqual([]);
+  await page.getByRole('button', { name: /^Abduction and adduction, left/ }).click();
+  await page.getByLabel('Abduction and adduction, active, left').fill('110-0-30');
+  await page.getByRole('button', { name: 'Take it', exact: true }).click();
+  await expect(
+    page.getByRole('button', { name: /Abduction and adduction, left: act 110-0-30/ }),
+  ).toBeVisible();
+  // passive as well
   await page.getByRole('button', { name: /^Abduction and adduction, left/ }).click();
   await page.getByLabel('Abduction and adduction, passive, left').fill('120-0-35');
   await page.getByRole('button', { name: 'Take it', exact: true }).click();

@@ -13,7 +13,7 @@ test('a finding that blocks is shown on every later stage with whom to call, and
   await openStage(page, clinic, 'Xoel Barreiro', 'screen');
   await page.getByRole('button', { name: 'Look again' }).click();
   await page.getByRole('button', { name: 'Cold or blue toes' }).click();
-  await page.getByRole('button', { name: '1 found, the rest not' }).click();
+  await page.getByRole('button', { name: 'Record: 1 present; the rest absent' }).click();
   await expect(page.getByRole('heading', { name: 'Stop. Not today' })).toBeVisible();
   const decides = /^(Take |It is marked|Strap closed|Put in|Sign|The plan|Wear it|Choose|Plan it)/;
   for (const stage of later) {
@@ -172,7 +172,7 @@ test('ticked findings and a half-filled order survive another stage, Back and a 
 }) => {
   await signIn(page, clinic);
   await openStage(page, clinic, 'Antón Freire', 'screen');
-  await page.getByRole('button', { name: 'Diabetes' }).click();
+  await page.getByRole('button', { name: 'Diabetes', exact: true }).click();
   await page.getByLabel('About: Diabetes').fill('type 2, feels the sole');
   await page.getByRole('link', { name: /^Measure/ }).click();
   await page.getByRole('heading', { level: 1 }).waitFor();
@@ -180,7 +180,7 @@ test('ticked findings and a half-filled order survive another stage, Back and a 
   await expect(page.getByLabel('About: Diabetes')).toHaveValue('type 2, feels the sole');
   await page.reload();
   await expect(page.getByLabel('About: Diabetes')).toHaveValue('type 2, feels the sole');
-  await page.getByRole('button', { name: '1 found, the rest not' }).click();
+  await page.getByRole('button', { name: 'Record: 1 present; the rest absent' }).click();
   await page.getByLabel('Diagnosis').fill('Front ligament');
   await page.getByRole('button', { name: 'Next phase' }).click();
   await page.getByLabel('Flexion').nth(1).fill('90');

@@ -177,6 +177,8 @@ test('an angle read under an order that let the joint move otherwise is read aga
 
 test('without an answer a stop is judged by the order and the day on which the stops went in', () => {
   expect(states(folded([atStop], [order(90)], { stopsIn: fitted(90) }))).toEqual(['open']);
+  // ordered and passed over it is asked for all the same
+  expect(states(folded([atStop], [order(90)]))).toEqual(['open']);
   expect(states(folded([atStop], [order(undefined)], {}))).toEqual(['not-needed']);
   expect(states(folded([atStop], []))).toEqual(['not-needed']);
 });
@@ -306,7 +308,9 @@ describe('a signature is computed', () => {
     const said = { note: 'n', shown: ['skin'], narrower: [], inSpite };
     expect(signatureDecision.again(of(all) as never, said as never, '2026-11-24')).toMatchObject(said);
     expect(
-      Object.keys(signatureDecision.again(of(all) as never, {} as never, '2026-11-24')!).sort((a, b) => a.localeCompare(b)),
+      Object.keys(signatureDecision.again(of(all) as never, {} as never, '2026-11-24')!).sort((a, b) =>
+        a.localeCompare(b),
+      ),
     ).toEqual(['engine', 'madeFrom', 'programme', 'result']);
     expect(signatureDecision.again(of([]) as never, said as never, '2026-11-24')).toBeUndefined();
   });
@@ -335,5 +339,76 @@ test('an answer is foreign by its check, its moment, or an end that no check has
   expect(nothingToSign([seen])).toEqual([]);
   expect(nothingToSign([])).toEqual([
     { at: 'kind', message: 'is not for this brace: no checks are covered for it' },
+  ]);
+});
+
+test('an answer at one moment is none at another, and two barred checks are both named', () => {
+  const lying: FitCheck = {
+    kind: 'seen',
+    id: 'toes',
+    limbSafety: true,
+    moments: [{ is: 'lying' }, { is: 'seated' }],
+  };
+  const state = folded([lying], [donned(), answer('toes', { seen: true, moment: 'lying' })]);
+  expect(states(state)).toEqual(['pass', 'open']);
+  const pins = {
+    programmePin: { id: 'p', version: 1, hash: 'h' },
+    modelPin: { id: 'm', version: 1, hash: 'h' },
+  };
+  const barred = folded(
+    [safe, refill],
+    [donned(), answer('toes', { seen: false }), answer('refill', { value: 9 })],
+  );
+  expect(signatureDecision.notYet!({ ...pins, checking: barred } as never)).toMatch(/brace: toes, refill$/);
+  const open = folded([seen, safe], []);
+  expect(signatureDecision.notYet!({ ...pins, checking: open } as never)).toMatch(/open: not-twisted, toes$/);
+});
+
+test('what is read of the person counts, what is read of the other side does not; nothing read leaves it open', () => {
+  const mass = { ...girth, kind: 'mass', id: 'mass' } as MeasuringStep;
+  const of = {
+    ...measuringProgress([girth, mass], 'left', {
+      readings: [
+        { step: 'mass', side: 'midline', value: 20, entry: 'e' },
+        { step: 'mass', side: 'midline', value: 20, entry: 'f' },
+        { step: 'girth', side: 'right', value: 400, entry: 'c' },
+        { step: 'girth', side: 'right', value: 400, entry: 'd' },
+      ],
+      skipped: [],
+    }),
+    steps: [girth, mass],
+  };
+  const check = (step: string, value: number) =>
+    foldChecking(
+      testRecord(donned(), answer('girth-now', { value })),
+      { checks: [{ ...compared, step } as FitCheck], settings: [], limited: knee },
+      { fitted: undefined, made: [] },
+      nothingKnown,
+      of,
+      'left',
+      undefined,
+    ).checks[0]!.judged.state;
+  expect(check('mass', 21)).toBe('pass');
+  expect(check('mass', 40)).toBe('fail');
+  expect(check('girth', 401)).toBe('open');
+});
+
+test('of two orders the one that was in force when the angle was read judges it', () => {
+  const entries = [order(60), order(90), donned(), answer('knee-at-flexion-stop', { value: 90 })];
+  expect(states(folded([atStop], entries, { stopsIn: fitted(90) }))).toEqual(['pass']);
+  expect(
+    states(
+      folded([atStop], [order(90), ...entries.slice(0, 1), ...entries.slice(2)], { stopsIn: fitted(90) }),
+    ),
+  ).toEqual(['fail']);
+  // a setting that reopens nothing leaves another check alone
+  const after = [donned(), answer('toes'), answer('not-twisted'), made('hinge-stops', 12)];
+  expect(states(folded([safe, seen], after))).toEqual(['pass', 'pass']);
+});
+
+test('a setting without a mark leaves what hangs on it open', () => {
+  const marks = [{ setting: { id: 'belt' }, made: undefined }] as unknown as MadeSetting[];
+  expect(states(folded([atMark], [donned(), answer('belt-at-mark', { value: 7 })], { marks }))).toEqual([
+    'open',
   ]);
 });

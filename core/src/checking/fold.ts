@@ -95,7 +95,8 @@ export function foldChecking(
   /** The window a check is judged by: that of the order it was made under, on its day. */
   const windowAt = (entry: Answer | undefined): MotionWindow => {
     const order = entry ? orders.findLast((given) => record.isAfter(entry, given)) : orders.at(-1);
-    const day = entry ? record.dayIn(entry) : setting.fitted?.day;
+    // stops that were passed over are asked for by the order of today: they are ordered, whoever left them out
+    const day = entry ? record.dayIn(entry) : (setting.fitted?.day ?? (written && record.dayIn(written)));
     return (order && day && windowOn(order.body, day, limited)?.window) || {};
   };
   const straps = record.of(strapDone);

@@ -1,5 +1,5 @@
 import { en } from '../messages/en';
-import { named, t } from '../messages';
+import { findingShort, named, t } from '../messages';
 import type { ProblemBody } from './http';
 
 /** A refusal's field in words: the last name of its path; nothing for what belongs to no field. */
@@ -18,7 +18,7 @@ function wrong(message: string): string {
     if (message in en[group]) return named(group, message);
   const blocked = /^is not taken while ([a-z-]+) blocks the fitting$/.exec(message)?.[1];
   return blocked && blocked in en.findings
-    ? t('outbox.blocked', { finding: named('findings', blocked) })
+    ? t('outbox.blocked', { finding: findingShort(blocked) })
     : message;
 }
 

@@ -10,7 +10,7 @@ import styled from 'styled-components';
 import type { CaseSummary } from '@estribo/core/answers';
 import { useUser, useZone } from '../api/clinic';
 import { color, narrow, size } from '../look/tokens';
-import { named, t } from '../messages';
+import { findingShort, named, t } from '../messages';
 import { formatDay, formatShortWeekday, formatStops } from '../parts/format';
 import { formatFindingTitle } from '../findings/format-finding';
 import { toldApart } from '../people/person-words';
@@ -297,7 +297,7 @@ function BenchRow({
   const tone = late ? 'late' : next?.day === today ? 'today' : 'plain';
   const said = summary.blocked
     ? summary.blockedBy
-      ? t('bench.blocked', { finding: named('findings', summary.blockedBy) })
+      ? t('bench.blocked', { finding: findingShort(summary.blockedBy) })
       : t('bench.blockedUnnamed')
     : urgencyOf(summary.finding) > 0
       ? formatFindingTitle(familyOf(summary.programme), summary.finding!)

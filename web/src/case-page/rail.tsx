@@ -3,7 +3,7 @@ import type { StageState } from '@estribo/core/logbook';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { color, narrow, size } from '../look/tokens';
-import { named, t } from '../messages';
+import { findingShort, named, t } from '../messages';
 
 const Nav = styled.nav`
   position: relative;
@@ -156,7 +156,7 @@ export function Rail({
           const { status, because } = states[stage];
           const now = stage === current;
           const said = because
-            ? t('rail.blockedBy', { finding: named('findings', because) })
+            ? t('rail.blockedBy', { finding: findingShort(because) })
             : named('stageStatus', status);
           return (
             <li key={stage}>

@@ -4,7 +4,7 @@ import type { CaseState, UrgentCall } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { judgeSetting, wantedOn } from '@estribo/core/setting';
 import { aboutCall } from '../case/about-call';
-import { t, named } from '../messages';
+import { findingShort, t, named } from '../messages';
 import { checkName, operationWords, partName, settingWords, stepWords } from '../messages/fitting';
 import { formatDay } from '../parts/format';
 import { formatMade, formatWanted } from '../setting/format-setting';
@@ -34,7 +34,7 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
     case 'compartment-asked':
       return '';
     case 'sign-not-assessed':
-      return named('findings', about);
+      return findingShort(about);
     case 'review-due':
       return named('findingReview', about);
     case 'limbs-not-noted':

@@ -771,6 +771,22 @@ export const en = {
     'bone-not-imaged':
       'Cannot take four steps, or tender at the malleolar tips, fifth metatarsal base, navicular or fibular neck',
   },
+  findingShort: {
+    'pain-out-of-proportion': 'Pain out of proportion',
+    breathless: 'New breathlessness',
+    'no-pulse': 'No pulse',
+    'saddle-numbness': 'Saddle numbness',
+    'bladder-or-bowel': 'Bladder or bowel change',
+    'trouble-breathing-or-swallowing': 'Trouble breathing or swallowing',
+    'limbs-worse': 'Limbs worse than recorded',
+    'calf-swollen': 'Calf or leg swollen',
+    'new-numbness': 'New numbness',
+    'new-swelling-with-risk': 'New swelling with a clot risk',
+    'red-flags': 'Cancer, fever, weight loss or night pain',
+    'dizzy-or-double': 'Dizziness, double vision or a faint',
+    'infection-with-fever': 'Infection with fever',
+    'hand-not-normal': 'Hand not normal',
+  },
   findingAdvice: {
     'pain-out-of-proportion':
       'Open what presses; keep a protected joint held. A normal pulse excludes nothing.',
@@ -2783,7 +2799,7 @@ export const en = {
     lookAfter: 'Then look',
     lookAfterEach: 'Look after each',
     wrong: 'If not: {{wrong}}',
-    leads: '{{who}} leads.',
+    leads: 'Led by: {{who}}.',
     helpers_one: 'One helper.',
     helpers_other: '{{count}} helpers.',
     question: 'One strap at a time',

@@ -776,6 +776,22 @@ export const es: SameShape<typeof en> = {
     'bone-not-imaged':
       'No puede dar cuatro pasos, o dolor en las puntas de los maléolos, la base del quinto metatarsiano, el escafoides o el cuello del peroné',
   },
+  findingShort: {
+    'pain-out-of-proportion': 'Dolor desproporcionado',
+    breathless: 'Falta de aire nueva',
+    'no-pulse': 'Sin pulso',
+    'saddle-numbness': 'Adormecimiento en silla',
+    'bladder-or-bowel': 'Cambio de vejiga o intestino',
+    'trouble-breathing-or-swallowing': 'Dificultad para respirar o tragar',
+    'limbs-worse': 'Miembros peor que lo registrado',
+    'calf-swollen': 'Pantorrilla o pierna hinchada',
+    'new-numbness': 'Adormecimiento nuevo',
+    'new-swelling-with-risk': 'Hinchazón nueva con riesgo de trombo',
+    'red-flags': 'Cáncer, fiebre, pérdida de peso o dolor nocturno',
+    'dizzy-or-double': 'Mareo, visión doble o desmayo',
+    'infection-with-fever': 'Infección con fiebre',
+    'hand-not-normal': 'Mano no normal',
+  },
   findingAdvice: {
     'pain-out-of-proportion':
       'Abra lo que presiona; mantenga sujeta la articulación protegida. Un pulso normal no descarta nada.',

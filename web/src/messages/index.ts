@@ -60,6 +60,10 @@ export const t = i18next.t;
 /** The wording of something the core names by id; the test of the programmes holds that there is one. */
 export const named = (group: keyof typeof en, id: string): string => t(`${group}.${id}` as never);
 
+/** A finding in few words, where there is a line for it only. */
+export const findingShort = (finding: string): string =>
+  named(finding in en.findingShort ? 'findingShort' : 'findings', finding);
+
 /** A family's own wording of something, where it has one. */
 export const familyWords = (group: 'stepWhyOf', family: string, id: string): string | undefined =>
   (i18next.getResource(language, 'translation', group) as Record<string, Record<string, string>>)[family]?.[

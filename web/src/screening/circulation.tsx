@@ -104,15 +104,17 @@ export function Circulation({ stage }: { stage: 'screen' | 'review' }) {
             value={said[side].pulse}
             onChange={(pulse) => set(side, { pulse })}
           />
-          <Field
-            label={t('circulation.refillOf', { side: named('side', side) })}
-            value={said[side].refill}
-            onChange={(refill) => set(side, { refill })}
-            problem={problems[side]}
-            inputMode="decimal"
-            maxLength={5}
-            width="190px"
-          />
+          <div data-aside>
+            <Field
+              label={t('circulation.refillOf', { side: named('side', side) })}
+              value={said[side].refill}
+              onChange={(refill) => set(side, { refill })}
+              problem={problems[side]}
+              inputMode="decimal"
+              maxLength={5}
+              width="190px"
+            />
+          </div>
         </Row>
       ))}
       {problems.form && <Notice tone="stop">{problems.form}</Notice>}

@@ -60,7 +60,7 @@ export const spineBelt: FamilyWords = {
       name: 'Roll back',
       hold: 'As one, onto the belt.',
       caution:
-        'A loss of movement or feeling on the way: keep in line, back to the supported position, then call.',
+        'A loss of movement or feeling on the way: complete the roll back to supine, in line; call now.',
     },
     'unfold-wing': { name: 'Unfold the wing', hold: 'Drawn out flat from under the back, no crease.' },
     'round-the-waist': { name: 'Belt round the waist', hold: 'Seated at the couch’s edge, feet down.' },

@@ -83,6 +83,8 @@ export function checkingResult(
 export interface UnsafeCheck {
   check: string;
   why: 'limb-safety' | 'outside-order';
+  /** somebody is called about it; else what presses is moved here and now */
+  calls: boolean;
   entry: string;
 }
 
@@ -98,7 +100,10 @@ export const unsafeChecks = (
 ): UnsafeCheck[] =>
   checks.flatMap(({ check, judged, entry }): UnsafeCheck[] => {
     if (judged.state !== 'fail' || entry === undefined) return [];
-    if (judged.reason === 'outside-order') return [{ check: check.id, why: 'outside-order', entry }];
+    if (judged.reason === 'outside-order')
+      return [{ check: check.id, why: 'outside-order', calls: true, entry }];
     const isLimbSafety = check.limbSafety ?? (check.kind === 'seen' && limbSafetyBefore.includes(check.id));
-    return isLimbSafety ? [{ check: check.id, why: 'limb-safety', entry }] : [];
+    // one whose cures call nobody is mended where it is found: a strap on the nerve is moved
+    const calls = check.cures?.some((cure) => 'call' in cure) ?? check.id !== 'fibular-neck-clear';
+    return isLimbSafety ? [{ check: check.id, why: 'limb-safety', calls, entry }] : [];
   });

@@ -127,7 +127,7 @@ test('the last answer counts; a new donning asks for all of it again and keeps w
   const entries = [donned(), answer('toes', { seen: false }), answer('not-twisted')];
   expect(folded([seen, safe], entries)).toMatchObject({
     result: 'fail',
-    unsafe: [{ check: 'toes', why: 'limb-safety', entry: 'e2' }],
+    unsafe: [{ check: 'toes', why: 'limb-safety', calls: true, entry: 'e2' }],
   });
   const again = folded([seen, safe], [...entries, donned(12)]);
   expect(again.result).toBe('open');
@@ -172,7 +172,9 @@ test('an angle read under an order that let the joint move otherwise is read aga
   const beyond = folded([atStop], [order(60), donned(), answer('knee-at-flexion-stop', { value: 90 })], {
     stopsIn: fitted(60),
   });
-  expect(beyond.unsafe).toEqual([{ check: 'knee-at-flexion-stop', why: 'outside-order', entry: 'e3' }]);
+  expect(beyond.unsafe).toEqual([
+    { check: 'knee-at-flexion-stop', why: 'outside-order', calls: true, entry: 'e3' },
+  ]);
 });
 
 test('without an answer a stop is judged by the order and the day on which the stops went in', () => {
@@ -287,7 +289,7 @@ describe('a signature is computed', () => {
     );
     const failed = of([donned(), answer('not-twisted', { seen: false }), answer('toes')]);
     expect(decideSignature(failed as never)).toMatchObject({ result: 'fail' });
-    expect(isBarred([{ check: 'c', why: 'outside-order', entry: 'e' }])).toBe(false);
+    expect(isBarred([{ check: 'c', why: 'outside-order', calls: true, entry: 'e' }])).toBe(false);
   });
 
   test('what is narrower than ordered is named in it', () => {

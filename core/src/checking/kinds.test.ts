@@ -120,11 +120,16 @@ test('a limb-safety check is one that says so, or one of the two of before that 
         ...(entry === undefined ? {} : { entry }),
       },
     ]);
-  const safety = (id: string) => [{ check: id, why: 'limb-safety', entry: 'e' }];
+  const safety = (id: string, calls = true) => [{ check: id, why: 'limb-safety', calls, entry: 'e' }];
   expect(failed({ limbSafety: true })).toEqual(safety('c'));
   expect(failed({})).toEqual([]);
+  // today's checks say by their cures whether somebody is called
+  const move = { stage: 'strap' };
+  expect(failed({ limbSafety: true, cures: [move] })).toEqual(safety('c', false));
+  expect(failed({ limbSafety: true, cures: [move, { call: 'physician-now' }] })).toEqual(safety('c'));
   for (const id of ['fibular-neck-clear', 'toes-warm-moving-felt']) {
-    expect(failed({ id })).toEqual(safety(id));
+    // a strap on the nerve is moved, and nobody is called about it
+    expect(failed({ id })).toEqual(safety(id, id !== 'fibular-neck-clear'));
     expect(failed({ id, limbSafety: false })).toEqual([]);
     expect(failed({ id, kind: 'quantity' })).toEqual([]);
   }

@@ -8,6 +8,7 @@ import { compartment } from './kinds/compartment';
 import { danger } from './kinds/danger';
 import { dangerNotAsked } from './kinds/danger-asked';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
+import { notSafe } from './kinds/not-safe';
 import { otherSide } from './kinds/other-side';
 import { donnedBefore, signed } from './kinds/signed';
 import { equinus } from './kinds/equinus';
@@ -17,6 +18,7 @@ import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
 /** Every kind of finding. A new one is one more file here. */
 const rules: readonly FindingRule[] = [
   danger,
+  notSafe,
   dangerNotAsked,
   familySafety,
   againstOrder,

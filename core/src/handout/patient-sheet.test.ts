@@ -36,11 +36,7 @@ test.each(programmes.map(({ id, region }) => [id, region] as const))(
 
 test('a protective collar is put on and taken off by staff alone; a sleeve is the patient’s', () => {
   const collar = sheetOf('neck-collar');
-  expect([collar.on, collar.off, collar.takesOff]).toEqual([
-    { by: 'staff' },
-    { by: 'staff' },
-    'staff',
-  ]);
+  expect([collar.on, collar.off, collar.takesOff]).toEqual([{ by: 'staff' }, { by: 'staff' }, 'staff']);
   const sleeve = sheetOf('knee-sleeve', { order: comfort });
   expect([sleeve.on.by, sleeve.off?.by, sleeve.takesOff]).toEqual(['patient', 'patient', 'patient']);
 });

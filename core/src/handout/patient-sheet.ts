@@ -36,6 +36,8 @@ export interface PatientSheet {
   /** lines of the family that say nothing against the order */
   lines: string[];
   emergency: EmergencyWords;
+  /** how helpers open it to resuscitate, where it is not simply taken off */
+  resuscitation: CaseState['programme']['resuscitation'];
   /** who may take it off */
   takesOff: 'staff' | 'as-ordered' | 'patient';
   driving: 'never-in-it' | 'ask';
@@ -106,6 +108,7 @@ export function patientSheet(
           )
           .map(({ id }) => id),
     emergency: `${region}-${isProtective ? 'protective' : 'comfort'}`,
+    resuscitation: state.programme.resuscitation,
     takesOff: isStaff ? 'staff' : isProtective ? 'as-ordered' : 'patient',
     driving: isProtective || region === 'neck' ? 'never-in-it' : 'ask',
     inSpite: state.checking.signed?.decided.inSpite as PatientSheet['inSpite'],

@@ -45,7 +45,7 @@ export function foldCalls(
   const made = record.of(callMade);
   const dayOf = new Map(record.all.map((entry) => [entry.id, record.dayIn(entry)]));
   const last = visits.findLast(({ found }) => found !== undefined);
-  const calls: Omit<UrgentCall, 'day' | 'made'>[] = [
+  const due: Omit<UrgentCall, 'day' | 'made'>[] = [
     ...blocking.map(({ finding, entry }) => ({
       about: finding,
       why: 'finding' as const,
@@ -53,14 +53,20 @@ export function foldCalls(
       whom: findingRule(finding).refer ?? 'prescriber',
       stage: 'screen' as const,
     })),
-    ...unsafe.map(({ check, why, entry }) => ({
-      about: check,
-      why,
-      of: entry,
-      // cold, blue or numb is a danger sign with the brace on as it is before
-      whom: why === 'limb-safety' ? ('physician-now' as const) : ('prescriber' as const),
-      stage: 'check' as const,
-    })),
+    ...unsafe.flatMap(({ check, why, calls, entry }) =>
+      calls
+        ? [
+            {
+              about: check,
+              why,
+              of: entry,
+              // cold, blue or numb is a danger sign with the brace on as it is before
+              whom: why === 'limb-safety' ? ('physician-now' as const) : ('prescriber' as const),
+              stage: 'check' as const,
+            },
+          ]
+        : [],
+    ),
     // movement or feeling lost while the patient was moved
     ...(lost
       ? [
@@ -92,7 +98,7 @@ export function foldCalls(
       stage: 'review' as const,
     })),
   ];
-  return calls.map((call) => {
+  return due.map((call) => {
     const answer = made.findLast(
       ({ body }) => body.about === call.about && record.heldBy(body.of) === call.of,
     );

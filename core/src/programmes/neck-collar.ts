@@ -15,6 +15,7 @@ export const neckCollar: Programme = {
   version: 8,
   safetySince: 8,
   region: 'neck',
+  resuscitation: 'front-lifted-off',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'cervical-sprain'],
   findings: neckFindings,

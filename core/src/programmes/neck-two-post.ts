@@ -13,6 +13,7 @@ export const neckTwoPost: Programme = {
   version: 10,
   safetySince: 10,
   region: 'neck',
+  resuscitation: 'front-lifted-off',
   ordered: ['posture'],
   injuries: ['cervical-fracture', 'fusion'],
   findings: neckFindings,

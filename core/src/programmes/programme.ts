@@ -127,6 +127,8 @@ export const programmeSchema = object({
     )
     .min(1)
     .required(),
+  /** how it is opened where somebody has to be resuscitated in it; where it says nothing, it comes off */
+  resuscitation: string().oneOf(['front-lifted-off', 'front-shell-off', 'front-opened'] as const),
   /** movement and sensation in arms and legs are noted before it goes on and after it is on */
   limbs: string().oneOf(['before-and-after'] as const),
   measuring: array().of(stepSchema).required(),

@@ -1,4 +1,4 @@
-import { refill } from './checks';
+import { callPhysician, inStrap, refill } from './checks';
 import type { SequenceStep } from '../strapping';
 import type { Programme } from './programme';
 import { armFindings, elbowPosture, girth, mark, modelsOwn, motion } from './steps';
@@ -187,7 +187,7 @@ export const shoulderSupport: Programme = {
       id: 'hand-warm-moving-felt',
       limbSafety: true,
       at: { from: 'olecranon', face: 'lateral' },
-      cures: [{ stage: 'strap' }],
+      cures: [inStrap(), callPhysician],
     },
     refill({ from: 'olecranon', offset: 20, face: 'lateral' }, 'refill-of-the-fingers'),
   ],

@@ -1,7 +1,7 @@
 import type { Part } from '../brace';
 import type { Setting } from '../setting';
 import type { Programme } from './programme';
-import { inStrap } from './checks';
+import { callPhysician, inStrap } from './checks';
 import { byLogRoll } from './handling';
 import { girth, length, mark, stance, trunkFindings } from './steps';
 
@@ -234,8 +234,9 @@ export const spineBelt: Programme = {
       kind: 'seen',
       id: 'breathes-and-sits',
       moments: [{ is: 'standing' }, { is: 'seated' }],
+      limbSafety: true,
       at: { from: 'lower-ribs', face: 'front' },
-      cures: [{ stage: 'strap', thing: 'both-pulls' }],
+      cures: [inStrap('both-pulls'), callPhysician],
     },
   ],
 };

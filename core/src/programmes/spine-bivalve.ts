@@ -1,6 +1,6 @@
 import type { Part, Posture } from '../brace';
 import type { SequenceStep } from '../strapping';
-import { inStrap, seen } from './checks';
+import { callPhysician, inStrap, seen } from './checks';
 import { byLogRoll, rollBack, rollOver, upByRolling } from './handling';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings, width } from './steps';
@@ -30,6 +30,7 @@ export const spineBivalve: Programme = {
   version: 10,
   safetySince: 10,
   region: 'trunk',
+  resuscitation: 'front-shell-off',
   ordered: ['posture', 'roll'],
   injuries: [
     'vertebral-fracture-unstable',
@@ -280,7 +281,8 @@ export const spineBivalve: Programme = {
       { moments: [{ is: 'seated' }, { is: 'after-walking' }] },
     ),
     seen('rollers-do-not-nip', { from: 'axilla', offset: -30, face: 'left' }, [inStrap()]),
-    seen('breathes-sits-stands', { from: 'lower-ribs', face: 'front' }, [inStrap()], {
+    seen('breathes-sits-stands', { from: 'lower-ribs', face: 'front' }, [inStrap(), callPhysician], {
+      limbSafety: true,
       moments: [{ is: 'seated' }, { is: 'standing' }],
     }),
   ],

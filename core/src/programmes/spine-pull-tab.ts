@@ -1,4 +1,4 @@
-import { inStrap, seen } from './checks';
+import { callPhysician, inStrap, seen } from './checks';
 import type { Setting } from '../setting';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
@@ -9,8 +9,10 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spinePullTab: Programme = {
   id: 'spine-pull-tab',
-  version: 7,
+  version: 8,
+  safetySince: 8,
   region: 'trunk',
+  resuscitation: 'front-opened',
   ordered: ['panels'],
   injuries: ['disc', 'fusion', 'vertebral-fracture-stable'],
   findings: trunkFindings,
@@ -173,8 +175,14 @@ export const spinePullTab: Programme = {
     seen('stays-in-movement', { from: 'waist', face: 'right' }, [inStrap('tension')], {
       moments: [{ is: 'after-walking' }],
     }),
-    seen('breathes-and-sits', { from: 'lower-ribs', offset: -10, face: 'front' }, [inStrap('tension')], {
-      moments: [{ is: 'standing' }, { is: 'seated' }],
-    }),
+    seen(
+      'breathes-and-sits',
+      { from: 'lower-ribs', offset: -10, face: 'front' },
+      [inStrap('tension'), callPhysician],
+      {
+        limbSafety: true,
+        moments: [{ is: 'standing' }, { is: 'seated' }],
+      },
+    ),
   ],
 };

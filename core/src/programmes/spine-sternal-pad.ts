@@ -1,3 +1,4 @@
+import { callPhysician } from './checks';
 import type { Part } from '../brace';
 import type { Programme } from './programme';
 import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
@@ -8,8 +9,10 @@ import { girth, length, mark, modelsOwn, stance, trunkFindings } from './steps';
  */
 export const spineSternalPad: Programme = {
   id: 'spine-sternal-pad',
-  version: 9,
+  version: 10,
+  safetySince: 10,
   region: 'trunk',
+  resuscitation: 'front-opened',
   ordered: ['posture', 'panels'],
   injuries: ['vertebral-fracture-stable', 'vertebral-fracture-osteoporotic', 'fusion'],
   findings: trunkFindings,
@@ -226,8 +229,9 @@ export const spineSternalPad: Programme = {
       kind: 'seen',
       id: 'breathes-sits-stands',
       moments: [{ is: 'seated' }, { is: 'standing' }],
+      limbSafety: true,
       at: { from: 'lower-ribs', face: 'front' },
-      cures: [{ stage: 'strap', thing: 'compress' }],
+      cures: [{ stage: 'strap', thing: 'compress' }, callPhysician],
     },
   ],
 };

@@ -56,6 +56,7 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
     case 'donning-open':
       return stepWords(programme, about).name;
     case 'check-open':
+    case 'limb-not-safe':
       return checkName(about);
     default:
       return settingWords(programme, about).name;

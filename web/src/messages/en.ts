@@ -371,6 +371,7 @@ export const en = {
     'angle-not-ordered': '{{what}}: angle not ordered, ask the prescriber',
     'not-possible': '{{what}}: not possible with this brace. Call before fitting; hold the foot pointed',
     'family-safety': 'Brace family has a safety change: move this case to its new version',
+    'limb-not-safe': '{{what}}: not safe, move it before going on',
     'family-safety-copy':
       'Brace family has a safety change: hold the copy of this clinic against it in the catalogue',
     'no-label': 'Label not recorded',
@@ -1415,6 +1416,14 @@ export const en = {
     sleep: 'At night: as ordered. Ask us if the order does not say.',
     wash: 'Take it off to wash. Dry your skin well.',
     washProtective: 'Wash as you were shown. Keep the brace dry.',
+    resuscitation: {
+      'front-lifted-off':
+        'For helpers who resuscitate: one holds head and neck in line; open the straps, lift the front half off, leave the rear half.',
+      'front-shell-off':
+        'For helpers who resuscitate: lying flat, open the side straps and take the front shell off; the rear shell stays beneath.',
+      'front-opened':
+        'For helpers who resuscitate: lying flat, release the pulls, open the front and lay it aside; the back part stays beneath.',
+    },
     driving: { 'never-in-it': 'Do not drive in this brace.', ask: 'Driving: ask your doctor first.' },
     callFirst: 'Call us before you go on:',
     notChecked: 'Not checked and signed for the order of today.',

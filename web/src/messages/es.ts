@@ -375,6 +375,7 @@ export const es: SameShape<typeof en> = {
       '{{what}}: no es posible con esta ortesis. Llamar antes de colocarla; mantener el pie en punta',
     'family-safety':
       'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
+    'limb-not-safe': '{{what}}: no es seguro, muévalo antes de seguir',
     'family-safety-copy':
       'La familia tiene un cambio de seguridad: compare con ella la copia de este centro en el catálogo',
     'no-label': 'Etiqueta no registrada',
@@ -1429,6 +1430,14 @@ export const es: SameShape<typeof en> = {
     sleep: 'De noche: como está prescrito. Pregunte si no lo dice.',
     wash: 'Quítesela para lavarse. Seque bien la piel.',
     washProtective: 'Lávese como le enseñaron. No moje la ortesis.',
+    resuscitation: {
+      'front-lifted-off':
+        'Para quien reanima: uno sujeta cabeza y cuello en línea; abrir las cinchas, quitar la mitad delantera, dejar la trasera.',
+      'front-shell-off':
+        'Para quien reanima: tumbado, abrir las cinchas laterales y quitar la valva delantera; la trasera queda debajo.',
+      'front-opened':
+        'Para quien reanima: tumbado, soltar los tiradores, abrir por delante y apartarlo; la parte de atrás queda debajo.',
+    },
     driving: { 'never-in-it': 'No conduzca con esta ortesis.', ask: 'Conducir: pregunte antes a su médico.' },
     callFirst: 'Llámenos antes de seguir:',
     notChecked: 'Sin comprobar ni firmar para la prescripción de hoy.',

@@ -248,6 +248,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
           {emergencyLines[sheet.emergency].map((line) => (
             <li key={line}>{named('patientEmergency', line)}</li>
           ))}
+          {sheet.resuscitation && <li>{t(`patientSheet.resuscitation.${sheet.resuscitation}`)}</li>}
         </ul>
         {order && (
           <p>

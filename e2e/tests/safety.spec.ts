@@ -12,21 +12,23 @@ test('a finding that blocks is shown on every later stage with whom to call, and
   await signIn(page, clinic);
   await openStage(page, clinic, 'Xoel Barreiro', 'screen');
   await page.getByRole('button', { name: 'Look again' }).click();
-  await page.getByRole('button', { name: 'Cold or blue toes' }).click();
+  await page.getByRole('button', { name: 'Limb cold, blue or white', exact: true }).click();
   await page.getByRole('button', { name: 'Record: 1 present; the rest absent' }).click();
   await expect(page.getByRole('heading', { name: 'Stop. Not today' })).toBeVisible();
   const decides = /^(Take |It is marked|Strap closed|Put in|Sign|The plan|Wear it|Choose|Plan it)/;
   for (const stage of later) {
-    await page.getByRole('link', { name: new RegExp(`^${stage}, blocked: Cold or blue toes`) }).click();
+    await page
+      .getByRole('link', { name: new RegExp(`^${stage}, blocked: Limb cold, blue or white`) })
+      .click();
     const main = page.getByRole('main', { name: stage });
-    await expect(main.getByRole('heading', { name: 'Cold or blue toes' })).toBeVisible();
-    await expect(main.getByText(/Call a physician now/)).toBeVisible();
+    await expect(main.getByRole('heading', { name: 'Limb cold, blue or white' })).toBeVisible();
+    await expect(main.getByText(/Emergency now: call/)).toBeVisible();
     await expect(main.getByRole('button', { name: 'Go on in spite of it' })).toBeVisible();
     await expect(main.getByRole('button', { name: decides })).toHaveCount(0);
   }
   // the call is a thing of today until somebody has made it
   await page.goto(`${clinic.address}/bench`);
-  const buckle = page.getByRole('link', { name: /^Xoel Barreiro: Call: Cold or blue toes today/ });
+  const buckle = page.getByRole('link', { name: /^Xoel Barreiro: Call: Limb cold, blue or white today/ });
   await expect(buckle).toBeVisible();
   await buckle.click();
   await page.getByRole('button', { name: 'The call is made' }).click();

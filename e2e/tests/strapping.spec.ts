@@ -121,7 +121,7 @@ test('a collar, whole: the head held in line, rear first, straps equally far, th
   await expect(main.getByRole('button', { name: /^Done/ })).toBeVisible();
   await putOn(page, async () => {
     // the neck's angle is asked in the middle of it
-    const neck = main.getByLabel('Neck neutral: Found', { exact: true });
+    const neck = main.getByLabel('Neck in the ordered position: Found', { exact: true });
     if (!(await neck.isVisible())) return;
     await neck.fill('1');
     await neck.press('Enter');

@@ -23,9 +23,10 @@ test('a new person with a left knee, from the first look to the first review, by
   await page.getByRole('button', { name: 'Open the case' }).click();
 
   // Screen: one finding, the rest not; then the order
-  await page.getByRole('button', { name: 'Fragile skin where the brace lies' }).click();
-  await page.getByRole('button', { name: '1 found, the rest not' }).click();
+  await page.getByRole('button', { name: 'Fragile skin where the brace lies', exact: true }).click();
+  await page.getByRole('button', { name: 'Record: 1 present; the rest absent' }).click();
   await expect(page.getByText(/Pad it \(chin/)).toBeVisible();
+  await page.getByRole('button', { name: 'Record: pulse felt on both sides' }).click();
   await page.getByLabel('Diagnosis').fill('Ligament reconstruction');
   await page.getByLabel('Prescriber').fill('Dr Elva Nogueira');
   await typeDay(page, 'Day zero (operation or injury)', dayFromToday(-15));
@@ -197,6 +198,8 @@ test('a review on the day of the next phase changes the stops, and the knee is c
 }) => {
   await signIn(page, clinic);
   await page.getByRole('link', { name: /Sabela Outeiro: Review/ }).click();
+  // the danger signs before anything is adjusted
+  await page.getByRole('button', { name: /^None present/ }).click();
   await page.getByLabel('Knee, neutral zero').fill('0-9-80');
   await take(page).click();
   await pick(page, { name: 'red, fades within 30 min' });

@@ -48,7 +48,7 @@ test('a failed check of limb safety is not signed as passed, holds the plan and 
   await signIn(page, clinic);
   await openStage(page, clinic, 'Bento Lousado', 'check');
   await page.getByRole('button', { name: 'Toes warm, moving, felt: No' }).click();
-  await expect(page.getByRole('heading', { name: /^Call a physician today: failed, Toes/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Call a physician now: failed, Toes/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /pass/ })).toHaveCount(0);
   // nobody signs for it, not even as failed
   await expect(page.getByRole('button', { name: /^Sign as/ })).toHaveCount(0);
@@ -63,7 +63,7 @@ test('a failed check of limb safety is not signed as passed, holds the plan and 
   await expect(page.getByRole('link', { name: /^Bento Lousado: .*Wear to/ })).toHaveCount(0);
   await openStage(page, clinic, 'Bento Lousado', 'check');
   await page.getByRole('button', { name: 'Toes warm, moving, felt: Yes' }).click();
-  await expect(page.getByRole('heading', { name: /^Call a physician today/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /^Call a physician now/ })).toHaveCount(0);
   await page.getByRole('link', { name: /^Wear/ }).click();
   await expect(page.getByText(/^The plan is held/)).toHaveCount(0);
 });

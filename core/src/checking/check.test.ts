@@ -182,7 +182,7 @@ test('a refill that is too slow is a matter of the limb’s safety', () => {
   const check: FitCheck = { kind: 'quantity', id: 'refill', unit: 's', most: 2, limbSafety: true };
   const judged = judgeCheck(check, value({ value: 4 }), context);
   expect(unsafeChecks([{ check, judged, entry: 'e' }])).toEqual([
-    { check: 'refill', why: 'limb-safety', entry: 'e' },
+    { check: 'refill', why: 'limb-safety', calls: true, entry: 'e' },
   ]);
 });
 

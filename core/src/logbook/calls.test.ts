@@ -96,7 +96,7 @@ test('a knee outside the order is such a check; one that is merely out of place 
   expect(folded(log)).toMatchObject({ checking: { unsafe: [] }, wearing: { held: false } });
   const entry = log.write('check.recorded', { check: 'knee-at-flexion-stop', value: 96 });
   expect(folded(log).checking.unsafe).toEqual([
-    { check: 'knee-at-flexion-stop', why: 'outside-order', entry },
+    { check: 'knee-at-flexion-stop', why: 'outside-order', calls: true, entry },
   ]);
   expect(folded(log).wearing.held).toBe(true);
 });

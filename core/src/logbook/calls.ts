@@ -74,7 +74,7 @@ export function foldCalls(
             about: lost.step,
             why: 'lost-in-move' as const,
             of: lost.entry,
-            whom: 'physician-now' as const,
+            whom: 'emergency' as const,
             stage: 'strap' as const,
           },
         ]

@@ -89,7 +89,7 @@ test('of each day the last that was told, by rising day; what was read goes befo
     read('file', { day: '2026-11-26', worn: 75, unknown: 10 }, { day: '2026-11-25', worn: 40, unknown: 0 }),
     read('sensor', { day: '2026-11-25', worn: 45, unknown: 5 }),
   ]);
-  expect(state.told).toEqual([
+  expect(state.told).toStrictEqual([
     { day: '2026-11-24', minutes: 30, skin: 'clear', pain: 'none', entry: 'e2', note: 'tired' },
     { day: '2026-11-26', minutes: 90, skin: 'clear', pain: 'none', entry: 'e3' },
   ]);
@@ -130,6 +130,8 @@ test('what a family says holds where its condition is known to', () => {
     rule: 'active',
   });
   expect(folded([], true, lines).family.lines).toEqual(['b', 'c', 'd']);
+  // one that says nothing of nights leaves them to the next
+  expect(wearByFamily([{ id: 'x' }, { id: 'y', nights: 'on' }], nothingKnown).nights).toBe('on');
 });
 
 test('a plan needs an order that fits it, and a limb that is safe to grow', () => {

@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
 import { Calls } from './calls';
+import { contextOf, testLogbook } from '../../../core/src/logbook/test-case';
 import { orderedLogbook, showStage } from './test-stage';
 
 const unsafe = (trouble: 'keep-on' | 'take-off', check = 'toes-warm-moving-felt') => {
@@ -11,7 +12,7 @@ const unsafe = (trouble: 'keep-on' | 'take-off', check = 'toes-warm-moving-felt'
 // common practice, no source: cold, blue, numb toes under a protective brace
 test('under a protective order the brace stays: loosen the straps, keep the joint held, emergency call', async () => {
   await showStage(Calls, unsafe('keep-on').log);
-  expect(screen.getByRole('heading', { name: /^Call a physician today: failed, Toes/ })).toBeTruthy();
+  expect(screen.getByRole('heading', { name: /^Call a physician now: failed, Toes/ })).toBeTruthy();
   expect(
     screen.getByText(/loosen the straps, keep the joint held in the brace, emergency call/),
   ).toBeTruthy();
@@ -23,7 +24,17 @@ test('otherwise it comes off', async () => {
 });
 
 test('each check has its own words, or those of its kind', async () => {
-  await showStage(Calls, unsafe('keep-on', 'fibular-neck-clear').log);
+  const context = contextOf('knee-postop', {
+    sizes: ['one'],
+    axes: [],
+    between: 'larger',
+    disagree: 'primary',
+  });
+  const log = testLogbook(context);
+  log.looked();
+  log.order({ protective: true, trouble: 'keep-on' });
+  log.write('check.recorded', { check: 'capillary-refill', value: 4 });
+  await showStage(Calls, log, { context });
   expect(screen.getByText(/open what presses, keep the joint held/)).toBeTruthy();
 });
 

@@ -27,8 +27,7 @@ export function Calls() {
       <Notice key={`${call.of} ${call.about}`} tone={call.made ? 'caution' : 'stop'} live>
         <Stack $gap={8}>
           <h2>
-            {t('calls.title', {
-              whom: t(`calls.whom.${call.whom}`),
+            {t(`calls.title.${call.whom}`, {
               what: aboutCall({ why: call.why, name: call.about }),
             })}
           </h2>

@@ -25,7 +25,10 @@ export function Blocking({ finding, of, note }: { finding: Finding; of: string; 
       <Stack $gap={10}>
         <h2>{named('findings', finding)}</h2>
         {note && <i>{note}</i>}
-        {named('findingAdvice', finding) && <span>{named('findingAdvice', finding)}</span>}
+        {/* what is said of a sign that is known is none of a new one */}
+        {!findingRule(finding).mayBeKnown && named('findingAdvice', finding) && (
+          <span>{named('findingAdvice', finding)}</span>
+        )}
         <span>{named('referral', findingRule(finding).refer ?? 'prescriber')}</span>
         {call && <CallMade call={call} />}
         {!asking ? (

@@ -156,7 +156,7 @@ test('a loss in mid-roll: back to supine in line, call; donning is withheld unti
   expect(written[0]).toMatchObject({ kind: 'strap.lost', body: { step: 'roll-away' } });
   expect(screen.getByText('Complete the roll back to supine, in line.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
-  expect(state().calls).toMatchObject([{ why: 'lost-in-move', whom: 'physician-now' }]);
+  expect(state().calls).toMatchObject([{ why: 'lost-in-move', whom: 'emergency' }]);
   // one touch says which limb; nothing is recorded full that nobody said, and the loss stays
   const leg = within(screen.getByRole('radiogroup', { name: 'Left leg, movement' }));
   await user.click(leg.getByRole('radio', { name: 'less' }));

@@ -57,7 +57,6 @@ export function takenOver(source: CaseState, to: CaseFrame, day: ClinicDay, zone
         return sameLimb && answers.length > 0 ? { ...entry.body, answers } : undefined;
       }
       case 'limbs.noted':
-      // pulse and refill are noted of both sides
       case 'circulation.noted':
         return entry.body;
       case 'motion.tested':

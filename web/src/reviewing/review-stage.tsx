@@ -25,7 +25,7 @@ import { formatDay, formatReading } from '../parts/format';
 import { formatFinding } from '../findings/format-finding';
 import { Course } from './course';
 import { ReliefTable } from './relief-table';
-import { NextVisit } from './next-visit';
+import { NextVisit } from '../wearing/next-visit';
 import { TakeReview } from './take-review';
 import { saidEnds } from '../measuring/step-words';
 import { screenOf } from '../setting/kinds/all';

@@ -6,7 +6,7 @@ import { planProblems, wearDaysFrom, wearKindFor, type GrowingPlan } from '@estr
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { NextVisit } from '../reviewing/next-visit';
+import { NextVisit } from './next-visit';
 import { LetterSent } from './letter-sent';
 import { TeachBack } from './teach-back';
 import { ToldDays } from './told-days';

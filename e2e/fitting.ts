@@ -3,6 +3,15 @@ import { dayFromToday, pick, typeDay } from './clinic';
 
 /* A fitting as a user does it, after the measuring: the order, putting on, the checks, the wearing. */
 
+/** What a belt's size 2 is read from. */
+export const readingsOfBelt = {
+  'Waist girth': ['812', '818'],
+  'Girth above the waist': ['804', '808'],
+  'Girth below the waist': ['866', '870'],
+  'L1 to L5': ['141', '144'],
+  'T9 to sacrococcygeal': ['318', '322'],
+};
+
 /** Gives the order of a case. */
 export async function giveOrder(
   page: Page,

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, pick, signIn, test } from '../clinic';
-import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
+import { checkAll, giveOrder, putOn, readingsOfBelt, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 
 // Families that are data alone, from the look at the limb to the review: no question that is not theirs.
@@ -94,13 +94,7 @@ test('a belt, whole: it is asked how it is put on; lying it takes a helper, and 
   await giveOrder(page, { height: 'Low' });
   await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
   await page.getByRole('link', { name: /^Measure/ }).click();
-  await measureAll(page, {
-    'Waist girth': ['812', '818'],
-    'Girth above the waist': ['804', '808'],
-    'Girth below the waist': ['866', '870'],
-    'L1 to L5': ['141', '144'],
-    'T9 to sacrococcygeal': ['318', '322'],
-  });
+  await measureAll(page, readingsOfBelt);
   await page.getByRole('button', { name: 'On to Size' }).click();
   await page.getByRole('button', { name: 'Take size 2' }).click();
   await page.getByRole('link', { name: /^Set/ }).click();

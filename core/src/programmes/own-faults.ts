@@ -3,7 +3,7 @@ import { isVisible } from '../people';
 import type { Programme } from './programme';
 
 /** The lists of a family whose members are named by id. */
-const lists = ['measuring', 'settings', 'operations', 'parts', 'sequences', 'checks'] as const;
+export const memberLists = ['measuring', 'settings', 'operations', 'parts', 'sequences', 'checks'] as const;
 
 /** Which member of a family a condition waits for, by its kind. */
 const waitsFor: Record<string, { list: string; field: string }> = {
@@ -30,7 +30,7 @@ export function ownFamilyFaults(
     ...(own.baseVersion !== undefined && own.baseVersion > base.version
       ? faultAt('baseVersion', `is a version that its family does not have: ${base.version} is the last`)
       : []),
-    ...lists.flatMap((list) =>
+    ...memberLists.flatMap((list) =>
       idFaults(
         list,
         (own[list] ?? []).map(({ id }) => id),

@@ -1,8 +1,7 @@
+import { memberLists } from './own-faults';
 import { canonicalText } from './pin';
 import type { Programme } from './programme';
 
-/** The lists of a family whose members are compared one by one. */
-const memberLists = ['measuring', 'settings', 'operations', 'parts', 'sequences', 'checks'] as const;
 /** What else of a family is compared, each as a whole. */
 const wholeFields = [
   'joint',

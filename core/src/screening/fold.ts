@@ -44,6 +44,7 @@ export function foldScreening(
   calf: { entry: string } | undefined,
   limbs: LimbsState,
 ): LookedState {
+  const asked = askedFindings(family);
   const looks = record.of(screenLooked);
   const looked = looks.flatMap(({ id, body }) => body.answers.map((answer) => ({ ...answer, entry: id })));
   const lastOf = (sign: DangerSign) => looked.findLast(({ finding }) => finding === sign);
@@ -65,7 +66,7 @@ export function foldScreening(
   ];
   const before = looks.every(({ body }) => body.asked !== undefined) ? askedThen(family, looks) : undefined;
   const judged = judgeScreening(
-    askedFindings(family),
+    asked,
     [...looked, ...otherwise],
     record.of(screenOverridden).map(({ id, body }) => ({ ...body, entry: id })),
     looks.length > 0 ? before : undefined,
@@ -79,7 +80,7 @@ export function foldScreening(
     ...judged,
     asked: [
       ...new Set([
-        ...askedFindings(family),
+        ...asked,
         ...[...judged.blocking, ...judged.overridden.map(({ answer }) => answer), ...judged.qualifying]
           .map(({ finding }) => finding)
           .filter(isDangerSign),

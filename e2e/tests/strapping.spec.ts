@@ -274,31 +274,41 @@ test('the patient’s sheet is one page of A4, and its text is read back, in bot
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Your brace at home');
   const spanish = await printed(page);
   expect(spanish.pages).toBe(1);
+  // in type that fills the page: its last line stands in the lowest sixth
+  for (const { lowest } of [english, spanish]) expect(lowest).toBeLessThan(842 / 6);
   for (const words of ['Cerrar las hebillas, de la 1 a la 4', 'quítesela. Llame ya a urgencias.', '555 0142'])
     expect(spanish.text).toContain(words);
 });
+
+interface PdfText {
+  str: string;
+  transform: number[];
+}
 
 interface PdfReader {
   getDocument: (of: { data: Uint8Array }) => {
     promise: Promise<{
       numPages: number;
-      getPage: (n: number) => Promise<{ getTextContent: () => Promise<{ items: object[] }> }>;
+      getPage: (n: number) => Promise<{ getTextContent: () => Promise<{ items: (PdfText | object)[] }> }>;
     }>;
   };
 }
 
-/** What the page is as PDF, read back by an independent reader (pdfjs-dist): how many pages, and its text. */
-async function printed(page: Page): Promise<{ pages: number; text: string }> {
+/** What the page is as PDF, read back by an independent reader (pdfjs-dist): how many pages, its text, and how high above the last page's lower edge its last line stands, in points. */
+async function printed(page: Page): Promise<{ pages: number; text: string; lowest: number }> {
   const require = createRequire(join(import.meta.dirname, '../../core/package.json'));
   const reader = (await import(require.resolve('pdfjs-dist/legacy/build/pdf.mjs'))) as PdfReader;
   const data = new Uint8Array(await page.pdf({ format: 'A4', preferCSSPageSize: true }));
   const document = await reader.getDocument({ data }).promise;
   const texts: string[] = [];
+  let lowest = 0;
   for (let n = 1; n <= document.numPages; n += 1) {
     const { items } = await (await document.getPage(n)).getTextContent();
-    texts.push(items.map((item) => ('str' in item ? String(item.str) : '')).join(' '));
+    const lines = items.filter((item): item is PdfText => 'str' in item && item.str.trim() !== '');
+    texts.push(lines.map(({ str }) => str).join(' '));
+    lowest = Math.min(...lines.map(({ transform }) => transform[5]!));
   }
-  return { pages: document.numPages, text: texts.join(' ').replace(/\s+/g, ' ') };
+  return { pages: document.numPages, text: texts.join(' ').replace(/\s+/g, ' '), lowest };
 }
 
 test('a routine sleeve, from Screen to Wear, is few touches', async ({ page }) => {

@@ -15,9 +15,10 @@ const most = 24;
 
 /**
  * What lists show of a case: its most urgent finding on the day it was written to last, and on each day ahead on which a phase
- * begins, the order ends or a review is overdue. Of a closed case nothing is found.
+ * begins, the order ends, a nerve block is over or a review is overdue. Of a closed case nothing is found.
+ * @param born the patient's day of birth
  */
-export function findingsAhead(state: CaseState): FindingAhead[] {
+export function findingsAhead(state: CaseState, born?: ClinicDay): FindingAhead[] {
   const { lastDay, closed } = state.keeping;
   if (closed) return [];
   const order = state.order?.order;
@@ -27,10 +28,12 @@ export function findingsAhead(state: CaseState): FindingAhead[] {
         ...(order.until === undefined ? [] : [addDays(order.until, 1)]),
       ].filter((day) => day > lastDay)
     : [];
-  const due = reviewBy(state);
+  for (const { known } of state.screening.qualifying)
+    if (known?.until !== undefined && known.until >= lastDay) ahead.push(addDays(known.until, 1));
+  const due = reviewBy(state, born);
   if (due && due.day >= lastDay) ahead.push(addDays(due.day, 1));
   const days = [lastDay, ...[...new Set(ahead)].sort((a, b) => a.localeCompare(b))].slice(0, most);
-  return days.map((from) => ({ from, found: shown(findingsOf(state, from)[0]) }));
+  return days.map((from) => ({ from, found: shown(findingsOf(state, from, born)[0]) }));
 }
 
 /** What is only left to do in the course of the work is no news. */

@@ -44,6 +44,8 @@ export interface CaseFinding {
 export interface Judging {
   state: CaseState;
   day: ClinicDay;
+  /** the patient's day of birth, where it is known */
+  born: ClinicDay | undefined;
   /** where an entry was written: a correction counts from then on; 0 for none */
   writtenAt: (entry: string | undefined) => number;
   /** where the entry that it corrects, first of all, was written */

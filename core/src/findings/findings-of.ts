@@ -5,6 +5,7 @@ import { findingLevels, type CaseFinding, type FindingRule, type Judging } from 
 import { againstOrder } from './kinds/against-order';
 import { familySafety } from './kinds/family-safety';
 import { compartment } from './kinds/compartment';
+import { blockOver } from './kinds/block-over';
 import { danger } from './kinds/danger';
 import { dangerNotAsked } from './kinds/danger-asked';
 import { noOrder, noSize, notDonned, notFelt, notLooked, notSet, workOpen } from './kinds/missing';
@@ -18,6 +19,7 @@ import { noLabel, orderEnded, planBeforeOrder } from './kinds/wear';
 /** Every kind of finding. A new one is one more file here. */
 const rules: readonly FindingRule[] = [
   danger,
+  blockOver,
   notSafe,
   dangerNotAsked,
   familySafety,
@@ -47,10 +49,11 @@ const urgency = ({ level, stage }: CaseFinding): number =>
 
 /**
  * What is missing, no longer holds or is dangerous in a case on a day: the most urgent first, then in the order of the work.
- * Pure: the same state and day always give the same findings.
+ * Pure: the same state, day and day of birth always give the same findings.
+ * @param born the patient's day of birth; without it nothing is asked by age, and nothing that withholds hangs on it
  */
-export function findingsOf(state: CaseState, day: ClinicDay): CaseFinding[] {
-  const judging = judgingOf(state, day);
+export function findingsOf(state: CaseState, day: ClinicDay, born?: ClinicDay): CaseFinding[] {
+  const judging = judgingOf(state, day, born);
   const all = rules.flatMap((rule) => rule(judging));
   // what is against the order is not said a second time of the same setting
   const against = new Set(all.filter(({ kind }) => againstKinds.includes(kind)).map(({ about }) => about));
@@ -61,7 +64,7 @@ export function findingsOf(state: CaseState, day: ClinicDay): CaseFinding[] {
     .map(({ found }) => found);
 }
 
-function judgingOf(state: CaseState, day: ClinicDay): Judging {
+function judgingOf(state: CaseState, day: ClinicDay, born: ClinicDay | undefined): Judging {
   const lines = new Map(state.lines.map((line) => [line.entry.id, line]));
   const rootOf = (id: string): string => {
     const parent = lines.get(id)?.entry.replaces;
@@ -73,6 +76,7 @@ function judgingOf(state: CaseState, day: ClinicDay): Judging {
   return {
     state,
     day,
+    born,
     writtenAt: seqOf,
     beganAt: (id) => (id === undefined ? 0 : seqOf(rootOf(id))),
     heldBy: (id) => alive.find(({ entry }) => rootOf(entry.id) === rootOf(id))?.entry.id,

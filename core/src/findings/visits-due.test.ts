@@ -1,6 +1,6 @@
 import { addDays } from '../calendar';
 import { wholeCase, fittedOn } from './test-whole-case';
-import { findingsAhead, findingsOf } from './index';
+import { findingsAhead, findingsOf, proposedReview } from './index';
 
 type Made = ReturnType<typeof wholeCase>;
 const at = (day: string) => ({ observedAt: `${day}T10:00:00.000Z` });
@@ -82,6 +82,55 @@ test('skin that stayed red is looked at again within three days, found here or t
   expect(due(made, addDays(day, 4))).toMatchObject([{ about: 'skin', day: addDays(day, 7) }]);
 });
 
+// common practice, no source: a telephone review counts where the brace does not protect
+test.each([
+  [false, []],
+  [true, ['first']],
+] as const)('a telephone review where the brace protects is %s: still due %j', (protective, still) => {
+  const made = fitted('knee-postop', { protective, ...(protective ? {} : { trouble: 'take-off' }) });
+  const day = addDays(fittedOn, 7);
+  made.log.write('review.found', { skin: 'clear', pain: 2, by: 'telephone' }, at(day));
+  expect(due(made, day).map(({ about }) => about)).toEqual(still);
+  // what it tells is bad news either way, and only a visit takes it back where the brace protects
+  made.log.write('review.found', { skin: 'broken', pain: 2, by: 'telephone' }, at(addDays(day, 1)));
+  expect(due(made, addDays(day, 1))).toMatchObject([{ about: 'skin', day: addDays(day, 4) }]);
+  made.log.write('review.found', { skin: 'clear', pain: 2, by: 'telephone' }, at(addDays(day, 2)));
+  expect(due(made, addDays(day, 2)).map(({ about }) => about)).toEqual(protective ? ['skin'] : []);
+  made.log.write('review.found', { skin: 'clear', pain: 2 }, at(addDays(day, 3)));
+  expect(due(made, addDays(day, 3))).toEqual([]);
+});
+
+// common practice, no source: a growing child every 12 weeks
+test('who still grows is due 12 weeks after they were last seen, not after a telephone review, and nobody grown is', () => {
+  const made = fitted('knee-sleeve', { protective: false, trouble: 'take-off' });
+  const seen = addDays(fittedOn, 7);
+  made.log.write('review.found', { skin: 'clear', pain: 2 }, at(seen));
+  made.log.write('review.found', { skin: 'clear', pain: 2, by: 'telephone' }, at(addDays(seen, 30)));
+  const dueFor = (born: string | undefined, day: string) =>
+    findingsOf(made.state(), day, born).filter(({ kind }) => kind === 'review-due');
+  const last = addDays(seen, 84);
+  const child = `${Number(fittedOn.slice(0, 4)) - 9}${fittedOn.slice(4)}`;
+  expect(dueFor(child, last)).toMatchObject([
+    { about: 'growing', day: last, level: 'by-date', stage: 'review' },
+  ]);
+  expect(dueFor(child, addDays(last, 1))).toMatchObject([{ level: 'today' }]);
+  expect(findingsAhead(made.state(), child).map(({ from }) => from)).toContain(addDays(last, 1));
+  const turned18 = `${Number(last.slice(0, 4)) - 18}${last.slice(4)}`;
+  expect(dueFor(addDays(turned18, -1), last)).toEqual([]);
+  expect(dueFor(addDays(turned18, 1), last)).toMatchObject([{ about: 'growing' }]);
+  expect(dueFor(undefined, last)).toEqual([]);
+  // the usual next visit comes first, and never after the twelve weeks
+  expect(proposedReview(made.state(), addDays(seen, 1), child)).toEqual({
+    day: addDays(seen, 15),
+    why: 'growing',
+  });
+  expect(proposedReview(made.state(), addDays(seen, 80), child)).toEqual({ day: last, why: 'growing' });
+  expect(proposedReview(made.state(), addDays(seen, 90), child)).toEqual({
+    day: addDays(seen, 91),
+    why: 'growing',
+  });
+});
+
 test('a review without the danger signs holds back plan and signature on its day, until they are asked', () => {
   const made = fitted('knee-sleeve');
   const day = addDays(fittedOn, 7);
@@ -101,6 +150,28 @@ test('a review without the danger signs holds back plan and signature on its day
   expect(asked()).toEqual([]);
   // another day's is none of this list's
   expect(findingsOf(made.state(), addDays(day, 1)).map(({ kind }) => kind)).not.toContain('danger-not-asked');
+});
+
+// common practice, no source: numbness of a recorded block inside its time is no alarm
+test('a sign that a nerve block accounts for is new when the block is over, until it is asked again', () => {
+  const made = fitted('knee-postop', { protective: true });
+  const known = { by: 'Dr Nogueira', since: fittedOn, until: addDays(fittedOn, 1) };
+  made.log.write('screen.looked', { answers: [{ finding: 'new-numbness', is: 'present', known }] });
+  const over = (day: string) => findingsOf(made.state(), day).filter(({ kind }) => kind === 'block-over');
+  expect(made.state().screening.blocking).toEqual([]);
+  expect(over(known.until)).toEqual([]);
+  const after = addDays(known.until, 1);
+  expect(over(after)).toMatchObject([
+    {
+      about: 'new-numbness',
+      level: 'today',
+      withholds: ['donning', 'signature', 'plan', 'teach-back'],
+      mayBeOverridden: false,
+    },
+  ]);
+  expect(findingsAhead(made.state()).map(({ from }) => from)).toContain(after);
+  made.log.write('screen.looked', { answers: [{ finding: 'new-numbness', is: 'absent' }] }, at(after));
+  expect(over(after)).toEqual([]);
 });
 
 test('what could not be assessed, or an earlier list did not ask, is named before a signature', () => {

@@ -10,5 +10,7 @@ export const reviewFound = kind('review.found', {
     /** worn a day on average */
     hours: finite().min(0).max(24),
     note: text(800),
+    /** by telephone: what the patient says, nothing looked at; absent where the patient was seen */
+    by: oneOf('telephone'),
   }),
 });

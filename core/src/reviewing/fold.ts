@@ -11,7 +11,7 @@ import type { Followed } from './followed';
 
 /** What was taken and found at one review. */
 export interface ReviewVisit extends VisitFigures {
-  found?: ReviewFinding & { note?: string };
+  found?: ReviewFinding & { note?: string; by?: 'telephone' };
   entry?: string;
 }
 

@@ -3,7 +3,7 @@ import { body, day, entryId, finite, kind, oneOf, text, whole } from '../record'
 import { findingNow, findingRule, findings, findingsNow, type Finding } from './asked';
 import { pulses } from './circulation';
 import { degreesOfFunction, limbFunctions, limbs } from './limbs';
-import { answersToFinding } from './screening';
+import { answersToFinding, byNerveBlock } from './screening';
 
 const finding = () => oneOf(...findings).required();
 
@@ -13,15 +13,22 @@ const answer = () =>
     is: oneOf(...answersToFinding).required(),
     note: text(400),
     /** not new: who says so, and since when it is there */
-    known: body({ by: text(120).min(1).required(), since: day().required() })
+    known: body({ by: text(120).min(1).required(), since: day().required(), until: day() })
       .default(undefined)
       .optional(),
-  }).test(
-    'may-be-known',
-    'can be known only where it is found, and where such a sign may be known',
-    ({ finding: of, is, known }) =>
-      known === undefined || (is === 'present' && findingRule(of).mayBeKnown === true),
-  );
+  })
+    .test(
+      'may-be-known',
+      'can be known only where it is found, and where such a sign may be known',
+      ({ finding: of, is, known }) =>
+        known === undefined || (is === 'present' && findingRule(of).mayBeKnown === true),
+    )
+    .test(
+      'block-has-an-end',
+      'can end only after it began, and only where a nerve block accounts for the sign',
+      ({ finding: of, known }) =>
+        known?.until === undefined || (byNerveBlock.includes(of) && known.until >= known.since),
+    );
 
 /** An answer of version 1 and 2. */
 interface AnswerBefore {

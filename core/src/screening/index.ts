@@ -21,6 +21,7 @@ export {
 export { referrals, type FindingRule, type Referral } from './danger-signs';
 export {
   answersToFinding,
+  byNerveBlock,
   judgeScreening,
   type AnswerToFinding,
   type FindingAnswer,

@@ -5,7 +5,12 @@ import { findingRule, isDangerSign, type Finding } from './asked';
 export interface KnownFinding {
   by: string;
   since: ClinicDay;
+  /** of a nerve block: the last day on which it accounts for the sign */
+  until?: ClinicDay;
 }
+
+/** Signs that a nerve block accounts for while it lasts. */
+export const byNerveBlock: readonly Finding[] = ['new-numbness', 'new-weakness', 'deltoid-numb'];
 
 /** What a look says of a finding; one that is not said was not asked. */
 export const answersToFinding = ['present', 'absent', 'unable'] as const;

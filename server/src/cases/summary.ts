@@ -7,7 +7,7 @@ import { pairEntity, summaryEntity, type PairRow, type Person, type Summary } fr
 import { writeCaseWords } from '../people/search-words';
 
 /** Version of the summary's shape and of the computation behind it: a row of another one is rebuilt at the start. */
-export const summaryVersion = 11;
+export const summaryVersion = 12;
 
 /**
  * The row that lists show of a case, computed from its state.
@@ -15,10 +15,10 @@ export const summaryVersion = 11;
  */
 export function summaryOf(
   state: CaseState,
-  { id: person, familyFirst: personKey }: Pick<Person, 'id' | 'familyFirst'>,
+  { id: person, familyFirst: personKey, born }: Pick<Person, 'id' | 'familyFirst' | 'born'>,
 ): Summary {
   const ribbon = caseRibbon(state);
-  const findings = findingsAhead(state);
+  const findings = findingsAhead(state, born);
   return {
     case: state.case,
     person,

@@ -273,7 +273,7 @@ function OpenCaseFrame({ open: { state, person, waiting, holds }, stage }: { ope
     (kind, at, body, options) => writeEntry({ state, user, zone }, kind, at, body, options),
     [state, user, zone],
   );
-  const findings = useMemo(() => findingsOf(state, today), [state, today]);
+  const findings = useMemo(() => findingsOf(state, today, born), [state, today, born]);
   const stagesNow = useMemo(() => stagesWith(state, findings), [state, findings]);
   const work = useMemo<CaseWork>(
     () => ({ state, findings, user, today, zone, unit, stature, born, write }),

@@ -415,7 +415,9 @@ function describe(
       return {
         title: t('entry.review'),
         value: t('entry.pain', { pain: entry.body.pain }),
-        rest: named('skin', entry.body.skin),
+        rest: [named('skin', entry.body.skin), entry.body.by ? t('reviewing.byTelephone') : '']
+          .filter(Boolean)
+          .join(', '),
       };
   }
 }

@@ -106,7 +106,7 @@ export async function showStage(
     const state = foldCase(log.entries, context)!;
     const work: CaseWork = {
       state,
-      findings: findingsOf(state, today),
+      findings: findingsOf(state, today, born),
       stature: 1700,
       born,
       user: { id: userId, name: 'Ana Bouza', role },

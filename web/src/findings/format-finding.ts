@@ -34,6 +34,7 @@ function formatAbout(programme: CaseState['programme'] | undefined, { kind, abou
     case 'compartment-asked':
       return '';
     case 'sign-not-assessed':
+    case 'block-over':
       return findingShort(about);
     case 'review-due':
       return named('findingReview', about);
@@ -111,6 +112,8 @@ function detailOf(state: CaseState, one: CaseFinding, today: string, unit: Lengt
       return t('caseFindingDetail.signedOn', { day: formatDay(one.day!) });
     case 'donning-open':
       return t('caseFindingDetail.left', { count: one.left ?? 0 });
+    case 'block-over':
+      return t('caseFindingDetail.blockUntil', { day: formatDay(one.day!) });
     case 'review-due':
       return t('caseFindingDetail.reviewBy', { day: formatDay(one.day!) });
     case 'order-ended':

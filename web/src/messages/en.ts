@@ -377,6 +377,7 @@ export const en = {
     'no-label': 'Label not recorded',
     'signs-not-asked': 'Signs not asked at the last look',
     'sign-not-assessed': 'Not assessed: {{what}}',
+    'block-over': 'Nerve block over, ask again: {{what}}',
     'circulation-not-noted': 'Pulse and refill not recorded',
     'danger-not-asked': 'Danger signs not asked at this visit',
     'review-due': '{{what}}: no review planned in time',
@@ -389,6 +390,7 @@ export const en = {
     left_one: '{{count}} step left.',
     left_other: '{{count}} steps left.',
     reviewBy: 'By {{day}}.',
+    blockUntil: 'The block was to last until {{day}}. Present still: the sign is new.',
     ended: 'Last day: {{day}}. Contact the prescriber.',
   },
   findingAbout: {
@@ -407,6 +409,7 @@ export const en = {
     first: 'First review within 2 weeks',
     'first-at-risk': 'First review within 3 days',
     skin: 'Skin stayed red: look again within 3 days',
+    growing: 'Still growing: review within 12 weeks',
   },
   findingSilent: { posture: 'donning position', roll: 'side of the log-roll' },
   findingLevel: {
@@ -915,6 +918,9 @@ export const en = {
     known: 'It is not new: the prescriber knows of it and ordered with it',
     knownBy: 'Who says so',
     knownSince: 'There since',
+    blockUntil: 'Last day of the nerve block (empty: no block)',
+    blockEnd: 'A block ends on the day it began or later.',
+    isBlock: 'Nerve block until {{day}}; after that it counts as new.',
     knownNeeds: 'Say who knows of it and since when; otherwise it counts as new.',
     isKnown: 'Known since {{day}}, says {{by}}.',
   },
@@ -3490,6 +3496,9 @@ export const en = {
     hoursWorn: '{{hours}} h a day',
     note: 'Note (may stay empty)',
     take: 'Take the review',
+    takeTelephone: 'Take a telephone review',
+    telephoneProtective: 'This brace protects: a telephone review does not replace a visit.',
+    byTelephone: 'by telephone',
     sayWhich: 'Say which.',
     changes: 'Changed since {{day}}',
     otherSize:

@@ -380,6 +380,7 @@ export const es: SameShape<typeof en> = {
       'La familia tiene un cambio de seguridad: compare con ella la copia de este centro en el catálogo',
     'no-label': 'Etiqueta no registrada',
     'signs-not-asked': 'Signos no preguntados la última vez',
+    'block-over': 'Bloqueo nervioso terminado, pregunte de nuevo: {{what}}',
     'sign-not-assessed': 'Sin valorar: {{what}}',
     'circulation-not-noted': 'Pulso y relleno sin registrar',
     'danger-not-asked': 'Signos de peligro no preguntados en esta visita',
@@ -393,6 +394,7 @@ export const es: SameShape<typeof en> = {
     left_one: 'Falta {{count}} paso.',
     left_other: 'Faltan {{count}} pasos.',
     reviewBy: 'Hasta el {{day}}.',
+    blockUntil: 'El bloqueo iba a durar hasta el {{day}}. Si sigue, el signo es nuevo.',
     ended: 'Último día: {{day}}. Contactar con el prescriptor.',
   },
   findingAbout: {
@@ -411,6 +413,7 @@ export const es: SameShape<typeof en> = {
     first: 'Primera revisión en 2 semanas',
     'first-at-risk': 'Primera revisión en 3 días',
     skin: 'La piel siguió roja: mirar de nuevo en 3 días',
+    growing: 'Aún crece: revisión en 12 semanas',
   },
   findingSilent: { posture: 'posición de colocación', roll: 'lado del giro en bloque' },
   findingLevel: {
@@ -923,6 +926,9 @@ export const es: SameShape<typeof en> = {
     known: 'No es nuevo: quien prescribe lo sabe y prescribió con ello',
     knownBy: 'Quién lo dice',
     knownSince: 'Desde cuándo',
+    blockUntil: 'Último día del bloqueo nervioso (vacío: sin bloqueo)',
+    blockEnd: 'Un bloqueo termina el día en que empezó o después.',
+    isBlock: 'Bloqueo nervioso hasta el {{day}}; después cuenta como nuevo.',
     knownNeeds: 'Diga quién lo sabe y desde cuándo; si no, cuenta como nuevo.',
     isKnown: 'Conocido desde el {{day}}, dice {{by}}.',
   },
@@ -3547,6 +3553,9 @@ export const es: SameShape<typeof en> = {
     hoursWorn: '{{hours}} h al día',
     note: 'Nota (puede quedar vacía)',
     take: 'Tomar el control',
+    takeTelephone: 'Tomar un control por teléfono',
+    telephoneProtective: 'Esta órtesis protege: un control por teléfono no sustituye a una visita.',
+    byTelephone: 'por teléfono',
     sayWhich: 'Diga cuál.',
     changes: 'Cambios desde el {{day}}',
     otherSize:

@@ -107,6 +107,19 @@ test('skin and pain are needed; hours are not', async () => {
   expect(written).toEqual([]);
 });
 
+test('a telephone review is told from one that was seen, and where the brace protects it does not replace a visit', async () => {
+  const log = firstPhase();
+  const { user, written } = await showStage(ReviewStage, log);
+  expect(screen.getByText(/a telephone review does not replace a visit/)).toBeTruthy();
+  await user.click(screen.getByRole('radio', { name: 'Skin clear' }));
+  await user.click(screen.getByRole('radio', { name: '2' }));
+  await user.click(screen.getByRole('button', { name: 'Take a telephone review' }));
+  expect(written).toEqual([
+    { kind: 'review.found', stage: 'review', body: { skin: 'clear', pain: 2, by: 'telephone' } },
+  ]);
+  expect(screen.getByText(/by telephone/)).toBeTruthy();
+});
+
 test('the next review is planned on a later day', async () => {
   const log = firstPhase();
   log.write('review.found', { skin: 'clear', pain: 1 });

@@ -124,8 +124,8 @@ export default function ReviewStage() {
         found && (
           <Notice tone={found.skin === 'clear' || found.skin === 'fades-within-30-min' ? 'good' : 'stop'}>
             {named('skin', found.skin)} · {t('entry.pain', { pain: found.pain })}
-            {found.hours !== undefined && ` · ${t('reviewing.hoursWorn', { hours: found.hours })}`}{' '}
-            {found.note}
+            {found.hours !== undefined && ` · ${t('reviewing.hoursWorn', { hours: found.hours })}`}
+            {found.by && ` · ${t('reviewing.byTelephone')}`} {found.note}
           </Notice>
         )
       )}

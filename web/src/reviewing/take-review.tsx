@@ -12,7 +12,7 @@ import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
-import { Row, Stack } from '../parts/layout';
+import { Row, Soft, Stack } from '../parts/layout';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 import { MotionEntry } from '../setting/motion-entry';
@@ -60,7 +60,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
   const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
   const [saving, save] = useSaving();
   const { asked, guard } = useTypedGuard();
-  const take = () => {
+  const take = (by?: 'telephone') => {
     const worn = hours.trim() === '' ? undefined : readQuantity(hours, 'count', unit);
     const wrong = {
       ...(skin ? {} : { skin: t('reviewing.sayWhich') }),
@@ -74,6 +74,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
           await write('review.found', 'review', {
             skin: skin!,
             pain: Number(pain),
+            ...(by ? { by } : {}),
             ...(worn && 'value' in worn ? { hours: worn.value } : {}),
             ...(note.trim() ? { note: note.trim() } : {}),
           });
@@ -130,7 +131,7 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
           sign="h"
           value={hours}
           onChange={(text) => setDraft({ ...draft, hours: text })}
-          onEnter={take}
+          onEnter={() => take()}
           problem={problem.hours}
         />
         <div style={{ flex: 1, minWidth: 220 }}>
@@ -144,9 +145,13 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
       </Row>
       {asked}
       <Row>
-        <Button look="main" onPress={take} isDisabled={saving}>
+        <Button look="main" onPress={() => take()} isDisabled={saving}>
           {t('reviewing.take')}
         </Button>
+        <Button onPress={() => take('telephone')} isDisabled={saving}>
+          {t('reviewing.takeTelephone')}
+        </Button>
+        {order.protective && <Soft>{t('reviewing.telephoneProtective')}</Soft>}
       </Row>
     </Stack>
   );

@@ -1,5 +1,6 @@
 import { may } from '@estribo/core/access';
 import {
+  byNerveBlock,
   findingRule,
   referrals,
   type Finding,
@@ -30,8 +31,17 @@ interface Looking {
 const nothingSaid: Looking = { marks: {}, notes: {}, known: {}, pain: '' };
 
 /** Who knows of a finding and since when, once both are said; nothing is known since tomorrow. */
-const saidKnown = ({ by, since }: Partial<KnownFinding> = {}, today: string): KnownFinding | undefined =>
-  by?.trim() && since && since <= today ? { by: by.trim(), since } : undefined;
+const saidKnown = (
+  { by, since, until }: Partial<KnownFinding> = {},
+  today: string,
+): KnownFinding | undefined =>
+  by?.trim() && since && since <= today
+    ? { by: by.trim(), since, ...(until === undefined ? {} : { until }) }
+    : undefined;
+
+/** Whether the end of a nerve block lies before its beginning. */
+const endsEarly = ({ since, until }: Partial<KnownFinding>): boolean =>
+  since !== undefined && until !== undefined && until < since;
 
 /** The pain as it was typed: a whole number from 0 to 10, nothing where it is empty. */
 function readPain(typed: string): number | undefined | 'wrong' {
@@ -73,7 +83,10 @@ export function Look({
   };
   const take = () => {
     const half = marked.find(
-      (finding) => marks[finding] === 'present' && known[finding] && !saidKnown(known[finding], today),
+      (finding) =>
+        marks[finding] === 'present' &&
+        known[finding] &&
+        (!saidKnown(known[finding], today) || endsEarly(known[finding])),
     );
     if (half) return setHalfKnown(half);
     const pain = readPain(looking.pain);
@@ -136,7 +149,11 @@ export function Look({
                     label={t('screening.knownBy')}
                     value={known[finding].by ?? ''}
                     onChange={(by) => setKnown(finding, { ...known[finding], by })}
-                    problem={halfKnown === finding ? t('screening.knownNeeds') : undefined}
+                    problem={
+                      halfKnown === finding && !saidKnown(known[finding], today)
+                        ? t('screening.knownNeeds')
+                        : undefined
+                    }
                     maxLength={120}
                   />
                   <DayField
@@ -147,6 +164,21 @@ export function Look({
                     }
                     problem={undefined}
                   />
+                  {byNerveBlock.includes(finding) && (
+                    <DayField
+                      label={t('screening.blockUntil')}
+                      value={known[finding].until}
+                      onChange={(until) => {
+                        const { until: _before, ...rest } = known[finding]!;
+                        setKnown(finding, until ? { ...rest, until } : rest);
+                      }}
+                      problem={
+                        halfKnown === finding && endsEarly(known[finding])
+                          ? t('screening.blockEnd')
+                          : undefined
+                      }
+                    />
+                  )}
                 </Row>
               )}
             </>

@@ -131,6 +131,32 @@ test('what the prescriber knows of is said with who and since when, and qualifie
   expect(screen.getByText(/Known since 24 Nov, says Dr Nogueira, nerve block\./)).toBeTruthy();
 });
 
+test('a nerve block says its last day, and cannot end before it began', async () => {
+  const { user, written } = await showStage(ScreenStage, testLogbook());
+  await user.click(screen.getByRole('button', { name: 'New numbness, still there 15 minutes after easing' }));
+  await user.click(screen.getByRole('checkbox', { name: /It is not new/ }));
+  await user.type(screen.getByLabelText('Who says so'), 'Dr Nogueira');
+  const type = async (day: string) => {
+    const end = screen.getByRole('group', { name: /Last day of the nerve block/ });
+    const [d, m, y] = day.split('.');
+    await user.type(within(end).getByRole('spinbutton', { name: /^day/ }), d!);
+    await user.type(within(end).getByRole('spinbutton', { name: /^month/ }), m!);
+    await user.type(within(end).getByRole('spinbutton', { name: /^year/ }), y!);
+  };
+  await type('23.11.2026');
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
+  expect(screen.getByText('A block ends on the day it began or later.')).toBeTruthy();
+  expect(written).toEqual([]);
+  await type('25.11.2026');
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
+  expect(written[0]!.body.answers).toContainEqual({
+    finding: 'new-numbness',
+    is: 'present',
+    known: { by: 'Dr Nogueira', since: '2026-11-24', until: '2026-11-25' },
+  });
+  expect(screen.getByText(/Nerve block until 25 Nov; after that it counts as new\./)).toBeTruthy();
+});
+
 test('only a sign that may be known offers it', async () => {
   const { user } = await showStage(ScreenStage, testLogbook());
   await user.click(screen.getByRole('button', { name: 'Limb cold, blue or white' }));

@@ -86,6 +86,7 @@ function LookResult({ onAgain }: { onAgain: () => void }) {
               <span key={finding}>
                 <b>{named('findings', finding)}.</b>{' '}
                 {known && t('screening.isKnown', { by: known.by, day: formatDay(known.since) })}{' '}
+                {known?.until && t('screening.isBlock', { day: formatDay(known.until) })}{' '}
                 {named('findingAdvice', finding)} {note && <i>{note}</i>}
               </span>
             ))}

@@ -44,7 +44,7 @@ export default function LetterPage() {
   if (!open) return <Loading away={away} />;
   const { state, person } = open;
   const order = state.order?.order;
-  const findings = findingsOf(state, today);
+  const findings = findingsOf(state, today, person?.born);
   return (
     <Letter>
       <Stack $gap={14}>

@@ -1,5 +1,4 @@
 import { proposedReview } from '@estribo/core/findings';
-import { isGrowing } from '@estribo/core/reviewing';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
@@ -16,7 +15,7 @@ export function NextVisit({ stage }: { stage: 'wear' | 'review' }) {
   const { state, today, born, write } = useWork();
   const planned = state.visits.find(({ kept, purpose, day }) => !kept && purpose === 'review' && day > today);
   const isUrgent = state.calls.length > 0;
-  const by = proposedReview(state, today, born !== undefined && isGrowing(born, today));
+  const by = proposedReview(state, today, born);
   const proposed: { day?: string } = { day: by.day };
   const [draft, setDraft] = useDraft(`${state.case}-next-visit-${stage}`, proposed);
   const { day } = draft;

@@ -8,9 +8,9 @@ import { bodyReadings } from '@estribo/core/measuring';
 import { mayBeHandedOver } from '@estribo/core/setting';
 import { partsOfStep, type RunnerStep } from '@estribo/core/strapping';
 import { wearDaysFrom } from '@estribo/core/wearing';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { useClinic, useToday, useUser } from '../api/clinic';
 import { useDraft } from '../api/draft';
 import { statureIn } from '../case/stature';
@@ -42,25 +42,34 @@ import { Paper } from '../parts/paper';
 import { CalendarFile } from '../setting/calendar-file';
 import { saidHandedOver } from '../setting/hand-over';
 import { strapNumbers } from '../strapping/strap-numbers';
+import { useTypeThatFills } from './fit-type';
 import { careOf } from './wear-stage';
 
 /** Days of a growing plan that are printed: two weeks. */
 const printedDays = 14;
 
+/** As it is printed, and as its copy is measured for that. */
+const asPrinted = css`
+  font-size: var(--print-type, 15px);
+  padding: 0;
+  max-width: none;
+`;
+
 const Sheet = styled(Paper)`
   font-size: 17px;
   line-height: 1.32;
   & h1 {
-    font-size: 26px;
+    font-size: 1.53em;
   }
   & h2 {
-    font-size: 19px;
+    font-size: 1.12em;
     margin: 0 0 2px;
   }
+  &[data-printed] {
+    ${asPrinted}
+  }
   @media print {
-    & {
-      font-size: 15px;
-    }
+    ${asPrinted}
     @page {
       size: A4 portrait;
       margin: 11mm 13mm;
@@ -70,20 +79,15 @@ const Sheet = styled(Paper)`
 
 const Pictured = styled.div`
   display: grid;
-  grid-template-columns: 290px minmax(0, 1fr);
+  grid-template-columns: 17.06em minmax(0, 1fr);
   gap: 8px 20px;
   & figure {
-    height: 300px;
+    height: 17.6em;
     margin: 0;
     min-width: 0;
   }
   ${narrow} {
     grid-template-columns: minmax(0, 1fr);
-  }
-  @media print {
-    & figure {
-      height: 262px;
-    }
   }
 `;
 
@@ -121,12 +125,14 @@ export default function PatientSheetPage() {
   const { open, missing, away } = useCase(caseId);
   const user = useUser();
   const [language, setLanguage] = useState<Language>(user.language ?? 'en');
+  const sheet = useRef<HTMLElement>(null);
+  useTypeThatFills(sheet);
   // the sheet speaks the patient's language; the rest of the program that of who is signed in
   useEffect(() => () => void speak(user.language ?? 'en'), [user.language]);
   if (missing) return <Notice tone="stop">{t('case.missing')}</Notice>;
   if (!open) return <Loading away={away} />;
   return (
-    <Sheet>
+    <Sheet ref={sheet}>
       <Row data-screen style={{ justifyContent: 'space-between' }} $align="flex-end">
         <Link to={`/cases/${caseId}/wear`}>{named('stages', 'wear')}</Link>
         <Choice
@@ -155,7 +161,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
   const clinic = useClinic();
   const order = state.order?.order;
   const [own, setOwn] = useDraft(`${state.case}-sheet-own`);
-  const findings = useMemo(() => findingsOf(state, today), [state, today]);
+  const findings = useMemo(() => findingsOf(state, today, born), [state, today, born]);
   const sheet = patientSheet(state, findings, today);
   const next = state.visits.find(({ day, kept }) => !kept && day > today);
   const handed = state.setting.made.flatMap(({ setting, patient }) =>

@@ -88,9 +88,6 @@ export interface UnsafeCheck {
   entry: string;
 }
 
-/** The limb-safety checks of programmes that were released before a check could say that it is one. */
-const limbSafetyBefore = ['fibular-neck-clear', 'toes-warm-moving-felt'];
-
 /**
  * The failed checks that raise a call of today, hold a growing plan and let nothing pass.
  * @param checks with what each came to
@@ -102,8 +99,7 @@ export const unsafeChecks = (
     if (judged.state !== 'fail' || entry === undefined) return [];
     if (judged.reason === 'outside-order')
       return [{ check: check.id, why: 'outside-order', calls: true, entry }];
-    const isLimbSafety = check.limbSafety ?? (check.kind === 'seen' && limbSafetyBefore.includes(check.id));
     // one whose cures call nobody is mended where it is found: a strap on the nerve is moved
-    const calls = check.cures?.some((cure) => 'call' in cure) ?? check.id !== 'fibular-neck-clear';
-    return isLimbSafety ? [{ check: check.id, why: 'limb-safety', calls, entry }] : [];
+    const calls = check.cures?.some((cure) => 'call' in cure) ?? true;
+    return check.limbSafety ? [{ check: check.id, why: 'limb-safety', calls, entry }] : [];
   });

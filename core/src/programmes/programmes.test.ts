@@ -231,6 +231,23 @@ test('straps of a pair were known by their ids', () => {
   expect(currentProgramme(old)).toEqual(family);
 });
 
+test('two checks of before said nothing of limb safety, and are ones; what says so itself stays as it is', () => {
+  const family = programmes.find(({ id }) => id === 'knee-postop')!;
+  expect(currentProgramme(family)).toBe(family);
+  const checks = [
+    { kind: 'seen', id: 'fibular-neck-clear' },
+    { kind: 'seen', id: 'toes-warm-moving-felt' },
+    { kind: 'seen', id: 'not-twisted' },
+    { kind: 'seen', id: 'toes-warm-moving-felt', limbSafety: false },
+    { kind: 'quantity', id: 'fibular-neck-clear' },
+  ];
+  expect(currentProgramme({ ...family, checks } as never).checks).toEqual([
+    { kind: 'seen', id: 'fibular-neck-clear', limbSafety: true, cures: [] },
+    { kind: 'seen', id: 'toes-warm-moving-felt', limbSafety: true },
+    ...checks.slice(2),
+  ]);
+});
+
 test('a motion that is followed was its step alone', () => {
   const family = programmes.find(({ followed }) => followed?.motions.length)!;
   expect(currentProgramme(family)).toBe(family);

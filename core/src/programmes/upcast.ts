@@ -161,9 +161,27 @@ function withPairs(programme: Programme): Programme {
     : programme;
 }
 
+/** Checks of whether the limb is safe, before a check said that it is one, and before one said what is done about it. */
+const limbSafetyBefore: Record<string, Partial<ProgrammeCheck>> = {
+  'fibular-neck-clear': { limbSafety: true, cures: [] },
+  'toes-warm-moving-felt': { limbSafety: true },
+};
+
+const withLimbSafety = (programme: Programme): Programme =>
+  programme.checks.some(isFormerSafety)
+    ? {
+        ...programme,
+        checks: programme.checks.map((check) =>
+          isFormerSafety(check) ? ({ ...limbSafetyBefore[check.id], ...check } as ProgrammeCheck) : check,
+        ),
+      }
+    : programme;
+const isFormerSafety = ({ kind, id, limbSafety }: ProgrammeCheck): boolean =>
+  kind === 'seen' && limbSafety === undefined && id in limbSafetyBefore;
+
 /** A programme as it was registered, in today's form. */
 export const currentProgramme = (body: Programme | PlacedProgramme | OldProgramme): Programme =>
-  withPairs(withIncrements(withMotions(inNouns(body))));
+  withLimbSafety(withPairs(withIncrements(withMotions(inNouns(body)))));
 
 /** A programme with parts, settings, lists and checks. */
 function inNouns(body: Programme | PlacedProgramme | OldProgramme): Programme {

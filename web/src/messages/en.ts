@@ -373,7 +373,7 @@ export const en = {
     'family-safety': 'Brace family has a safety change: move this case to its new version',
     'limb-not-safe': '{{what}}: not safe, move it before going on',
     'family-safety-copy':
-      'Brace family has a safety change: hold the copy of this clinic against it in the catalogue',
+      'Brace family has a safety change: hold this clinic’s copy against it in the catalogue, then move this case',
     'no-label': 'Label not recorded',
     'signs-not-asked': 'Signs not asked at the last look',
     'sign-not-assessed': 'Not assessed: {{what}}',

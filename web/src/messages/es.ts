@@ -377,7 +377,7 @@ export const es: SameShape<typeof en> = {
       'La familia de la ortesis tiene un cambio de seguridad: pasar este caso a la versión nueva',
     'limb-not-safe': '{{what}}: no es seguro, muévalo antes de seguir',
     'family-safety-copy':
-      'La familia tiene un cambio de seguridad: compare con ella la copia de este centro en el catálogo',
+      'La familia tiene un cambio de seguridad: compare con ella la copia de este centro en el catálogo y después pase este caso',
     'no-label': 'Etiqueta no registrada',
     'signs-not-asked': 'Signos no preguntados la última vez',
     'block-over': 'Bloqueo nervioso terminado, pregunte de nuevo: {{what}}',

@@ -137,6 +137,10 @@ export function holds(condition: Condition, known: KnownFacts): boolean | undefi
 export const applies = ({ when }: { when?: Condition | undefined }, facts: KnownFacts): boolean =>
   when === undefined || holds(when, facts) !== false;
 
+/** Whether the order lets the leg bear nothing, or touch the ground only. */
+export const doesBearNothing = ({ ordered }: KnownFacts): boolean =>
+  ordered.weight?.some((weight) => weight === 'none' || weight === 'touch') ?? false;
+
 /**
  * Of several things, each with its condition, the one that is chosen: the only one whose condition holds; where none has
  * one, the only one there is. None or several: it is asked.

@@ -2,6 +2,7 @@ export {
   applies,
   chosenOf,
   conditionSchema,
+  doesBearNothing,
   holds,
   optionalCondition,
   orderedFacts,

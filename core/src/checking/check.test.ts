@@ -1,5 +1,5 @@
 import type { ValidationError } from 'yup';
-import type { Judged } from './kind';
+import type { Judged, Moment } from './kind';
 import { atEachMoment, checkingResult, checkSchema, judgeCheck, unsafeChecks, type FitCheck } from './check';
 
 const context = { window: { extension: 5, flexion: 90 }, stops: { extension: 10, flexion: 90 } };
@@ -125,6 +125,16 @@ describe('a check at its moment', () => {
       'seated',
     ]);
     expect(atEachMoment({ kind: 'seen', id: 'c' })).toEqual([{ kind: 'seen', id: 'c' }]);
+  });
+
+  test('where the leg bears nothing they are asked seated, once, in the place of standing and of a walk', () => {
+    const at = (...moments: Moment['is'][]) =>
+      atEachMoment({ kind: 'seen', id: 'c', moments: moments.map((is) => ({ is })) }, true).map(
+        ({ moment }) => moment?.is,
+      );
+    expect(at('seated', 'standing', 'after-walking')).toEqual(['seated']);
+    expect(at('standing', 'later')).toEqual(['seated', 'later']);
+    expect(at('lying', 'after-walking')).toEqual(['lying', 'seated']);
   });
 });
 

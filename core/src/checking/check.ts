@@ -43,9 +43,23 @@ export type FitCheck = (
 
 const ruleOf = ({ kind }: FitCheck): CheckRule<FitCheck> => checkKinds[kind].rule as CheckRule<FitCheck>;
 
-/** A check as many times as it has moments, each answered for itself. */
-export const atEachMoment = (check: FitCheck): FitCheck[] =>
-  check.moments?.length ? check.moments.map((moment) => ({ ...check, moment })) : [check];
+/** Moments at which the leg bears weight. */
+const onTheLeg: readonly Moment['is'][] = ['standing', 'after-walking'];
+
+/** A moment as it is asked where the order lets the leg bear nothing: seated in the place of standing and of a walk. */
+export const momentUnder = (is: Moment['is'], bearsNothing: boolean): Moment['is'] =>
+  bearsNothing && onTheLeg.includes(is) ? 'seated' : is;
+
+/**
+ * A check as many times as it has moments, each answered for itself.
+ * @param bearsNothing whether the order lets the leg bear no weight, or touch only
+ */
+export const atEachMoment = (check: FitCheck, bearsNothing = false): FitCheck[] =>
+  check.moments?.length
+    ? check.moments
+        .map((moment) => ({ ...check, moment: { ...moment, is: momentUnder(moment.is, bearsNothing) } }))
+        .filter(({ moment }, i, all) => all.findIndex((one) => one.moment.is === moment.is) === i)
+    : [check];
 
 /** Whether it may be said of it that the joint does not come to this end. */
 export const mayNotReach = (check: FitCheck): boolean => ruleOf(check).mayNotReach === true;

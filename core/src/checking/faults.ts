@@ -1,5 +1,5 @@
 import { faultAt, type BodyIn, type EntryFault } from '../record';
-import { mayNotReach, type FitCheck } from './check';
+import { mayNotReach, momentUnder, type FitCheck } from './check';
 import type { checkRecorded } from './entries';
 
 /** Why an answer is to no check of this brace, or to none at that moment. */
@@ -9,7 +9,8 @@ export function foreignAnswer(
 ): EntryFault[] {
   const check = checks.find((one) => one.id === id);
   if (!check) return faultAt('body.check', 'is no check of this brace');
-  const asked = check.moments?.map(({ is }) => is) ?? [];
+  // where the leg bears nothing they are asked seated
+  const asked = [...new Set(check.moments?.flatMap(({ is }) => [is, momentUnder(is, true)]))];
   const isAsked = moment === undefined ? asked.length === 0 : asked.includes(moment);
   return [
     ...(isAsked

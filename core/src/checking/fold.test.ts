@@ -318,6 +318,23 @@ describe('a signature is computed', () => {
   });
 });
 
+test('where the leg bears nothing it is looked at seated, and what was answered standing before counts there', () => {
+  const toes: FitCheck = { kind: 'seen', id: 'toes', moments: [{ is: 'seated' }, { is: 'standing' }] };
+  const none: KnownFacts = { ...nothingKnown, ordered: { weight: ['none'] } };
+  const moments = (facts: KnownFacts, ...entries: Entry[]) =>
+    folded([toes], [donned(), ...entries], { facts }).checks.map(
+      ({ check: { moment }, judged: { state } }) => `${moment?.is} ${state}`,
+    );
+  expect(moments(nothingKnown)).toEqual(['seated open', 'standing open']);
+  expect(moments(none)).toEqual(['seated open']);
+  expect(moments(none, answer('toes', { seen: true, moment: 'standing' }))).toEqual(['seated pass']);
+  expect(moments({ ...nothingKnown, ordered: { weight: ['partial'] } })).toHaveLength(2);
+  const walked: FitCheck = { kind: 'seen', id: 'drop', moments: [{ is: 'after-walking' }] };
+  const faults = (moment: string) => foreignAnswer([walked], { check: 'drop', moment } as never);
+  expect(faults('seated')).toEqual([]);
+  expect(faults('standing')).toHaveLength(1);
+});
+
 test('an answer is foreign by its check, its moment, or an end that no check has', () => {
   const faults = (body: object) => foreignAnswer([seen, later, atStop], body as never);
   expect(faults({ check: 'not-twisted', seen: true })).toEqual([]);

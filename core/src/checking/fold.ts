@@ -1,5 +1,5 @@
 import type { JointPlane, Side } from '../anatomy';
-import { applies, type KnownFacts } from '../brace';
+import { applies, doesBearNothing, type KnownFacts } from '../brace';
 import type { ClinicDay } from '../calendar';
 import { settledReading, type MeasuringState } from '../measuring';
 import { orderGiven, windowOn, type MotionWindow } from '../order';
@@ -11,6 +11,7 @@ import {
   checkingResult,
   isLater,
   judgeCheck,
+  momentUnder,
   unsafeChecks,
   type FitCheck,
   type UnsafeCheck,
@@ -67,7 +68,10 @@ export function foldChecking(
   refillBefore: number | undefined,
 ): CheckingState {
   const begun = record.last(donningBegun);
-  const all = ofBrace.filter((check) => applies(check, facts)).flatMap(atEachMoment);
+  const bearsNothing = doesBearNothing(facts);
+  const all = ofBrace
+    .filter((check) => applies(check, facts))
+    .flatMap((check) => atEachMoment(check, bearsNothing));
   const everMade = record.of(settingMade);
   /** by check, the last time something was set that asks for it again: of an angle at a stop, the stops */
   const reopened = new Map(
@@ -128,7 +132,7 @@ export function foldChecking(
   const isOf =
     ({ id, moment }: FitCheck) =>
     ({ body }: Answer) =>
-      body.check === id && body.moment === moment?.is;
+      body.check === id && (body.moment && momentUnder(body.moment, bearsNothing)) === moment?.is;
   const checks = all.map((check) => {
     const last = answered.findLast((one) => isOf(check)(one) && record.isAfter(one, begun));
     const holds =

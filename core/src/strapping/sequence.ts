@@ -1,5 +1,13 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { applies, optionalCondition, optionalPosture, type Condition, type KnownFacts, name } from '../brace';
+import {
+  applies,
+  doesBearNothing,
+  optionalCondition,
+  optionalPosture,
+  type Condition,
+  type KnownFacts,
+  name,
+} from '../brace';
 import { people } from './kind';
 import { checkOfStep, isDoneAgain, stepSchema, type SequenceStep } from './steps';
 
@@ -152,7 +160,7 @@ export function runSequence(
       pass,
     };
   };
-  const bearsNothing = facts?.ordered.weight?.some((weight) => weight === 'none' || weight === 'touch');
+  const bearsNothing = facts !== undefined && doesBearNothing(facts);
   const all: (SequenceStep & { pass: number })[] = [];
   const before: SequenceStep[] = [];
   for (const { step, passes } of unfolded(sequence, lists)) {

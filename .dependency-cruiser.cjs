@@ -40,6 +40,7 @@ const screens = [
   'people',
   'figure',
   'case',
+  'entry-form',
   'instruments',
   'screening',
   'sizing',

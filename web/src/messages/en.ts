@@ -30,6 +30,7 @@ export const en = {
     minutes_one: '{{count}} minute',
     minutes_other: '{{count}} minutes',
   },
+  entryForm: { refused: 'This cannot be recorded as it is: {{why}}' },
   bounds: {
     number: '{{what}}: a number in figures.',
     whole: '{{what}}: a whole number.',
@@ -2527,7 +2528,6 @@ export const en = {
     numbFound:
       'Screen found impaired sensation: nothing warm on this body. Form it off the body, over the tracing.',
     room: 'Room',
-    roomBetween: 'From 0 to 50 °C.',
     beginHeat: 'Begin',
     heatDone: '{{run}}, {{part}}: done.',
     heatWrong: '{{run}}, {{part}}: stopped. {{because}}',
@@ -2540,7 +2540,6 @@ export const en = {
     running: 'running; go on when it is done',
     thermometer: 'Thermometer, reading {{number}}',
     takeReading: 'Take the reading',
-    celsiusBetween: 'From −20 to 300 °C.',
     nextStage: 'On: {{stage}}',
     nextStageEarly: 'On before its time: {{stage}}',
     coldAndDone: 'Cold, done',

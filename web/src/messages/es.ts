@@ -32,6 +32,7 @@ export const es: SameShape<typeof en> = {
     minutes_one: '{{count}} minuto',
     minutes_other: '{{count}} minutos',
   },
+  entryForm: { refused: 'Así no se puede registrar: {{why}}' },
   bounds: {
     number: '{{what}}: un número en cifras.',
     whole: '{{what}}: un número entero.',
@@ -2568,7 +2569,6 @@ export const es: SameShape<typeof en> = {
     numbFound:
       'El examen halló sensibilidad alterada: nada caliente en este cuerpo. Fórmelo fuera, sobre el calco.',
     room: 'Sala',
-    roomBetween: 'De 0 a 50 °C.',
     beginHeat: 'Empezar',
     heatDone: '{{run}}, {{part}}: hecho.',
     heatWrong: '{{run}}, {{part}}: parado. {{because}}',
@@ -2581,7 +2581,6 @@ export const es: SameShape<typeof en> = {
     running: 'en marcha; siga cuando esté hecho',
     thermometer: 'Termómetro, lectura {{number}}',
     takeReading: 'Tomar la lectura',
-    celsiusBetween: 'De −20 a 300 °C.',
     nextStage: 'Sigue: {{stage}}',
     nextStageEarly: 'Seguir antes de hora: {{stage}}',
     coldAndDone: 'Frío, hecho',

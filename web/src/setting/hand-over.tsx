@@ -1,12 +1,10 @@
 import { formatTurn, readTurn, type HandedOver, type Setting, type Turn } from '@estribo/core/setting';
-import { useState } from 'react';
-import { useWork } from '../case/case-context';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Field } from '../parts/field';
 import { Row, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { useSaving } from '../parts/use-saving';
 import type { SettingStage } from './kinds/piece';
 
 /** What a patient is given to change: a correction, and air. */
@@ -38,10 +36,9 @@ export function HandOver({
   most: Turn | undefined;
   handed: HandedOver | undefined;
 }) {
-  const { write } = useWork();
-  const [open, setOpen] = useState(false);
-  const [saving, save] = useSaving();
-  const [typed, type] = useState({
+  const isAir = setting.kind === 'fill';
+  const empty = {
+    open: false,
     within: handed ? plain(handed.within) : most ? plain(most) : '',
     everyDays: String(handed?.everyDays ?? (setting.kind === 'fill' ? setting.everyDays : undefined) ?? ''),
     most: handed
@@ -49,54 +46,52 @@ export function HandOver({
       : setting.inAll === undefined
         ? ''
         : plain(readTurn(String(setting.inAll))!),
-  });
-  const isAir = setting.kind === 'fill';
-  const [problem, setProblem] = useState(false);
-  const take = () => {
-    // air goes in anew each time: what goes in at once is all of it
-    const [within, ceiling] = [readTurn(typed.within), readTurn(isAir ? typed.within : typed.most)];
-    const days = Number(typed.everyDays);
-    const isSound =
-      within && ceiling && within.n > 0 && ceiling.n > 0 && Number.isInteger(days) && days >= 1 && days <= 60;
-    if (!isSound) return setProblem(true);
-    void save(() =>
-      write('set.handed-over', stage, { setting: setting.id, within, everyDays: days, most: ceiling }).then(
-        () => setOpen(false),
-      ),
-    );
   };
-  const field = (name: keyof typeof typed, label: string) => (
-    <Field
-      label={label}
-      value={typed[name]}
-      onChange={(text) => {
-        type({ ...typed, [name]: text });
-        setProblem(false);
-      }}
-      maxLength={12}
-    />
+  const { typed, type, problems, saving, submit, clear } = useEntryForm({
+    kind: 'set.handed-over',
+    stage,
+    draft: `hand-over-${setting.id}`,
+    empty,
+    body: (form, { wrong }) => {
+      // air goes in anew each time: what goes in at once is all of it
+      const [within, ceiling] = [readTurn(form.within), readTurn(isAir ? form.within : form.most)];
+      const days = Number(form.everyDays);
+      const isSound =
+        within &&
+        ceiling &&
+        within.n > 0 &&
+        ceiling.n > 0 &&
+        Number.isInteger(days) &&
+        days >= 1 &&
+        days <= 60;
+      if (!isSound) wrong('root', t(isAir ? 'setting.airHow' : 'setting.handHow'));
+      return { setting: setting.id, within: within!, everyDays: days, most: ceiling! };
+    },
+  });
+  const field = (name: 'within' | 'everyDays' | 'most', label: string) => (
+    <Field label={label} value={typed[name]} onChange={(text) => type({ [name]: text })} maxLength={12} />
   );
   return (
     <Stack $gap={6}>
       {handed && <Notice tone="good">{saidHandedOver(setting, handed)}</Notice>}
-      {open ? (
+      {typed.open ? (
         <Stack $gap={8}>
           <Row $align="flex-end">
             {field('within', t(isAir ? 'setting.airAtOnce' : 'setting.handWithin'))}
             {field('everyDays', t('setting.handDays'))}
             {!isAir && field('most', t('setting.handMost'))}
-            <Button isDisabled={saving} onPress={take}>
+            <Button isDisabled={saving} onPress={submit}>
               {t('setting.handOverNow')}
             </Button>
-            <Button look="quiet" onPress={() => setOpen(false)}>
+            <Button look="quiet" onPress={clear}>
               {t('common.cancel')}
             </Button>
           </Row>
-          {problem && <Notice tone="stop">{t(isAir ? 'setting.airHow' : 'setting.handHow')}</Notice>}
+          {problems.root && <Notice tone="stop">{problems.root}</Notice>}
         </Stack>
       ) : (
         <Row>
-          <Button look="quiet" onPress={() => setOpen(true)}>
+          <Button look="quiet" onPress={() => type({ open: true })}>
             {t(handed ? 'setting.handOverAgain' : 'setting.handOver')}
           </Button>
         </Row>

@@ -3,13 +3,13 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useMay, useWork } from '../case/case-context';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import { color, size } from '../look/tokens';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Small, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { ReadingField, readQuantity } from '../parts/reading-field';
-import { useSaving } from '../parts/use-saving';
+import { ReadingField } from '../parts/reading-field';
 import type { WorkStage } from './kinds/piece';
 import { halfDegrees, markOf, placeOnBar, wayOfTurn, wayWords } from './bar-words';
 
@@ -82,45 +82,52 @@ export function saidOfWork(bar: BarState, { turn, done, next }: PlannedWork): st
  * next stands under it with its one action.
  */
 export function BendList({ bar, frame, stage }: { bar: BarState; frame: FrameLimits; stage: WorkStage }) {
-  const { unit, write, state } = useWork();
+  const { unit, state } = useWork();
   const mayShape = useMay(stage)('shaping.write');
   const [picked, pick] = useState<number>();
-  const [hand, setHand] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
   const { plan } = bar;
-  if (!plan) return null;
-  const open = plan.work.flatMap(({ next }, i) => (next?.ok ? [i] : []));
+  const open = plan?.work.flatMap(({ next }, i) => (next?.ok ? [i] : [])) ?? [];
   const now = picked !== undefined && open.includes(picked) ? picked : open[0];
-  const work = now === undefined ? undefined : plan.work[now]!;
+  const work = now === undefined ? undefined : plan?.work[now];
   const next = work?.next?.ok ? work.next : undefined;
-  const made = () => {
-    if (!work || !next) return;
-    const typed = hand.trim() === '' ? undefined : readQuantity(hand, 'degrees', unit);
-    if (typed && 'problem' in typed) return setProblem(typed.problem);
-    if (typed && (typed.value <= 0 || typed.value > 60)) return setProblem(t('shaping.handBetween'));
-    const went = typed?.value ?? next.hand;
-    const hands = bar.made.filter(({ place }) => Math.abs(place - work.at) < 1).map((one) => one.hand ?? 0);
-    // what another hand leaves is computed anew: it may be nothing
-    const keeps =
-      typed && bar.spring
-        ? leavesOf(Math.sign(work.turn) * typed.value, hands, bar.spring.elastic)
-        : next.keeps;
-    if (keeps < 0.05) return setProblem(t('shaping.nothingKept'));
-    void save(() =>
-      write('work.done', stage, {
+  const {
+    typed: { hand },
+    type,
+    problems,
+    saving,
+    submit,
+  } = useEntryForm({
+    kind: 'work.done',
+    stage,
+    draft: `bend-${bar.part.id}-${work?.at}`,
+    empty: { hand: '' },
+    body: (_typed, { numberOrNone, wrong }) => {
+      const typed = numberOrNone('hand', {
+        label: t('shaping.handOtherwise', { hand: '' }),
+        quantity: 'degrees',
+      });
+      if (typed !== undefined && (typed <= 0 || typed > 60)) wrong('hand', t('shaping.handBetween'));
+      const { at, turn } = work!;
+      const went = typed ?? next!.hand;
+      const hands = bar.made.filter(({ place }) => Math.abs(place - at) < 1).map((one) => one.hand ?? 0);
+      // what another hand leaves is computed anew: it may be nothing
+      const keeps =
+        typed !== undefined && bar.spring
+          ? leavesOf(Math.sign(turn) * typed, hands, bar.spring.elastic)
+          : next!.keeps;
+      if (keeps < 0.05) wrong('hand', t('shaping.nothingKept'));
+      return {
         operation: bar.operation,
         part: bar.part.id,
-        at: work.at,
-        direction: wayOfTurn(work.turn),
+        at,
+        direction: wayOfTurn(turn),
         amount: Math.round(keeps * 100) / 100,
         ...(went === undefined ? {} : { hand: Math.round(went * 10) / 10 }),
-      }).then(() => {
-        setHand('');
-        pick(undefined);
-      }),
-    );
-  };
+      };
+    },
+    done: () => pick(undefined),
+  });
+  if (!plan) return null;
   return (
     <Stack $gap={10}>
       <Sheet aria-label={t('shaping.workingList')}>
@@ -164,15 +171,12 @@ export function BendList({ bar, frame, stage }: { bar: BarState; frame: FrameLim
                 unit={unit}
                 sign="°"
                 value={hand}
-                onChange={(text) => {
-                  setHand(text);
-                  setProblem(undefined);
-                }}
-                onEnter={made}
-                problem={problem}
+                onChange={(text) => type({ hand: text })}
+                onEnter={submit}
+                problem={problems.hand}
               />
             )}
-            <Button look="main" onPress={made} isDisabled={saving}>
+            <Button look="main" onPress={submit} isDisabled={saving}>
               {t(bar.byHand ? 'shaping.stepMade' : 'shaping.bendMade', { number: now! + 1 })}
             </Button>
           </Row>

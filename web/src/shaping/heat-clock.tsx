@@ -10,7 +10,9 @@ import {
 import type { BodyOf } from '@estribo/core/logbook';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
+import { useDraft } from '../api/draft';
 import { useMay, useWork } from '../case/case-context';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
 import { partName } from '../messages/fitting';
@@ -19,7 +21,7 @@ import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { ReadingField, readQuantity } from '../parts/reading-field';
+import { ReadingField } from '../parts/reading-field';
 import { Steps } from '../parts/steps';
 import { useSaving } from '../parts/use-saving';
 import { useAlarm, useAwake } from './alarm';
@@ -100,35 +102,47 @@ export function HeatRuns({ work, runs, stage }: { work: WorkOf; runs: readonly s
 const timeOf = (instant: string): string => new Date(instant).toTimeString().slice(0, 8);
 
 function Begin({ work, runs }: { work: WorkOf; runs: readonly HeatRun[] }) {
-  const { state, unit, write } = useWork();
-  const [runId, setRun] = useState(runs[0]!.id);
-  const [part, setPart] = useState(work.parts[0]!.id);
-  const [feels, setFeels] = useState<'felt' | 'impaired' | ''>('');
-  const [room, setRoom] = useState('');
-  const [problem, setProblem] = useState<{ room?: string }>({});
-  const [saving, save] = useSaving();
-  const run = runs.find(({ id }) => id === runId) ?? runs[0]!;
-  const touches = run.heated === 'on-body' || run.stages.some(({ contact }) => contact);
+  const { state, unit, today } = useWork();
+  const empty: { run: string; part: string; feels: 'felt' | 'impaired' | ''; room: string } = {
+    run: runs[0]!.id,
+    part: work.parts[0]!.id,
+    feels: '',
+    room: '',
+  };
   // numbness that Screen found is an answer already
   const { qualifying, blocking } = state.screening;
   const numb = [...qualifying, ...blocking].some(({ finding }) => barsHeatOnBody.includes(finding));
-  const felt = numb ? 'impaired' : feels;
-  const barred = touches && felt !== 'felt';
-  const begin = () => {
-    const read = room.trim() === '' ? undefined : readQuantity(room, 'count', unit);
-    if (read && 'problem' in read) return setProblem({ room: read.problem });
-    if (read && (read.value < 0 || read.value > 50)) return setProblem({ room: t('shaping.roomBetween') });
-    void save(() =>
-      write('shape.heat', 'shape', {
+  const chosen = (form: typeof empty) => ({
+    run: runs.find(({ id }) => id === form.run) ?? runs[0]!,
+    part: work.parts.find(({ id }) => id === form.part) ?? work.parts[0]!,
+    felt: numb ? ('impaired' as const) : form.feels,
+  });
+  const { typed, type, problems, saving, submit } = useEntryForm({
+    kind: 'shape.heat',
+    stage: 'shape',
+    // what was said of sensation is of its day
+    draft: `heat-${work.operation.id}-${today}`,
+    empty,
+    body: (form, { numberOrNone }) => {
+      const { run, part, felt } = chosen(form);
+      const degrees = numberOrNone('room', {
+        label: t('shaping.room'),
+        quantity: 'count',
+        sign: '°C',
+      });
+      return {
         operation: work.operation.id,
         run: run.id,
-        part,
+        part: part.id,
         what: 'begun',
         ...(felt === '' ? {} : { feels: felt === 'felt' }),
-        ...(read ? { room: read.value } : {}),
-      }),
-    );
-  };
+        ...(degrees === undefined ? {} : { room: degrees }),
+      };
+    },
+  });
+  const { run, part, felt } = chosen(typed);
+  const touches = run.heated === 'on-body' || run.stages.some(({ contact }) => contact);
+  const barred = touches && felt !== 'felt';
   return (
     <Stack $gap={10}>
       {runs.length > 1 && (
@@ -136,15 +150,15 @@ function Begin({ work, runs }: { work: WorkOf; runs: readonly HeatRun[] }) {
           label={t('shaping.heatBy')}
           options={runs.map(({ id }) => ({ value: id, label: named('heatRun', id) }))}
           value={run.id}
-          onChange={setRun}
+          onChange={(id) => type({ run: id })}
         />
       )}
       {work.parts.length > 1 && (
         <Choice
           label={t('shaping.part')}
           options={work.parts.map(({ id }) => ({ value: id, label: partName(state.programme, id) }))}
-          value={part}
-          onChange={setPart}
+          value={part.id}
+          onChange={(id) => type({ part: id })}
         />
       )}
       <Soft>{named('heatRunHow', run.id)}</Soft>
@@ -156,7 +170,7 @@ function Begin({ work, runs }: { work: WorkOf; runs: readonly HeatRun[] }) {
             { value: 'impaired', label: t('shaping.feelsNot') },
           ]}
           value={felt}
-          onChange={(value) => setFeels(value as 'felt' | 'impaired')}
+          onChange={(value) => type({ feels: value as 'felt' | 'impaired' })}
         />
       )}
       {touches && felt === '' && <Soft>{t('shaping.askSensation')}</Soft>}
@@ -171,15 +185,12 @@ function Begin({ work, runs }: { work: WorkOf; runs: readonly HeatRun[] }) {
             kind="count"
             unit={unit}
             sign="°C"
-            value={room}
-            onChange={(text) => {
-              setRoom(text);
-              setProblem({});
-            }}
-            problem={problem.room}
+            value={typed.room}
+            onChange={(room) => type({ room })}
+            problem={problems.room}
           />
         )}
-        <Button look="main" onPress={begin} isDisabled={saving || barred}>
+        <Button look="main" onPress={submit} isDisabled={saving || barred}>
           {t('shaping.beginHeat')}
         </Button>
       </Row>
@@ -191,11 +202,23 @@ function Running({ now, mayShape }: { now: HeatNow; mayShape: boolean }) {
   const { state, unit, write } = useWork();
   const instant = useNow(now.pausedSince === undefined);
   const { ran, toLeast, toMost } = heatClock(now, instant);
-  const [celsius, setCelsius] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
-  const [because, setBecause] = useState('');
+  const [writing, save] = useSaving();
+  const [because, setBecause] = useDraft(`${state.case}-heat-wrong-${now.entry}`);
   const { run, stage: at } = now;
+  const thermometer = t('shaping.thermometer', { number: now.readings.length + 1 });
+  const ofRun = { operation: now.operation, run: run.id, part: now.part, of: now.entry };
+  const reading = useEntryForm({
+    kind: 'shape.heat',
+    stage: 'shape',
+    draft: `heat-reading-${now.entry}`,
+    empty: { celsius: '' },
+    body: (_form, { number }) => ({
+      ...ofRun,
+      what: 'read',
+      celsius: number('celsius', { label: thermometer, quantity: 'count', sign: '°C' }),
+    }),
+  });
+  const saving = writing || reading.saving;
   const index = run.stages.findIndex(({ id }) => id === at.id);
   const next = run.stages[index + 1];
   const timed = toLeast !== undefined || toMost !== undefined;
@@ -204,23 +227,10 @@ function Running({ now, mayShape }: { now: HeatNow; mayShape: boolean }) {
   useAwake(!now.ended);
   useAlarm(now.pausedSince === undefined && isDue, `${now.entry} ${at.id}`);
   const went = (what: Heat['what'], more: Partial<Heat> = {}) =>
-    void save(() =>
-      write('shape.heat', 'shape', {
-        operation: now.operation,
-        run: run.id,
-        part: now.part,
-        of: now.entry,
-        what,
-        ...more,
-      }),
-    );
-  const read = () => {
-    const value = readQuantity(celsius, 'count', unit);
-    if ('problem' in value) return setProblem(value.problem);
-    if (value.value < -20 || value.value > 300) return setProblem(t('shaping.celsiusBetween'));
-    went('read', { celsius: value.value });
-    setCelsius('');
-  };
+    void save(async () => {
+      await write('shape.heat', 'shape', { ...ofRun, what, ...more });
+      if (what === 'wrong') setBecause('');
+    });
   const contact = at.contact ? contactOf(now, instant, state.model.plastics?.[now.operation]) : undefined;
   // an end too early is no end: the pack is not through before its time
   const tooEarly = (timed && !isDue) || (contact !== undefined && !contact.mayTouch);
@@ -273,19 +283,16 @@ function Running({ now, mayShape }: { now: HeatNow; mayShape: boolean }) {
         <Row $align="flex-end">
           <ReadingField
             small
-            label={t('shaping.thermometer', { number: now.readings.length + 1 })}
+            label={thermometer}
             kind="count"
             unit={unit}
             sign="°C"
-            value={celsius}
-            onChange={(text) => {
-              setCelsius(text);
-              setProblem(undefined);
-            }}
-            onEnter={read}
-            problem={problem}
+            value={reading.typed.celsius}
+            onChange={(celsius) => reading.type({ celsius })}
+            onEnter={reading.submit}
+            problem={reading.problems.celsius}
           />
-          <Button onPress={read} isDisabled={saving || !mayShape}>
+          <Button onPress={reading.submit} isDisabled={saving || !mayShape}>
             {t('shaping.takeReading')}
           </Button>
           <Soft>

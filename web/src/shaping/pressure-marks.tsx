@@ -1,5 +1,5 @@
 import { datumOf } from '@estribo/core/anatomy';
-import { boundsOf, type BodyOf } from '@estribo/core/logbook';
+import { type BodyOf } from '@estribo/core/logbook';
 import {
   markWays,
   partsWorkedOn,
@@ -10,8 +10,8 @@ import {
 import { operationsOf } from '@estribo/core/programmes';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { useDraft } from '../api/draft';
 import { useFigurePointing, useMay, useSelection, useWork } from '../case/case-context';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import type { SpotAt } from '../figure/layer';
 import { color } from '../look/tokens';
 import { named, t } from '../messages';
@@ -25,8 +25,7 @@ import { Pick } from '../parts/pick';
 import { useSaving } from '../parts/use-saving';
 import type { WorkStage } from './kinds/piece';
 import { LengthField } from './length-field';
-import { readPlace } from './read-place';
-import { readLength, readLengthOr, thickness } from './read-station';
+import { thickness } from './read-station';
 
 const Line = styled.li<{ $now: boolean }>`
   padding: 10px 12px;
@@ -76,27 +75,28 @@ function MarkLine({ mark, number, stage }: { mark: PressureMark; number: number;
   const { state, unit, write } = useWork();
   const { selected, select } = useSelection();
   const mayShape = useMay(stage)('shaping.write');
-  const [amount, setAmount] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
+  const [looking, save] = useSaving();
   const operation = operationsOf(state.programme).find(
     (one) =>
       one.kind === kindOf[mark.way] && partsWorkedOn(one, state.parts).some(({ id }) => id === mark.part),
   );
   const left = Math.max(0, mark.amount - mark.taken);
-  const work = () => {
-    if (!operation) return;
-    const read = readLengthOr(amount, unit, { ...thickness, absent: left || mark.amount });
-    if ('problem' in read) return setProblem(read.problem);
-    void save(() =>
-      write('work.done', stage, {
-        operation: operation.id,
-        part: mark.part,
-        amount: read.value!,
-        mark: mark.entry,
-      }).then(() => setAmount('')),
-    );
-  };
+  const takenOff = t('shaping.takenOff', { amount: formatReading(left || mark.amount, 'mm', unit) });
+  const work = useEntryForm({
+    kind: 'work.done',
+    stage,
+    draft: `mark-${mark.entry}`,
+    empty: { amount: '' },
+    body: (_typed, { numberOrNone }) => ({
+      operation: operation!.id,
+      part: mark.part,
+      amount:
+        numberOrNone('amount', { label: takenOff, quantity: 'length', bounds: thickness }) ??
+        (left || mark.amount),
+      mark: mark.entry,
+    }),
+  });
+  const saving = looking || work.saving;
   const look = (clear: boolean) =>
     void save(() => write('shape.looked', 'shape', { mark: mark.entry, clear }));
   return (
@@ -120,17 +120,14 @@ function MarkLine({ mark, number, stage }: { mark: PressureMark; number: number;
         {mayShape && mark.state === 'marked' && (
           <Row $align="flex-end">
             <LengthField
-              label={t('shaping.takenOff', { amount: formatReading(left || mark.amount, 'mm', unit) })}
+              label={takenOff}
               unit={unit}
-              value={amount}
-              onChange={(text) => {
-                setAmount(text);
-                setProblem(undefined);
-              }}
-              onEnter={work}
-              problem={problem}
+              value={work.typed.amount}
+              onChange={(amount) => work.type({ amount })}
+              onEnter={operation && work.submit}
+              problem={work.problems.amount}
             />
-            <Button look="main" onPress={work} isDisabled={saving || !operation}>
+            <Button look="main" onPress={work.submit} isDisabled={saving || !operation}>
               {t(`shaping.markWorked.${mark.way}`, { number })}
             </Button>
             <Button look="quiet" onPress={() => look(true)} isDisabled={saving}>
@@ -157,33 +154,53 @@ interface Draft {
   /** where the figure was touched; else the face and a level are told */
   spot: SpotAt | null;
   face: string;
+  /** empty: the first there is */
   part: string;
-  way: MarkWay;
+  way: MarkWay | '';
   amount: string;
   level: string;
 }
 
+const noMark: Draft = { spot: null, face: '', part: '', way: '', amount: '', level: '' };
+
 /** A new mark: touched on the figure or told by its level and face. */
 function NewMark() {
-  const { state, unit, write } = useWork();
+  const { state, unit } = useWork();
   const { programme } = state;
   const parts = markedParts(operationsOf(programme), state.parts);
   const ways = markWays.filter((way) => operationsOf(programme).some(({ kind }) => kind === kindOf[way]));
-  const [draft, setDraft] = useDraft<Draft>(`${state.case}-mark`, {
-    spot: null,
-    face: '',
-    part: parts[0]?.id ?? '',
-    way: ways[0] ?? 'trim',
-    amount: '',
-    level: '',
-  });
   const [pointing, point] = useState(false);
-  const [problem, setProblem] = useState<Record<string, string>>({});
-  const [saving, save] = useSaving();
-  const change = (some: Partial<Draft>) => {
-    setDraft({ ...draft, ...some });
-    setProblem({});
-  };
+  const faces = programme.region === 'leg' || programme.region === 'ankle' ? legFaces : trunkFaces;
+  const faceOf = ({ face }: Draft) => faces.find((one) => one === face) ?? faces[0];
+  const {
+    typed: draft,
+    type: change,
+    problems: problem,
+    saving,
+    submit: take,
+  } = useEntryForm({
+    kind: 'shape.marked',
+    stage: 'shape',
+    draft: 'mark',
+    empty: noMark,
+    body: (typed, { number, wrong }) => {
+      const level =
+        typed.level.trim() === ''
+          ? undefined
+          : number('level', { label: t('shaping.markLevel'), quantity: 'distance', path: 'offset' });
+      if (!typed.spot && level === undefined) wrong('level', t('shaping.whereIsMark'));
+      const spot = typed.spot ?? { level: 0, face: faceOf(typed), aside: 0 };
+      return {
+        part: typed.part || parts[0]!.id,
+        from: datumOf[programme.region],
+        offset: level ?? spot.level,
+        face: spot.face as BodyOf<'shape.marked'>['face'],
+        aside: spot.aside,
+        way: typed.way || ways[0]!,
+        amount: number('amount', { label: t('shaping.markAmount'), quantity: 'length', bounds: thickness }),
+      };
+    },
+  });
   useFigurePointing(
     pointing
       ? {
@@ -193,38 +210,12 @@ function NewMark() {
             point(false);
             // a part that lies on the face that was touched
             const there = parts.find((part) => 'faces' in part && part.faces.includes(spot.face));
-            change({ spot, face: spot.face, level: '', part: there?.id ?? draft.part });
+            change({ spot, face: spot.face, level: '', ...(there ? { part: there.id } : {}) });
           },
         }
       : undefined,
   );
-  const faces = programme.region === 'leg' || programme.region === 'ankle' ? legFaces : trunkFaces;
-  const face = faces.find((one) => one === draft.face) ?? faces[0];
-  const take = () => {
-    const wrong: Record<string, string> = {};
-    const amount = readLength(draft.amount, unit, thickness);
-    if ('problem' in amount) wrong.amount = amount.problem;
-    const typed =
-      draft.level.trim() === ''
-        ? undefined
-        : readPlace(t('shaping.markLevel'), draft.level, unit, boundsOf('shape.marked', 'offset'));
-    if (typed && 'problem' in typed) wrong.level = typed.problem;
-    if (!draft.spot && !typed) wrong.level = t('shaping.whereIsMark');
-    if (Object.keys(wrong).length > 0) return setProblem(wrong);
-    const spot = draft.spot ?? { level: 0, face, aside: 0 };
-    const body: BodyOf<'shape.marked'> = {
-      part: draft.part,
-      from: datumOf[programme.region],
-      offset: typed && 'value' in typed ? typed.value : spot.level,
-      face: spot.face as BodyOf<'shape.marked'>['face'],
-      aside: spot.aside,
-      way: draft.way,
-      amount: 'value' in amount ? amount.value : 0,
-    };
-    void save(() =>
-      write('shape.marked', 'shape', body).then(() => change({ spot: null, amount: '', level: '' })),
-    );
-  };
+  const face = faceOf(draft);
   return (
     <Stack $gap={10}>
       <Row>
@@ -263,7 +254,7 @@ function NewMark() {
           <Pick
             label={t('shaping.markPart')}
             options={parts.map(({ id }) => ({ value: id, label: partName(programme, id) }))}
-            value={draft.part}
+            value={draft.part || parts[0]!.id}
             onChange={(part) => change({ part })}
           />
         )}
@@ -272,7 +263,7 @@ function NewMark() {
         <Choice
           label={t('shaping.markWay')}
           options={ways.map((value) => ({ value, label: named('markWay', value) }))}
-          value={draft.way}
+          value={draft.way || ways[0]!}
           onChange={(way) => change({ way })}
         />
         <LengthField

@@ -24,7 +24,7 @@ import { deadline } from './deadline';
 import { healthRoutes } from './health';
 import { instrumentRoutes } from './instruments/instrument-routes';
 import { sensorRoutes } from './instruments/sensor-routes';
-import { notFound, Problem, problemHandler } from './problem';
+import { Problem, problemHandler } from './problem';
 import { mount, type Context, type Route } from './route';
 import { soundBody } from './sound-body';
 
@@ -70,7 +70,7 @@ const sameSiteOnly: RequestHandler = (req, _res, next) => {
   const foreign =
     (site !== undefined && site !== 'same-origin') ||
     (origin !== undefined && hostOf(origin) !== req.get('Host'));
-  if (foreign) throw new Problem(403, 'Not allowed', 'Writing from another site is refused.');
+  if (foreign) throw new Problem('other-site');
   next();
 };
 
@@ -171,7 +171,7 @@ export function createApp(context: Context, options: AppOptions): Express {
   app.put(['/api/session/password', '/api/session/pin'], signInThrottle(options.signInTries ?? 10));
   app.use('/api', mount(allRoutes(context)));
   app.use('/api', () => {
-    throw notFound('route');
+    throw new Problem('no-route');
   });
   if (options.webRoot) app.use(webPages(options.webRoot));
   app.use(auditRefusals(context));

@@ -59,7 +59,7 @@ export function healthRoutes({ pulse, sealing }: Context): Route[] {
       path: '/health',
       who: 'open',
       handle: async (_req, res) => {
-        if (!(await pulse.beats())) throw new Problem(503, 'Not well', 'The database does not answer.');
+        if (!(await pulse.beats())) throw new Problem('not-well');
         const disk = await diskState(sealing.path);
         if (disk === 'full') throw diskFull();
         res.json({ status: 'ok', database: 'ok', disk, engine: engineVersion });

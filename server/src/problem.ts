@@ -1,28 +1,38 @@
+import { problemDetail, problems, type ProblemCode, type ProblemParams } from '@estribo/core/answers';
 import type { EntryFault } from '@estribo/core/record';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { troubleOf } from './database/trouble';
 import { diskState } from './disk';
 
-/** What a client did that cannot be answered: RFC 9457, application/problem+json. */
+/** What a client did that cannot be answered: RFC 9457, application/problem+json, with the code and what its sentence names. */
 export class Problem extends Error {
+  readonly title: string;
+  readonly detail: string;
+  readonly status: number;
+  /**
+   * @param more what a client is told beside the sentence
+   * @param status where it is another one than the problem's own
+   */
   constructor(
-    readonly status: number,
-    readonly title: string,
-    readonly detail: string,
+    readonly code: ProblemCode,
+    readonly params: ProblemParams = {},
     readonly more: { faults?: EntryFault[]; inForce?: unknown; [member: string]: unknown } = {},
+    status?: number,
   ) {
+    const [ownStatus, title] = problems[code];
+    const detail = problemDetail(code, params);
     super(`${title}: ${detail}`);
+    this.status = status ?? ownStatus;
+    this.title = title;
+    this.detail = detail;
   }
 }
 
-export const notFound = (what: string) => new Problem(404, 'Not found', `There is no ${what} here.`);
-
 export const faulty = (faults: EntryFault[]) =>
   new Problem(
-    422,
-    'Not valid',
-    faults.map(({ at, message }) => `${at || 'The body'} ${message}`).join('; '),
+    'not-valid',
+    { faults: faults.map(({ at, message }) => `${at || 'The body'} ${message}`).join('; ') },
     { faults },
   );
 
@@ -30,24 +40,13 @@ export const faulty = (faults: EntryFault[]) =>
 const retryAfter = 2;
 
 /** A row that was not free in time. */
-export const busy = () =>
-  new Problem(503, 'Busy', 'Somebody else is writing here just now. Nothing was stored; send it again.');
+export const busy = () => new Problem('busy');
 
 /** No answer in time, or none at all: what became of a write is not known here. */
-export const unanswered = () =>
-  new Problem(
-    503,
-    'The database does not answer',
-    'It is not known whether this was stored. Send it again: the same thing is taken once.',
-  );
+export const unanswered = () => new Problem('unanswered');
 
 /** There is no room on the server's disk. */
-export const diskFull = () =>
-  new Problem(
-    507,
-    'Disk full',
-    'The server’s disk is full: nothing was stored. Inform the administrator: free some space on it. What was typed is kept here and is sent again.',
-  );
+export const diskFull = () => new Problem('disk-full');
 
 /** What the database says in an error, as a problem. */
 function fromDatabase(error: unknown): Problem | undefined {
@@ -56,11 +55,7 @@ function fromDatabase(error: unknown): Problem | undefined {
     case 'row-held':
       return busy();
     case 'taken':
-      return new Problem(
-        409,
-        'Already there',
-        'Somebody else has just written this. Look at it, then go on.',
-      );
+      return new Problem('just-written');
     case 'away':
       return unanswered();
     case 'full':
@@ -70,24 +65,23 @@ function fromDatabase(error: unknown): Problem | undefined {
   }
 }
 
-export function sendProblem(res: Response, { status, title, detail, more }: Problem): void {
+export function sendProblem(res: Response, { code, params, status, title, detail, more }: Problem): void {
   if (status === 503) res.set('Retry-After', String(retryAfter));
   res
     .status(status)
     .type('application/problem+json')
-    .send(JSON.stringify({ type: 'about:blank', title, status, detail, ...more }));
+    .send(JSON.stringify({ type: 'about:blank', title, status, detail, code, params, ...more }));
 }
 
 /** Errors that express and its body reader raise for what a client sent, as problems. */
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   const { type, status } = error as { type?: string; status?: number };
-  if (type === 'entity.too.large')
-    return new Problem(413, 'Too large', 'This is more than may be sent at once.');
-  if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'The body is not JSON.');
-  if (error instanceof URIError) return new Problem(400, 'Not an address', 'The path is not well encoded.');
+  if (type === 'entity.too.large') return new Problem('too-large');
+  if (type === 'entity.parse.failed') return new Problem('not-json');
+  if (error instanceof URIError) return new Problem('bad-path');
   return status !== undefined && status >= 400 && status < 500
-    ? new Problem(status, 'Not acceptable', 'The request cannot be read.')
+    ? new Problem('unreadable', {}, {}, status)
     : undefined;
 }
 
@@ -116,13 +110,5 @@ export const problemHandler =
     const problem = isFull ? diskFull() : said;
     if (res.headersSent) return;
     if (!problem) log.error({ ...traceOf(error), method: req.method }, 'request failed');
-    sendProblem(
-      res,
-      problem ??
-        new Problem(
-          500,
-          'Failed',
-          'Something went wrong in the server with this one. What was sent is kept where it was written.',
-        ),
-    );
+    sendProblem(res, problem ?? new Problem('failed'));
   };

@@ -62,12 +62,12 @@ export function mount(routes: readonly Route[]): Router {
       // what one person wrote is never sent in another's session: the browser says whose it is
       const writer = req.get('Estribo-Writer');
       if (writer !== undefined && user && writer !== user.id)
-        throw new Problem(401, 'Somebody else is signed in', `Here ${user.name} is signed in now.`);
+        throw new Problem('other-user', { who: user.name });
       if (who !== 'open') {
-        if (!user) throw new Problem(401, 'Not signed in', 'Sign in and send it again.');
-        if (req.session.locked) throw new Problem(401, 'Locked', 'Unlock this machine and send it again.');
+        if (!user) throw new Problem('not-signed-in');
+        if (req.session.locked) throw new Problem('locked');
         if (who !== 'signed-in' && !may(user.role, who))
-          throw new Problem(403, 'Not allowed', `The role ${user.role} may not do this (${who}).`);
+          throw new Problem('role-may-not', { role: user.role, what: who });
       }
       await handle(req, res, user!);
     });
@@ -80,8 +80,7 @@ export function mount(routes: readonly Route[]): Router {
  */
 export function madeId(req: Request): string {
   const id = String(req.params.id);
-  if (!validate(id) || id !== id.toLowerCase())
-    throw new Problem(400, 'Not valid', 'The id must be a UUID in lower case.');
+  if (!validate(id) || id !== id.toLowerCase()) throw new Problem('no-uuid');
   return id;
 }
 
@@ -93,15 +92,13 @@ export function wholeOf(
 ): number {
   if (value === undefined) return otherwise;
   const number = typeof value === 'string' && /^\d{1,9}$/.test(value) ? Number(value) : NaN;
-  if (!(number >= least && number <= most))
-    throw new Problem(400, 'Not valid', `${name} must be a whole number from ${least} to ${most}.`);
+  if (!(number >= least && number <= most)) throw new Problem('not-whole', { name, least, most });
   return number;
 }
 
 /** A text from the query, cut of blanks; '' when absent. */
 export function textOf(value: unknown, name: string, longest: number): string {
   if (value === undefined) return '';
-  if (typeof value !== 'string' || value.length > longest)
-    throw new Problem(400, 'Not valid', `${name} must be a text of at most ${longest} characters.`);
+  if (typeof value !== 'string' || value.length > longest) throw new Problem('too-long', { name, longest });
   return value.trim();
 }

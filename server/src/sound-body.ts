@@ -10,7 +10,7 @@ const deepest = 32;
  */
 export const soundBody: RequestHandler = (req, _res, next) => {
   const fault = bodyFault(req.body);
-  if (fault) throw new Problem(400, 'Not acceptable', fault);
+  if (fault) throw new Problem('not-sound', { fault });
   next();
 };
 

@@ -43,3 +43,4 @@ export {
   type Session,
   type SignedIn,
 } from './answers';
+export { problemDetail, problems, type ProblemCode, type ProblemParams } from './problems';

@@ -32,7 +32,7 @@ export function auditRoutes({ db, now }: Context): Route[] {
         const before = wholeOf(req.query.before, 'before', { least: 1, most: 999_999_999, otherwise: 0 });
         const action = textOf(req.query.action, 'action', 40);
         if (action && !auditedActions.includes(action as AuditedAction))
-          throw new Problem(400, 'Not valid', `action must be one of ${auditedActions.join(', ')}.`);
+          throw new Problem('not-one-of', { name: 'action', words: auditedActions.join(', ') });
         const rows = await db.getRepository(auditEntity).find({
           where: { ...(before ? { n: LessThan(before) } : {}), ...(action ? { action } : {}) },
           order: { n: 'DESC' },

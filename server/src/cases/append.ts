@@ -49,7 +49,7 @@ import {
   type Person,
 } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import type { Context, SignedIn } from '../route';
 import { personNow, sameAs } from '../people/merging';
 import { clinicalNote } from '../visits/visit-routes';
@@ -89,14 +89,12 @@ export async function appendEntry(
   // an entry of a former kind that was repaired stands as it reads today
   const isThis = (stored: string | null) => stored === content || stored === canonicalText(entry);
   if (entry.case !== caseId) throw faulty([{ at: 'case', message: 'is not the case of this address' }]);
-  if (entry.by !== user.id)
-    throw new Problem(403, 'Not allowed', 'An entry is written by the one who signs in for it.');
+  if (entry.by !== user.id) throw new Problem('not-your-entry');
   return inTurn(caseId, async () => {
     const done = await inTransaction(context.db, async (manager) => {
       const before = await manager.getRepository(entryEntity).findOneBy({ id: entry.id });
       if (before) {
-        if (!isThis(before.content))
-          throw new Problem(422, 'Another entry has this id', 'Make a new id for a new entry.');
+        if (!isThis(before.content)) throw new Problem('id-taken');
         return { entry: recordedEntry(before)!, fresh: false as const };
       }
       const row = await lockedCase(manager, entry);
@@ -123,7 +121,7 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
   const rows = manager.getRepository(caseEntity);
   const found = await rows.findOne({ where: { id: entry.case }, lock: { mode: 'pessimistic_write' } });
   if (found) return found;
-  if (entry.kind !== 'case.opened') throw notFound('case');
+  if (entry.kind !== 'case.opened') throw new Problem('no-case');
   const { person, programme, model } = entry.body;
   const [known, programmeContent, modelContent] = await Promise.all([
     manager.getRepository(personEntity).findOneBy({ id: person }),
@@ -170,8 +168,7 @@ async function take(
   const replaced = found && ofTodaysKind(found);
   checkRole(user, entry, replaced);
   checkReplaced(entry, replaced);
-  if (entry.kind === 'case.opened' && entries.length > 0)
-    throw new Problem(409, 'Already open', 'This case was opened before.');
+  if (entry.kind === 'case.opened' && entries.length > 0) throw new Problem('already-open');
   const person = await personNow(manager, row.person);
   const receivedAt = now();
   checkTime(entry, person, receivedAt, clinic.zone);
@@ -365,7 +362,7 @@ function checkAgainstCase(
  * A withdrawal needs the permission of the kind that it withdraws, a correction that of both.
  */
 function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
-  const refuse = () => new Problem(403, 'Not allowed', `The role ${user.role} may not write ${entry.kind}.`);
+  const refuse = () => new Problem('role-may-not-write', { role: user.role, kind: entry.kind });
   // what cannot be read even by its kind is taken out by whoever may decide
   const written = replaced?.kind ?? entry.kind;
   const permission = kindSent(written)?.permission ?? 'screening.override';
@@ -387,9 +384,8 @@ function checkIntent(state: CaseState, entry: AnyEntry): void {
     const inForce = intentInForce(state, entry.kind, entry.body);
     if (entry.expects !== inForce)
       throw new Problem(
-        409,
-        'No longer current',
-        'Another one was written meanwhile. Look at both, then send yours again.',
+        'another-meanwhile',
+        {},
         {
           inForce: state.lines.find((line) => line.entry.id === inForce)?.entry ?? null,
           yours: entry,

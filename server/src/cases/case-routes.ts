@@ -8,7 +8,7 @@ import { In } from 'typeorm';
 import { caseEntity, personEntity, summaryEntity, type Summary } from '../database/entities';
 import { personNow } from '../people/merging';
 import { withWords, type Meant } from '../people/search-words';
-import { notFound, Problem } from '../problem';
+import { Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { proofOf } from '../sealing/verify';
 import { auditReads } from '../audit/reads';
@@ -26,7 +26,7 @@ const staysFor = 14;
 function oneOfQuery<T extends string>(value: unknown, name: string, words: readonly T[]): T | undefined {
   if (value === undefined || value === '') return undefined;
   const found = words.find((word) => word === value);
-  if (found === undefined) throw new Problem(400, 'Not valid', `${name} must be one of ${words.join(', ')}.`);
+  if (found === undefined) throw new Problem('not-one-of', { name, words: words.join(', ') });
   return found;
 }
 
@@ -143,7 +143,7 @@ export function caseRoutes(context: Context): Route[] {
         // of one moment: an append in between would look like a loss
         const { row, faults } = await db.transaction('REPEATABLE READ', async (manager) => {
           const row = await manager.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
-          if (!row) throw notFound('case');
+          if (!row) throw new Problem('no-case');
           return { row, faults: (await proofOf(manager, context.sealing, row)).faults };
         });
         await caseRead(user, row.id);
@@ -168,7 +168,7 @@ export function caseRoutes(context: Context): Route[] {
         const after = wholeOf(req.query.after, 'after', { least: 0, most: 999_999_999, otherwise: 0 });
         const limit = wholeOf(req.query.limit, 'limit', { least: 1, most: 1000, otherwise: 500 });
         const id = String(req.params.id);
-        if (!(await db.getRepository(caseEntity).existsBy({ id }))) throw notFound('case');
+        if (!(await db.getRepository(caseEntity).existsBy({ id }))) throw new Problem('no-case');
         await caseRead(user, id);
         res.json(await entriesPage(db.manager, id, after, limit));
       },

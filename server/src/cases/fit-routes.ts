@@ -6,7 +6,7 @@ import type { Programme } from '@estribo/core/programmes';
 import { In } from 'typeorm';
 import { fitsFamily, newestProgrammes, registeredModels, registeredPin } from '../catalogue/registry';
 import { caseEntity, modelEntity, personEntity } from '../database/entities';
-import { notFound } from '../problem';
+import { Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { auditReads } from '../audit/reads';
 import { snapshotOf } from './record';
@@ -30,10 +30,10 @@ export function fitRoutes(context: Context): Route[] {
       who: 'record.read',
       handle: async (req, res, user) => {
         const row = await db.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
-        if (!row) throw notFound('case');
+        if (!row) throw new Problem('no-case');
         await caseRead(user, 'case.read', row.id);
         const { state } = await snapshotOf(db.manager, row, clinic.zone);
-        if (!state) throw notFound('case');
+        if (!state) throw new Problem('no-case');
         const family = state.programme.base ?? state.programme.id;
         const programmes = (await newestProgrammes(db)).filter(
           (one) =>

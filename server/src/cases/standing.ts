@@ -29,10 +29,5 @@ export async function checkStanding(manager: EntityManager, mac: Mac, row: CaseR
   );
   const lostSealed = sealed !== undefined && (sealed.seq > row.seq || sealed.hash !== sealed.head);
   const isKeyed = row.seq === 0 || caseMac(mac, row) === row.mac;
-  if (wentBack || lostSealed || !isKeyed)
-    throw new Problem(
-      409,
-      'The record does not hold',
-      'This case is not as it was when it was last written or sealed. Nothing is added to it until the administrator has run "npm run verify".',
-    );
+  if (wentBack || lostSealed || !isKeyed) throw new Problem('record-does-not-hold');
 }

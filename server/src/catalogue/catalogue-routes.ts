@@ -20,7 +20,7 @@ import { audit } from '../audit/audit';
 import { auditReads } from '../audit/reads';
 import { modelEntity, registeredEntity, type ModelRow } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import { textOf, wholeOf, type Context, type Route, type SignedIn } from '../route';
 import { valid } from '../valid';
 import {
@@ -52,7 +52,7 @@ const startsWith = (text: string) => Like(`${text.replace(/[\\%_]/g, '\\$&')}%`)
 function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
   const region = textOf(query.region, 'region', 10);
   if (region && !regionNames.includes(region as Region))
-    throw new Problem(400, 'Not valid', `region must be one of ${regionNames.join(', ')}.`);
+    throw new Problem('not-one-of', { name: 'region', words: regionNames.join(', ') });
   const family = textOf(query.family, 'family', 80);
   const find = textOf(query.find, 'find', 80);
   const base: FindOptionsWhere<ModelRow> = {
@@ -73,9 +73,13 @@ function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
 function nextVersion(sort: string, sent: { id: string; version: number }, newest: number | undefined): void {
   const next = (newest ?? 0) + 1;
   if (sent.version !== next)
-    throw new Problem(409, 'No longer current', `The next version of this ${sort} is ${next}.`, {
-      next,
-    });
+    throw new Problem(
+      'newer-version',
+      { sort, next },
+      {
+        next,
+      },
+    );
 }
 
 /** A transaction that registers; a version that another has taken meanwhile is told as such. */
@@ -83,8 +87,7 @@ async function registering<T>(db: DataSource, work: (manager: EntityManager) => 
   try {
     return await inTransaction(db, work);
   } catch (error) {
-    if (error instanceof VersionTaken)
-      throw new Problem(409, 'No longer current', 'Somebody else has just written this version.');
+    if (error instanceof VersionTaken) throw new Problem('version-just-written');
     throw error;
   }
 }
@@ -183,9 +186,8 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
           });
           if (!plan.ok)
             throw new Problem(
-              422,
-              'Not imported',
-              'Nothing was imported. Correct the rows and send it again.',
+              'not-imported',
+              {},
               {
                 rows: plan.faults,
               },
@@ -202,13 +204,7 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
           const halved = told.filter(
             ({ id, changes }) => lostBy(changes).length > 0 && !mayLose.includes(id),
           );
-          if (halved.length > 0)
-            throw new Problem(
-              409,
-              'Would leave something out',
-              'A chart here states more than the file does. Look at what would be gone, then say that it may go.',
-              { changed: halved },
-            );
+          if (halved.length > 0) throw new Problem('leaves-out', {}, { changed: halved });
           for (const model of changed) {
             await register(manager, 'model', model);
             await audited(manager, user, 'model.changed', model);
@@ -268,7 +264,7 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
           select: { hash: true, version: true },
           take: 200,
         });
-        if (versions.length === 0) throw notFound('model');
+        if (versions.length === 0) throw new Problem('no-model');
         res.json({ versions });
       },
     },
@@ -280,7 +276,7 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
         const { retired } = valid(retireBody, req.body);
         const rows = db.getRepository(modelEntity);
         const id = String(req.params.id);
-        if (!(await rows.existsBy({ id }))) throw notFound('model');
+        if (!(await rows.existsBy({ id }))) throw new Problem('no-model');
         await inTransaction(db, async (manager) => {
           await manager.getRepository(modelEntity).update({ id }, { retired });
           await audit(manager, {
@@ -328,7 +324,7 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
       handle: async (req, res) => {
         const model = await registered<BraceModel>(db.manager, 'model', String(req.params.hash));
         const programme = model && (await newestProgramme(db, model.programme));
-        if (!model || !programme) throw notFound('model');
+        if (!model || !programme) throw new Problem('no-model');
         res.json({ findings: findingsOf(model, programme) });
       },
     },
@@ -342,7 +338,7 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
           sort === 'programme' || sort === 'model'
             ? await registered(db.manager, sort, String(hash))
             : undefined;
-        if (!content) throw notFound('content under this hash');
+        if (!content) throw new Problem('no-content');
         res.set('Cache-Control', 'private, max-age=31536000, immutable').json(content);
       },
     },

@@ -32,7 +32,7 @@ export class ChartReader {
   ): Promise<ChartPlan> {
     return this.#turn.runExclusive(async () => {
       const worker = new Worker(this.program, { resourceLimits: { maxOldGenerationSizeMb: 512 } });
-      const tooMuch = new Problem(413, 'Too large', 'This file is more than can be read at once: split it.');
+      const tooMuch = new Problem('file-too-large');
       const limit = AbortSignal.timeout(longestReading);
       const ask = async (question: ChartQuestion): Promise<unknown> => {
         worker.postMessage(question);

@@ -99,7 +99,7 @@ export function signInThrottle(tries: number): RequestHandler[] {
       requestWasSuccessful: (_req, res) => res.locals.wrongSecret !== true,
       keyGenerator,
       handler: () => {
-        throw new Problem(429, 'Too many tries', 'Wait five minutes, then try again.');
+        throw new Problem('too-many-tries');
       },
     });
   const ofWhom = (req: Request) => {
@@ -115,7 +115,7 @@ export function sessionRoutes(context: Context): Route[] {
   // verified against when the login is unknown, so that the answer takes as long
   const nobody = hashPassword('nobody has this password');
 
-  const signInAgain = () => new Problem(401, 'Not by PIN', 'Sign in with your password.');
+  const signInAgain = () => new Problem('by-password');
 
   /** Who is at the machine, and who else may take over here by PIN. */
   const answer = async (req: Request) => {
@@ -183,7 +183,7 @@ export function sessionRoutes(context: Context): Route[] {
             subject: user ? user.id : 'unknown',
             detail: { address: addressOf(req) },
           });
-          return new Problem(401, 'Not signed in', 'Login or password is wrong.');
+          return new Problem('wrong-password');
         };
         const right = await verify((user && user.passwordHash) || (await nobody), password);
         const byCode =
@@ -249,11 +249,7 @@ export function sessionRoutes(context: Context): Route[] {
             subject: id,
             detail: { pin: true },
           });
-          throw new Problem(
-            401,
-            'Not signed in',
-            left === 0 ? 'Sign in with your password.' : 'The PIN is wrong.',
-          );
+          throw new Problem(left === 0 ? 'by-password' : 'wrong-pin');
         }
         const begun = { machine, began, now: now(), before: req.sessionID, takesOver: true };
         const proof = { secret: 'pinHash', hash: user.pinHash } as const;

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { audit } from '../audit/audit';
 import { clinicEntity, userEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { nameField, valid, zoneField } from '../valid';
 import { loginField } from './login';
@@ -32,11 +32,11 @@ export function setUpRoutes(context: Context): Route[] {
       who: 'open',
       handle: async (req, res) => {
         const { setUpCode } = context;
-        if (setUpCode === undefined) throw notFound('set-up: this clinic is set up already');
+        if (setUpCode === undefined) throw new Problem('set-up-already');
         const { code, clinic: name, zone, password, ...user } = valid(setUp, req.body);
         if (!isSameCode(code, setUpCode)) {
           res.locals.wrongSecret = true;
-          throw new Problem(401, 'Not allowed', 'This is not the code on the server’s console.');
+          throw new Problem('wrong-code');
         }
         const faults = passwordFaults(password, [user.login, user.name, name]);
         if (faults.length > 0) throw faulty(faults);

@@ -3,7 +3,7 @@ import { object, string } from 'yup';
 import { audit } from '../audit/audit';
 import { phaseTemplateEntity } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound } from '../problem';
+import { Problem, faulty } from '../problem';
 import { madeId, type Context, type Route } from '../route';
 import { valid } from '../valid';
 
@@ -66,7 +66,7 @@ export function templateRoutes({ db, now }: Context): Route[] {
         const id = madeId(req);
         await inTransaction(db, async (manager) => {
           const { affected } = await manager.getRepository(phaseTemplateEntity).delete({ id });
-          if (affected === 0) throw notFound('template');
+          if (affected === 0) throw new Problem('no-template');
           await audit(manager, { at: now(), user: by.id, action: 'template.removed', subject: id });
         });
         res.status(204).end();

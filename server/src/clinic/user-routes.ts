@@ -4,7 +4,7 @@ import { boolean, mixed, number, object } from 'yup';
 import { audit, changes } from '../audit/audit';
 import { userEntity, type User } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import { madeId, type Context, type Route } from '../route';
 import { nameField, valid } from '../valid';
 import { loginField } from './login';
@@ -120,8 +120,7 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
       who: 'users.write',
       handle: async (req, res, by) => {
         const id = String(req.params.id);
-        if (id === by.id)
-          throw new Problem(409, 'One’s own', 'One’s own password is changed under one’s own name.');
+        if (id === by.id) throw new Problem('own-password');
         const code = oneTimeCode();
         const until = new Date(now().getTime() + codeLasts);
         const [codeHash, passwordHash] = await Promise.all([
@@ -131,8 +130,8 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
         await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(userEntity);
           const known = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-          if (!known) throw notFound('user');
-          if (!known.active) throw new Problem(409, 'Closed', 'This account is closed: open it first.');
+          if (!known) throw new Problem('no-user');
+          if (!known.active) throw new Problem('account-closed');
           await rows.update({ id }, { codeHash, codeUntil: until, passwordHash, pinHash: null });
           await endSessionsOf(manager, id);
           await audit(manager, { at: now(), user: by.id, action: 'user.code-given', subject: id });
@@ -149,7 +148,7 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
         const id = String(req.params.id);
         await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(userEntity);
-          if (!(await rows.existsBy({ id }))) throw notFound('user');
+          if (!(await rows.existsBy({ id }))) throw new Problem('no-user');
           // a PIN is good at machines where others are signed in now: it ends with the sessions
           if (id !== by.id) await rows.update({ id }, { pinHash: null });
           await endSessionsOf(manager, id, id === by.id ? req.sessionID : '');

@@ -16,7 +16,7 @@ import {
   type InstrumentRow,
 } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import { textOf, type Context, type Route } from '../route';
 import { dayField, nameField, valid } from '../valid';
 import { unitOfInstrument, type InstrumentReading } from './hub';
@@ -127,7 +127,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
   /** What a stand-in is held to, as it reads there: a step of the measuring; a gauge, a setting or a part that pulls. */
   const aimed = async (kind: Instrument, caseId: string, thing: string, side: Side) => {
     const row = await db.getRepository(caseEntity).findOneBy({ id: caseId });
-    if (!row) throw notFound('case');
+    if (!row) throw new Problem('no-case');
     const [programme, model, person] = await Promise.all([
       registered<Programme>(db.manager, 'programme', row.programmeHash),
       registered<BraceModel>(db.manager, 'model', row.modelHash),
@@ -135,11 +135,11 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
     ]);
     if (kind === 'gauge') {
       const pulls = programme && model ? [...programme.settings, ...partsOf(programme, model)] : [];
-      if (!pulls.some(({ id }) => id === thing)) throw notFound('setting or part');
+      if (!pulls.some(({ id }) => id === thing)) throw new Problem('no-setting-or-part');
       return { deviation: forceDeviation, hidden: hiddenForce(thing, caseId) };
     }
     const step = programme && model && stepsOf(programme, model).find(({ id }) => id === thing);
-    if (!step) throw notFound('measuring step');
+    if (!step) throw new Problem('no-measuring-step');
     const stature = statureForAge(ageOn(person.born, today()));
     return { deviation: deviationOf(step), hidden: hiddenValue(step, caseId, side, stature) };
   };
@@ -179,7 +179,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
           });
           return rows.findOneByOrFail({ id });
         });
-        if (!taken) throw new Problem(409, 'Already there', 'An instrument of this id is here already.');
+        if (!taken) throw new Problem('instrument-here');
         res.status(201).json(taken);
       },
     },
@@ -190,8 +190,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       who: 'measuring.write',
       handle: async (req, res, user) => {
         const session = req.sessionID;
-        if (!hub.opening(session, mostStreams))
-          throw new Problem(429, 'Too many', `At most ${mostStreams} instruments are watched at once.`);
+        if (!hub.opening(session, mostStreams)) throw new Problem('too-many-streams', { most: mostStreams });
         // counted until the answer is over, whatever becomes of it
         let isCounted = true;
         const counted = () => {
@@ -201,10 +200,8 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         res.once('close', counted);
         const kind = textOf(req.query.kind, 'kind', 20) as Instrument;
         const side = (textOf(req.query.side, 'side', 10) || 'midline') as Side;
-        if (!instruments.includes(kind) || !(kind in unitOfInstrument))
-          throw new Problem(400, 'Not valid', 'kind must be an instrument that sends values.');
-        if (!sides.includes(side))
-          throw new Problem(400, 'Not valid', 'side must be left, right or midline.');
+        if (!instruments.includes(kind) || !(kind in unitOfInstrument)) throw new Problem('no-sending-kind');
+        if (!sides.includes(side)) throw new Problem('no-side');
         const { deviation, hidden } = await aimed(
           kind,
           textOf(req.query.case, 'case', 36),
@@ -291,13 +288,8 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       handle: async (req, res) => {
         const { lines } = valid(linesBody, req.body);
         const row = await db.getRepository(instrumentEntity).findOneBy({ id: String(req.params.id) });
-        if (!row) throw notFound('instrument');
-        if (row.simulated)
-          throw new Problem(
-            409,
-            'A stand-in',
-            'A stand-in makes its own values. Register the real instrument first.',
-          );
+        if (!row) throw new Problem('no-instrument');
+        if (row.simulated) throw new Problem('stand-in');
         const unit = unitOfInstrument[row.kind as keyof typeof unitOfInstrument];
         const wrong = lines.findIndex((one) => one.unit !== unit);
         if (wrong >= 0)
@@ -328,7 +320,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         const row = await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(instrumentEntity);
           const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-          if (!before) throw notFound('instrument');
+          if (!before) throw new Problem('no-instrument');
           checkCalibration(before.kind, sent);
           await rows.update({ id }, sent);
           await manager
@@ -355,7 +347,7 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
       handle: async (req, res) => {
         const instrument = String(req.params.id);
         if (!(await db.getRepository(instrumentEntity).existsBy({ id: instrument })))
-          throw notFound('instrument');
+          throw new Problem('no-instrument');
         const calibrations = await db
           .getRepository(calibrationEntity)
           .find({ where: { instrument }, order: { n: 'DESC' }, take: 200 });

@@ -3,7 +3,7 @@ import { minutesPlanned, type WearPlan } from '@estribo/core/wearing';
 import { caseEntity, instrumentEntity } from '../database/entities';
 import { auditReads } from '../audit/reads';
 import { snapshotOf } from '../cases/record';
-import { notFound, Problem } from '../problem';
+import { Problem } from '../problem';
 import type { Context, Route } from '../route';
 import { share } from './stand-ins';
 
@@ -44,15 +44,14 @@ export function sensorRoutes(context: Context): Route[] {
       who: 'record.read',
       handle: async (req, res, user) => {
         const row = await db.getRepository(caseEntity).findOneBy({ id: String(req.params.id) });
-        if (!row) throw notFound('case');
+        if (!row) throw new Problem('no-case');
         if (!(await db.getRepository(instrumentEntity).existsBy({ simulated: true })))
-          throw new Problem(404, 'No sensor', 'No sensor is registered for this clinic.');
+          throw new Problem('no-sensor');
         await caseRead(user, 'case.read', row.id);
         const { state } = await snapshotOf(db.manager, row, clinic.zone);
         const plan = state?.wearing.plan?.plan;
         const today = dayOf(now().toISOString(), clinic.zone);
-        if (!plan || plan.from > today)
-          throw new Problem(409, 'Nothing logged', 'The sensor logs from the first day of wearing on.');
+        if (!plan || plan.from > today) throw new Problem('nothing-logged');
         const count = Math.min(keptDays, daysBetween(plan.from, today) + 1);
         const lines = daysFrom(addDays(today, 1 - count), count).flatMap((day) =>
           dayLog(row.id, day, plannedOn(plan, day), clinic.zone, now().getTime()),

@@ -38,7 +38,7 @@ export function keepingRoutes(context: Context): Route[] {
   const backups = () => db.getRepository(backupEntity);
   const folderSet = async (): Promise<string> => {
     const { folder } = await keepingOf(db.manager);
-    if (folder === null) throw new Problem(409, 'No folder', 'Set the folder for back-ups first, then save.');
+    if (folder === null) throw new Problem('no-folder');
     return folder;
   };
   return [
@@ -100,7 +100,7 @@ export function keepingRoutes(context: Context): Route[] {
       who: 'users.write',
       handle: async (_req, res) => {
         const made = await backUpInto(context, await folderSet(), false);
-        if (made.problem !== null) throw new Problem(409, 'No back-up', made.problem);
+        if (made.problem !== null) throw new Problem('back-up-failed', { why: made.problem });
         res.status(201).json(made);
       },
     },
@@ -115,7 +115,7 @@ export function keepingRoutes(context: Context): Route[] {
           order: { n: 'DESC' },
           take: 1,
         });
-        if (!newest) throw new Problem(409, 'No back-up', 'Make a back-up first, then restore it on trial.');
+        if (!newest) throw new Problem('no-back-up');
         res.json(await drill(context, newest));
       },
     },

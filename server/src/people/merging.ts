@@ -1,6 +1,6 @@
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { personEntity, type Person } from '../database/entities';
-import { notFound } from '../problem';
+import { Problem } from '../problem';
 
 /** A chain of merges is followed no further than this. */
 const longestChain = 50;
@@ -13,7 +13,7 @@ export async function personNow(manager: EntityManager, id: string): Promise<Per
   let at: string = id;
   for (let i = 0; i < longestChain; i += 1) {
     const person = await manager.getRepository(personEntity).findOneBy({ id: at });
-    if (!person) throw notFound('person');
+    if (!person) throw new Problem('no-person');
     if (person.mergedInto === null) return person;
     at = person.mergedInto;
   }

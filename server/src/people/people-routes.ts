@@ -16,7 +16,7 @@ import {
   type Person,
 } from '../database/entities';
 import { inTransaction } from '../database/transaction';
-import { faulty, notFound, Problem } from '../problem';
+import { faulty, Problem } from '../problem';
 import { madeId, textOf, wholeOf, type Context, type Route } from '../route';
 import { dayField, nameField, valid } from '../valid';
 import { personNow, sameAs, themselves } from './merging';
@@ -221,26 +221,19 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           const rows = manager.getRepository(personEntity);
           await oneAtATime(manager);
           const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-          if (before?.mergedInto)
-            throw new Problem(409, 'Merged', 'This person was merged into another: change that one.');
+          if (before?.mergedInto) throw new Problem('person-merged');
           const changed = changes(before && pickName(before), written);
           if (before && Object.keys(changed.now).length === 0) return before;
           if (before && was && Object.keys(changes(pickName(before), was).now).length > 0)
-            throw new Problem(
-              409,
-              'No longer current',
-              'Somebody else has changed this person meanwhile. Look at both, then save yours again.',
-              { inForce: pickName(before), yours: written },
-            );
+            throw new Problem('person-changed', {}, { inForce: pickName(before), yours: written });
           const others =
             before || apart === null
               ? []
               : (await doublesOf(manager, written, id)).filter((other) => !apart.includes(other.id));
           if (others.length > 0)
             throw new Problem(
-              409,
-              'Perhaps the same person',
-              'Somebody like this is here already. Choose that person, or say that this is another one.',
+              'perhaps-the-same',
+              {},
               {
                 doubles: (await listed(manager, others)).map((other) => ({
                   ...other,
@@ -283,7 +276,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           if (one.mergedInto !== null) {
             // sent twice
             if ((await personNow(manager, id)).id === other.id) return;
-            throw new Problem(409, 'Merged', 'This person was merged into another already.');
+            throw new Problem('merged-already');
           }
           if (other.id === one.id) throw faulty([{ at: 'into', message: 'is the same person already' }]);
           await manager.getRepository(personEntity).update({ id }, { mergedInto: other.id, mergedAt: now() });
@@ -310,8 +303,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           await oneAtATime(manager);
           const one = await lockedPerson(manager, id);
           if (one.mergedInto === null) return;
-          if (now().getTime() > one.mergedAt!.getTime() + undoneWithin)
-            throw new Problem(409, 'Too late', 'A merge is undone within a day; this one is older.');
+          if (now().getTime() > one.mergedAt!.getTime() + undoneWithin) throw new Problem('merge-too-old');
           const other = await personNow(manager, one.mergedInto);
           await manager.getRepository(personEntity).update({ id }, { mergedInto: null, mergedAt: null });
           for (const each of [other, { ...one, mergedInto: null }]) await settle(manager, each);
@@ -340,7 +332,7 @@ async function lockedPerson(manager: EntityManager, id: string): Promise<Person>
   const found = await manager
     .getRepository(personEntity)
     .findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-  if (!found) throw notFound('person');
+  if (!found) throw new Problem('no-person');
   return found;
 }
 

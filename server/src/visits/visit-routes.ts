@@ -123,9 +123,8 @@ export function visitRoutes(context: Context): Route[] {
         const from = textOf(req.query.from, 'from', 10) || today();
         const until = textOf(req.query.until, 'until', 10) || from;
         if (clinicDay(from) !== from || clinicDay(until) !== until || until < from)
-          throw new Problem(400, 'Not valid', 'from and until must be dates, YYYY-MM-DD, in order.');
-        if (until > addDays(from, mostDays))
-          throw new Problem(400, 'Not valid', `At most ${mostDays} days are looked at in one go.`);
+          throw new Problem('not-days');
+        if (until > addDays(from, mostDays)) throw new Problem('too-many-days', { most: mostDays });
         const rows = await db.getRepository(visitEntity).find({
           where: { day: Between(from, until), state: Not('cancelled') },
           order: { day: 'ASC', time: 'ASC', id: 'ASC' },
@@ -169,12 +168,7 @@ export function visitRoutes(context: Context): Route[] {
         const row = await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(visitEntity);
           const before = await rows.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-          if (before?.case)
-            throw new Problem(
-              409,
-              'Of a case',
-              'This visit stands in the record of a case: change it there.',
-            );
+          if (before?.case) throw new Problem('visit-of-case');
           if (!before) {
             if (!(await manager.getRepository(personEntity).existsBy({ id: sent.person })))
               throw faulty([{ at: 'person', message: 'is no person of this clinic' }]);

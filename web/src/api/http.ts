@@ -7,6 +7,9 @@ export interface ProblemBody {
   title: string;
   status: number;
   detail: string;
+  /** which problem it is, and what its sentence names: what the screens say it by */
+  code?: string;
+  params?: Record<string, string | number>;
   faults?: { at: string; message: string }[];
   inForce?: unknown;
   yours?: unknown;
@@ -86,13 +89,3 @@ export async function tell<S extends Schema>(
 /** Asks the server for something: as `tell`, with nothing to tell. */
 export const ask = <S extends Schema>(answer: S, path: string): Promise<InferType<S>> =>
   tell(answer, 'GET', path);
-
-/**
- * What a refusal says about the fields of a form, by their names; under '' what belongs to none.
- * @param away what is said when no answer came
- */
-export function formProblems(error: unknown, away: string): Record<string, string> {
-  if (!(error instanceof RefusedError)) return { '': away };
-  const { faults, detail } = error.problem;
-  return faults ? Object.fromEntries(faults.map(({ at, message }) => [at, message])) : { '': detail };
-}

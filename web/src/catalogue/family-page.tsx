@@ -10,6 +10,7 @@ import styled from 'styled-components';
 import { contentQuery, useCatalogue, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
+import { sayProblem } from '../api/say-problem';
 import { useUnit } from '../browser/preferences';
 import { color, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
@@ -92,7 +93,7 @@ function Edit({ programme, base }: { programme: Programme; base: Programme | und
       await navigate('/catalogue');
     },
     onError: (error) =>
-      setProblem(error instanceof RefusedError ? error.problem.detail : t('catalogue.notSaved')),
+      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('catalogue.notSaved')),
   });
   const steps = programme.measuring.filter(isReadingStep);
   const shown = (step: Reading, field: Editable): string => {

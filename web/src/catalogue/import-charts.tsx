@@ -6,6 +6,7 @@ import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { queries } from '../api/queries';
 import { RefusedError, tell } from '../api/http';
+import { sayProblem } from '../api/say-problem';
 import { size } from '../look/tokens';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -30,7 +31,7 @@ type Outcome =
 function refused(error: unknown): Outcome {
   if (!(error instanceof RefusedError)) return { kind: 'away' };
   const { rows } = error.problem as { rows?: ChartFault[] };
-  return rows ? { kind: 'faults', faults: rows } : { kind: 'refused', said: error.problem.detail };
+  return rows ? { kind: 'faults', faults: rows } : { kind: 'refused', said: sayProblem(error.problem) };
 }
 
 /** A chart file brought in: what it would change is shown first; then all of it, or nothing with every fault. */

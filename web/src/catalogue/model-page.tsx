@@ -10,6 +10,7 @@ import type { ListedModel } from '@estribo/core/answers';
 import { contentQuery, useCatalogue, useModels, useUser, useVersions } from '../api/clinic';
 import { queries } from '../api/queries';
 import { AwayError, call, RefusedError } from '../api/http';
+import { sayProblem } from '../api/say-problem';
 import { useUnit } from '../browser/preferences';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
@@ -85,7 +86,7 @@ function Shown({
         tone: 'stop',
         text:
           error instanceof RefusedError
-            ? error.problem.detail
+            ? sayProblem(error.problem)
             : error instanceof AwayError
               ? t('catalogue.notSaved')
               : String(error),

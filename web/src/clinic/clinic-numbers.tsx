@@ -2,7 +2,8 @@ import { ruleActions, type ClinicWearRule, type RuleAction } from '@estribo/core
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useClinic } from '../api/clinic';
-import { call, formProblems } from '../api/http';
+import { call } from '../api/http';
+import { formProblems } from '../api/say-problem';
 import { queries } from '../api/queries';
 import { t } from '../messages';
 import { Button } from '../parts/button';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useSession } from '../api/clinic';
 import { RefusedError } from '../api/http';
+import { sayProblem } from '../api/say-problem';
 import { signIn, takeOver } from '../api/session';
 import { NotSecure } from '../frame/not-secure';
 import { SignOutButton } from '../frame/sign-out-button';
@@ -30,7 +31,7 @@ export function LockScreen() {
       await work();
     } catch (error) {
       setPin('');
-      setProblem(error instanceof RefusedError ? error.problem.detail : t('common.away'));
+      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('common.away'));
     } finally {
       setBusy(false);
     }

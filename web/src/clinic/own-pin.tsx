@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { call, formProblems } from '../api/http';
+import { call } from '../api/http';
+import { formProblems } from '../api/say-problem';
 import { queries } from '../api/queries';
 import { t } from '../messages';
 import { Button } from '../parts/button';

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useSession } from '../api/clinic';
 import { RefusedError } from '../api/http';
+import { sayProblem } from '../api/say-problem';
 import { signIn } from '../api/session';
 import { t } from '../messages';
 import { LeadTo } from '../parts/lead-to';
@@ -92,7 +93,7 @@ export function SignIn() {
         setProblem(undefined);
         return setChoosing(choosing ? { ...choosing, problem: asked.message } : { next: '', again: '' });
       }
-      setProblem(error instanceof RefusedError ? error.problem.detail : t('common.away'));
+      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('common.away'));
     } finally {
       setBusy(false);
     }

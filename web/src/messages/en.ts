@@ -1,4 +1,9 @@
+import { problems, type ProblemCode } from '@estribo/core/answers';
 import { enFamilies } from './en-families';
+
+const refusals = Object.fromEntries(
+  Object.entries(problems).map(([code, [, , detail]]) => [code, detail]),
+) as Record<ProblemCode, string>;
 
 /** Everything the interface says, in English. Another language is another pair of files of this shape. */
 export const en = {
@@ -29,6 +34,26 @@ export const en = {
     close: 'Close',
     minutes_one: '{{count}} minute',
     minutes_other: '{{count}} minutes',
+  },
+  /** what the server says of what it does not take: its own sentences, by their codes */
+  refused: refusals,
+  refusedField: '{{name}} {{said}}.',
+  /** what a schema says of a value */
+  schemaSays: {
+    needed: 'is needed',
+    least: 'must be {{least}} or more',
+    most: 'must be {{most}} or less',
+    positive: 'must be more than 0',
+    whole: 'must be a whole number',
+    number: 'must be a number',
+    longer: 'must have {{n}} characters or more',
+    shorter: 'must have {{n}} characters or fewer',
+    more: 'must have {{n}} or more',
+    fewer: 'must have {{n}} or fewer',
+    spaces: 'must not begin or end with spaces',
+    oneOf: 'must be one of {{words}}',
+    date: 'must be a date',
+    visible: 'has no sign that can be seen',
   },
   entryForm: { refused: 'This cannot be recorded as it is: {{why}}' },
   bounds: {

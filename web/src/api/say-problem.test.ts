@@ -1,0 +1,51 @@
+import { problems } from '@estribo/core/answers';
+import { es } from '../messages/es';
+import { speak } from '../messages';
+import { RefusedError } from './http';
+import { formProblems, sayProblem } from './say-problem';
+
+const refused = (more: object) => ({ title: '', status: 422, detail: 'The server’s own sentence.', ...more });
+afterEach(() => speak('en'));
+
+test('a problem is said by its code with what it names, else as the server wrote it', async () => {
+  const wrong = refused({ code: 'role-may-not', params: { role: 'reception', what: 'users.read' } });
+  expect(sayProblem(wrong)).toBe('The role reception may not do this (users.read).');
+  expect(sayProblem(refused({ code: 'of-a-later-server' }))).toBe('The server’s own sentence.');
+  expect(sayProblem(refused({}))).toBe('The server’s own sentence.');
+  await speak('es');
+  expect(sayProblem(wrong)).toBe('Su función (recepción) no permite hacer esto (users.read).');
+  expect(sayProblem(refused({ code: 'wrong-password' }))).toBe(
+    'El usuario o la contraseña no son correctos.',
+  );
+});
+
+test('every problem of the server has words in Spanish that fill in the same names and are no English', () => {
+  const names = (text: string) => (text.match(/\{\{\w+\}\}/g) ?? []).sort();
+  for (const [code, [, , detail]] of Object.entries(problems)) {
+    const said = es.refused[code as keyof typeof problems];
+    // what only passes on a sentence has none of its own
+    if (!/^\{\{\w+\}\}$/.test(detail)) expect([code, said]).not.toEqual([code, detail]);
+    for (const name of names(said))
+      expect([code, names(detail)]).toEqual([code, expect.arrayContaining([name])]);
+  }
+});
+
+test('what a schema says of a field is said in the language of the screen, with the field’s name', async () => {
+  const faults = [
+    { at: 'body.note', message: 'must have 400 characters or fewer' },
+    { at: 'body.note', message: 'is needed' },
+  ];
+  expect(sayProblem(refused({ faults }))).toBe(
+    'The note must have 400 characters or fewer. The note is needed.',
+  );
+  await speak('es');
+  expect(sayProblem(refused({ faults }))).toBe(
+    'La nota: debe tener 400 caracteres o menos. La nota: hace falta.',
+  );
+  expect(
+    formProblems(new RefusedError(refused({ faults: [{ at: 'login', message: 'is needed' }] })), ''),
+  ).toEqual({
+    login: 'hace falta',
+  });
+  expect(formProblems(new Error(), 'away')).toEqual({ '': 'away' });
+});

@@ -15,6 +15,8 @@ export interface TypedForm<Typed> {
   saving: boolean;
   /** sends what is typed, or shows what is wrong with it */
   submit: () => void;
+  /** the same, where something is asked before it is sent */
+  submitThrough: (guard: (send: () => void) => void) => void;
   /** as it stood before anything was typed */
   clear: () => void;
 }
@@ -50,6 +52,8 @@ export function useTypedForm<Typed extends FieldValues, Sent>({
         : { values: {}, errors: errorsOf(found.problems) as FieldErrors<Typed> };
     },
   });
+  const submitThrough: TypedForm<Typed>['submitThrough'] = (guard) =>
+    void handleSubmit(({ sent }) => guard(() => void save(() => send(sent).then(() => setTyped(empty)))))();
   return {
     typed,
     type: (some) => {
@@ -58,7 +62,8 @@ export function useTypedForm<Typed extends FieldValues, Sent>({
     },
     problems: problemsOf(formState.errors),
     saving,
-    submit: () => void handleSubmit(({ sent }) => save(() => send(sent).then(() => setTyped(empty))))(),
+    submit: () => submitThrough((go) => go()),
+    submitThrough,
     clear: () => setTyped(empty),
   };
 }

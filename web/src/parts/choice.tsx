@@ -1,4 +1,4 @@
-import { Label, Radio, RadioGroup, type RadioGroupProps } from 'react-aria-components';
+import { FieldError, Label, Radio, RadioGroup, type RadioGroupProps } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../look/tokens';
 
@@ -63,6 +63,12 @@ const GroupLabel = styled(Label)`
   color: ${color('soft')};
 `;
 
+const Problem = styled(FieldError)`
+  color: ${color('madder')};
+  font-weight: 700;
+  font-size: ${size.small};
+`;
+
 /** One of a few, all in sight. */
 export function Choice<T extends string>({
   label,
@@ -70,6 +76,7 @@ export function Choice<T extends string>({
   value,
   onChange,
   hideLabel = false,
+  problem,
   ...rest
 }: Omit<RadioGroupProps, 'value' | 'onChange' | 'children'> & {
   label: string;
@@ -77,11 +84,13 @@ export function Choice<T extends string>({
   value: T | undefined;
   onChange: (value: T) => void;
   hideLabel?: boolean;
+  problem?: string | undefined;
 }) {
   return (
     <Group
       {...rest}
       orientation="horizontal"
+      isInvalid={problem !== undefined}
       value={value ?? null}
       onChange={(chosen) => onChange(chosen as T)}
       {...(hideLabel ? { 'aria-label': label } : {})}
@@ -94,6 +103,7 @@ export function Choice<T extends string>({
           </Option>
         ))}
       </Options>
+      <Problem>{problem}</Problem>
     </Group>
   );
 }

@@ -1,48 +1,33 @@
-import { boundsOf } from '@estribo/core/logbook';
 import { testWindow } from '@estribo/core/order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { isGrowing, type FollowedMotion, type SkinFinding } from '@estribo/core/reviewing';
-import { useState } from 'react';
-import { useDraft } from '../api/draft';
-import { color } from '../look/tokens';
+import { useRef } from 'react';
 import { useWork } from '../case/case-context';
 import { useTypedGuard } from '../case/typed-here';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import { named, t } from '../messages';
-import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { Field } from '../parts/field';
 import { Row, Soft, Stack } from '../parts/layout';
-import { ReadingField, readQuantity } from '../parts/reading-field';
-import { useSaving } from '../parts/use-saving';
+import { ReadingField } from '../parts/reading-field';
 import { MotionEntry } from '../setting/motion-entry';
 import { SettingsWork } from '../setting/settings-work';
 import { FollowedEntry } from './followed-entry';
 
 const skins: SkinFinding[] = ['clear', 'fades-within-30-min', 'stays-red', 'broken'];
 
-interface FoundDraft {
-  skin?: SkinFinding;
-  pain?: string;
-  hours: string;
-  note: string;
-}
-
-const hoursProblem = (value: number): { hours?: string } => {
-  const hours = boundsProblem(
-    t('reviewing.hours'),
-    value,
-    boundsOf('review.found', 'hours'),
-    (bound) => `${bound} h`,
-  );
-  return hours ? { hours } : {};
+/** Nothing is preset; `by` is said by the button that takes it. */
+const nothingFound: { skin: SkinFinding | ''; pain: string; hours: string; note: string } = {
+  skin: '',
+  pain: '',
+  hours: '',
+  note: '',
 };
-
-const nothingFound: FoundDraft = { hours: '', note: '' };
 
 /** What a review takes, in the order it is looked at; each part is written as it is taken. */
 export function TakeReview({ onDone }: { onDone: () => void }) {
-  const { state, today, unit, born, write } = useWork();
+  const { state, today, unit, born } = useWork();
   const { order } = state.order!;
   const { followed } = state.reviewing;
   const window = testWindow(order, today, limitedMotion(state.programme));
@@ -55,33 +40,31 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
         (one.other === true) === (side !== state.side),
     );
   const stillToTest = followed.motions.filter((motion) => !isTested(motion));
-  const [draft, setDraft] = useDraft<FoundDraft>(`${state.case}-review`, nothingFound);
-  const { skin, pain, hours, note } = draft;
-  const [problem, setProblem] = useState<{ skin?: string; pain?: string; hours?: string }>({});
-  const [saving, save] = useSaving();
   const { asked, guard } = useTypedGuard();
-  const take = (by?: 'telephone') => {
-    const worn = hours.trim() === '' ? undefined : readQuantity(hours, 'count', unit);
-    const wrong = {
-      ...(skin ? {} : { skin: t('reviewing.sayWhich') }),
-      ...(pain === undefined ? { pain: t('reviewing.sayWhich') } : {}),
-      ...(worn && 'problem' in worn ? { hours: worn.problem } : worn ? hoursProblem(worn.value) : {}),
-    };
-    if (Object.keys(wrong).length > 0) return setProblem(wrong);
-    guard(
-      () =>
-        void save(async () => {
-          await write('review.found', 'review', {
-            skin: skin!,
-            pain: Number(pain),
-            ...(by ? { by } : {}),
-            ...(worn && 'value' in worn ? { hours: worn.value } : {}),
-            ...(note.trim() ? { note: note.trim() } : {}),
-          });
-          setDraft(nothingFound);
-          onDone();
-        }),
-    );
+  /** how the review was made that is being taken */
+  const by = useRef<'telephone'>(undefined);
+  const { typed, type, problems, saving, submitThrough } = useEntryForm({
+    kind: 'review.found',
+    stage: 'review',
+    draft: 'review-2',
+    empty: nothingFound,
+    body: ({ skin, pain, note }, { numberOrNone, wrong }) => {
+      const worn = numberOrNone('hours', { label: t('reviewing.hours'), quantity: 'count', sign: 'h' });
+      if (skin === '') wrong('skin', t('reviewing.sayWhich'));
+      if (pain === '') wrong('pain', t('reviewing.sayWhich'));
+      return {
+        skin: skin || 'clear',
+        pain: Number(pain),
+        ...(by.current ? { by: by.current } : {}),
+        ...(worn === undefined ? {} : { hours: worn }),
+        ...(note.trim() ? { note: note.trim() } : {}),
+      };
+    },
+    done: onDone,
+  });
+  const take = (how?: 'telephone') => {
+    by.current = how;
+    submitThrough(guard);
   };
   return (
     <Stack $gap={14}>
@@ -104,24 +87,20 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
       {followed.settings.map(({ setting: { id } }) => (
         <SettingsWork key={id} only={id} stage="review" />
       ))}
-      <Stack $gap={4}>
-        <Choice
-          label={t('reviewing.skin')}
-          options={skins.map((value) => ({ value, label: named('skin', value) }))}
-          value={skin}
-          onChange={(chosen) => setDraft({ ...draft, skin: chosen })}
-        />
-        {problem.skin && <b style={{ color: color('madder') }}>{problem.skin}</b>}
-      </Stack>
-      <Stack $gap={4}>
-        <Choice
-          label={t('reviewing.pain')}
-          options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), label: String(i) }))}
-          value={pain}
-          onChange={(chosen) => setDraft({ ...draft, pain: chosen })}
-        />
-        {problem.pain && <b style={{ color: color('madder') }}>{problem.pain}</b>}
-      </Stack>
+      <Choice
+        label={t('reviewing.skin')}
+        options={skins.map((value) => ({ value, label: named('skin', value) }))}
+        value={typed.skin || undefined}
+        onChange={(skin) => type({ skin })}
+        problem={problems.skin}
+      />
+      <Choice
+        label={t('reviewing.pain')}
+        options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), label: String(i) }))}
+        value={typed.pain || undefined}
+        onChange={(pain) => type({ pain })}
+        problem={problems.pain}
+      />
       <Row $align="flex-start">
         <ReadingField
           small
@@ -129,16 +108,16 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
           kind="count"
           unit={unit}
           sign="h"
-          value={hours}
-          onChange={(text) => setDraft({ ...draft, hours: text })}
+          value={typed.hours}
+          onChange={(hours) => type({ hours })}
           onEnter={() => take()}
-          problem={problem.hours}
+          problem={problems.hours}
         />
         <div style={{ flex: 1, minWidth: 220 }}>
           <Field
             label={t('reviewing.note')}
-            value={note}
-            onChange={(text) => setDraft({ ...draft, note: text })}
+            value={typed.note}
+            onChange={(note) => type({ note })}
             maxLength={800}
           />
         </div>

@@ -1,12 +1,10 @@
 import { withholding } from '@estribo/core/findings';
-import { boundsOf } from '@estribo/core/logbook';
+import type { BodyOf } from '@estribo/core/logbook';
 import { replan, wearKindFor } from '@estribo/core/wearing';
-import { useState } from 'react';
 import { useClinic } from '../api/clinic';
-import { useDraft } from '../api/draft';
 import { useMay, useWork } from '../case/case-context';
+import { useEntryForm } from '../entry-form/use-entry-form';
 import { t } from '../messages';
-import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Choice } from '../parts/choice';
 import { DayField } from '../parts/day-field';
@@ -15,7 +13,7 @@ import { Fold } from '../parts/fold';
 import { formatDay, formatMinutes } from '../parts/format';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { ReadingField, readQuantity } from '../parts/reading-field';
+import { ReadingField } from '../parts/reading-field';
 import { useSaving } from '../parts/use-saving';
 
 /** What was told of the days in the brace, and what the clinic's own rule makes of it. */
@@ -30,40 +28,40 @@ export function ToldDays() {
   );
 }
 
+type Told = BodyOf<'wear.told'>;
+
+/** Nothing is preset: what nobody asked is not "clear". */
+const nothingTold: {
+  /** absent: today */
+  day?: string | undefined;
+  minutes: string;
+  skin: Told['skin'] | '';
+  pain: Told['pain'] | '';
+  note: string;
+} = { minutes: '', skin: '', pain: '', note: '' };
+
 function TellDay() {
-  const { state, today, unit, write } = useWork();
+  const { state, today, unit } = useWork();
   const mayWrite = useMay('wear')('wearing.write');
   const { told } = state.wearing;
-  const [draft, setDraft] = useDraft(`${state.case}-told`, {
-    day: today as string | undefined,
-    minutes: '',
-    skin: 'clear' as 'clear' | 'red-stays',
-    pain: 'none' as 'none' | 'some',
-    note: '',
+  const { typed, type, problems, saving, submit } = useEntryForm({
+    kind: 'wear.told',
+    stage: 'wear',
+    draft: 'told-2',
+    empty: nothingTold,
+    body: ({ day = today, skin, pain, note }, { number, wrong }) => {
+      if (day > today) wrong('day', t('wearing.dayToCome'));
+      if (skin === '') wrong('skin', t('reviewing.sayWhich'));
+      if (pain === '') wrong('pain', t('reviewing.sayWhich'));
+      return {
+        day,
+        minutes: number('minutes', { label: t('wearing.minutesWorn'), quantity: 'count', sign: 'min' }),
+        skin: skin || 'clear',
+        pain: pain || 'none',
+        ...(note.trim() ? { note: note.trim() } : {}),
+      };
+    },
   });
-  const [problem, setProblem] = useState<string>();
-  const [saving, save] = useSaving();
-  const take = () => {
-    const read = readQuantity(draft.minutes, 'count', unit);
-    if ('problem' in read) return setProblem(read.problem);
-    const outside = boundsProblem(
-      t('wearing.minutesWorn'),
-      read.value,
-      boundsOf('wear.told', 'minutes'),
-      (bound) => `${bound} min`,
-    );
-    if (outside) return setProblem(outside);
-    if (!draft.day || draft.day > today) return setProblem(t('wearing.dayToCome'));
-    void save(() =>
-      write('wear.told', 'wear', {
-        day: draft.day!,
-        minutes: read.value,
-        skin: draft.skin,
-        pain: draft.pain,
-        ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
-      }).then(() => setDraft({ ...draft, minutes: '', skin: 'clear', pain: 'none', note: '' })),
-    );
-  };
   return (
     <Stack $gap={10}>
       {told.length > 0 && (
@@ -82,8 +80,9 @@ function TellDay() {
           <Row $align="flex-end">
             <DayField
               label={t('wearing.dayWorn')}
-              value={draft.day}
-              onChange={(day) => setDraft({ ...draft, day })}
+              value={typed.day ?? today}
+              onChange={(day) => type({ day })}
+              problem={problems.day}
             />
             <ReadingField
               small
@@ -91,13 +90,10 @@ function TellDay() {
               kind="count"
               unit={unit}
               sign="min"
-              value={draft.minutes}
-              onChange={(minutes) => {
-                setDraft({ ...draft, minutes });
-                setProblem(undefined);
-              }}
-              onEnter={take}
-              problem={problem}
+              value={typed.minutes}
+              onChange={(minutes) => type({ minutes })}
+              onEnter={submit}
+              problem={problems.minutes}
             />
           </Row>
           <Row>
@@ -107,8 +103,9 @@ function TellDay() {
                 value,
                 label: t(`wearing.skin.${value}`),
               }))}
-              value={draft.skin}
-              onChange={(skin) => setDraft({ ...draft, skin: skin as typeof draft.skin })}
+              value={typed.skin}
+              onChange={(skin) => type({ skin: skin as Told['skin'] })}
+              problem={problems.skin}
             />
             <Choice
               label={t('wearing.painWas')}
@@ -116,18 +113,19 @@ function TellDay() {
                 value,
                 label: t(`wearing.pain.${value}`),
               }))}
-              value={draft.pain}
-              onChange={(pain) => setDraft({ ...draft, pain: pain as typeof draft.pain })}
+              value={typed.pain}
+              onChange={(pain) => type({ pain: pain as Told['pain'] })}
+              problem={problems.pain}
             />
           </Row>
           <Field
             label={t('wearing.noteWorn')}
-            value={draft.note}
-            onChange={(note) => setDraft({ ...draft, note })}
+            value={typed.note}
+            onChange={(note) => type({ note })}
             maxLength={400}
           />
           <Row>
-            <Button onPress={take} isDisabled={saving}>
+            <Button onPress={submit} isDisabled={saving}>
               {t('wearing.takeDay')}
             </Button>
           </Row>

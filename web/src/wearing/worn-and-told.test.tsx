@@ -29,7 +29,12 @@ test('what is told of a day is taken, in whole', async () => {
   const { user, written } = await showStage(WearStage, log);
   await user.click(screen.getByRole('button', { name: 'What the patient tells of a day' }));
   await user.type(screen.getByLabelText('Worn'), '75');
+  // nothing is preset: what nobody asked is not "clear"
+  await user.click(screen.getByRole('button', { name: 'Take the day' }));
+  expect(screen.getAllByText('Say which.')).toHaveLength(2);
+  expect(written).toEqual([]);
   await user.click(screen.getByRole('radio', { name: 'red that stays' }));
+  await user.click(screen.getByRole('radio', { name: 'no pain' }));
   await user.click(screen.getByRole('button', { name: 'Take the day' }));
   expect(written[0]).toMatchObject({
     kind: 'wear.told',

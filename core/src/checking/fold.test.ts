@@ -168,6 +168,9 @@ test('an angle read under an order that let the joint move otherwise is read aga
   expect(states(other)).toEqual(['open']);
   expect(other.checks[0]!.before).toMatchObject({ entry: 'e3', value: 90 });
   expect(states(folded([atStop], [...read, order(90)], { stopsIn: fitted(90) }))).toEqual(['pass']);
+  // the last order counts, not one between
+  const back = [...read, order(60), order(90)];
+  expect(states(folded([atStop], back, { stopsIn: fitted(90) }))).toEqual(['pass']);
   // what was beyond it is a matter for today until it is read again
   const beyond = folded([atStop], [order(60), donned(), answer('knee-at-flexion-stop', { value: 90 })], {
     stopsIn: fitted(60),

@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import jest from '../jest.config.mjs';
 import { root, workplace } from './machine.mjs';
@@ -8,6 +9,11 @@ import { run, Stop } from './steps.mjs';
 // Puts faults into a part of the core on purpose and counts how many its own tests find:
 // `npm run mutate -- screening` or `npm run mutate -- sizing/match`. Not in `npm test`: it takes minutes.
 const part = process.argv[2];
+const fewCases = `import fc from ${JSON.stringify(createRequire(join(root, 'core/package.json')).resolve('fast-check'))};
+const assert = (property: never, more?: { numRuns?: number }) =>
+  fc.assert(property, { ...more, numRuns: Math.min(more?.numRuns ?? 100, 30) });
+export default { ...fc, assert };
+`;
 
 await run(() => {
   if (!part) throw new Stop('Say which part of core/src: a folder, or a file without its ending.');
@@ -19,6 +25,8 @@ await run(() => {
     .map((file) => file.replace(/\.ts$/, ''));
   // in one file, so that the core is loaded once for each fault and not once for each test file
   const every = join(folderAt(folder), 'every.test.ts');
+  // a property that is tried with hundreds of cases is tried with a few for each fault: what is found so is found by all of them
+  const few = join(folderAt(folder), 'few-cases.ts');
   const [core] = jest.projects;
   const place = join(workplace, 'mutate');
   mkdirSync(place, { recursive: true });
@@ -41,6 +49,7 @@ await run(() => {
               rootDir: '<rootDir>',
               testEnvironment: 'node',
               testMatch: [`<rootDir>/core/src/${folder}/every.test.ts`],
+              moduleNameMapper: { '^fast-check$': `<rootDir>/core/src/${folder}/few-cases.ts` },
               transform: core.transform,
               transformIgnorePatterns: core.transformIgnorePatterns,
             },
@@ -52,6 +61,7 @@ await run(() => {
         '!core/src/**/*.test.ts',
         '!core/src/**/index.ts',
         '!core/src/**/test-*.ts',
+        '!core/src/**/few-cases.ts',
         // entry kinds stand in their stages and are tested with the record that joins them
         part === 'logbook' ? 'core/src/*/entries.ts' : '!core/src/**/entries.ts',
       ],
@@ -67,12 +77,13 @@ await run(() => {
       checkers: [],
     }),
   );
+  writeFileSync(few, fewCases);
   writeFileSync(every, tests.map((test) => `import './${test}';\n`).join(''));
   const done = spawnSync(`${root}/node_modules/.bin/stryker`, ['run', config], {
     cwd: root,
     stdio: 'inherit',
   });
-  rmSync(every);
+  for (const file of [every, few]) rmSync(file);
   if (done.status !== 0) throw new Stop('The faults could not be put in.');
   const mutants = Object.values(JSON.parse(readFileSync(report, 'utf8')).files).flatMap(
     ({ mutants }) => mutants,

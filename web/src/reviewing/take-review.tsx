@@ -46,7 +46,8 @@ export function TakeReview({ onDone }: { onDone: () => void }) {
   const { typed, type, problems, saving, submitThrough } = useEntryForm({
     kind: 'review.found',
     stage: 'review',
-    draft: 'review-2',
+    // what was found is of its day
+    draft: `review-${today}`,
     empty: nothingFound,
     body: ({ skin, pain, note }, { numberOrNone, wrong }) => {
       const worn = numberOrNone('hours', { label: t('reviewing.hours'), quantity: 'count', sign: 'h' });

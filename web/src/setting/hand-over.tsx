@@ -91,7 +91,7 @@ export function HandOver({
         </Stack>
       ) : (
         <Row>
-          <Button look="quiet" onPress={() => type({ open: true })}>
+          <Button look="quiet" onPress={() => type({ ...empty, open: true })}>
             {t(handed ? 'setting.handOverAgain' : 'setting.handOver')}
           </Button>
         </Row>

@@ -47,7 +47,8 @@ function TellDay() {
   const { typed, type, problems, saving, submit } = useEntryForm({
     kind: 'wear.told',
     stage: 'wear',
-    draft: 'told-2',
+    // what was told today is no answer of tomorrow
+    draft: `told-${today}`,
     empty: nothingTold,
     body: ({ day = today, skin, pain, note }, { number, wrong }) => {
       if (day > today) wrong('day', t('wearing.dayToCome'));

@@ -38,6 +38,7 @@ export const problems = {
   locked: [401, 'Locked', 'Unlock this machine and send it again.'],
   'wrong-password': [401, 'Not signed in', 'Login or password is wrong.'],
   'wrong-pin': [401, 'Not signed in', 'The PIN is wrong.'],
+  'pin-used-up': [401, 'Not signed in', 'Sign in with your password.'],
   'by-password': [401, 'Not by PIN', 'Sign in with your password.'],
   'wrong-code': [401, 'Not allowed', 'This is not the code on the server’s console.'],
   'role-may-not': [403, 'Not allowed', 'The role {{role}} may not do this ({{what}}).'],

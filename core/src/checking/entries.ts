@@ -1,11 +1,14 @@
 import { array } from 'yup';
 import { moments } from './kind';
-import { body, finite, ids, name, oneOf, text, whole, yes, kind } from '../record';
+import { body, finite, ids, name, oneOf, text, whole, yes, kind, type EntryFault } from '../record';
+import type { FitCheck } from './check';
+import { foreignAnswer, notOverriddenBy, nothingToSign } from './faults';
 
 export const checkRecorded = kind('check.recorded', {
   nature: 'fact',
   stages: ['check'],
   permission: 'checking.write',
+  foreign: ({ checks }: { checks: readonly FitCheck[] }, body): EntryFault[] => foreignAnswer(checks, body),
   body: body({
     check: name().required(),
     value: finite().min(-400).max(600),
@@ -31,6 +34,9 @@ export const checkSigned = {
     nature: 'decision',
     stages: ['check'],
     permission: 'checking.write',
+    foreign: ({ checks }: { checks: readonly FitCheck[] }): EntryFault[] => nothingToSign(checks),
+    notByRole: (_brace: object, { inSpite }, role): EntryFault[] =>
+      notOverriddenBy(role, inSpite !== undefined),
     body: body({
       result: oneOf('pass', 'fail').required(),
       note: text(400),

@@ -1,3 +1,4 @@
+import { may, type Role } from '../access';
 import { faultAt, type BodyIn, type EntryFault } from '../record';
 import { mayNotReach, momentUnder, type FitCheck } from './check';
 import type { checkRecorded } from './entries';
@@ -28,3 +29,12 @@ export function foreignAnswer(
 /** Why a brace is not signed: no checks are covered for it. */
 export const nothingToSign = (checks: readonly unknown[]): EntryFault[] =>
   checks.length > 0 ? [] : faultAt('kind', 'is not for this brace: no checks are covered for it');
+
+/** Why a role does not sign over what is missing. */
+export const notOverriddenBy = (role: Role, isInSpite: boolean): EntryFault[] =>
+  isInSpite && !may(role, 'screening.override')
+    ? faultAt(
+        'body.inSpite',
+        `is an orthotist’s to decide: the role ${role} signs only where nothing is missing`,
+      )
+    : [];

@@ -41,7 +41,8 @@ import { sizeChosen } from '../sizing';
 import { donningBegun, strapDone, strapLost, strapTension } from '../strapping';
 import { letterSent, wearPlanned, wearRead, wearTaught, wearTold } from '../wearing';
 
-const all = [
+/** Every kind of entry. */
+export const declared = [
   caseOpened,
   caseMoved,
   caseClosed,
@@ -92,12 +93,12 @@ const all = [
   reviewFound,
 ] as const;
 
-type Declared = (typeof all)[number];
+type Declared = (typeof declared)[number];
 export type KindName = Declared['kind'];
 /** The body of a kind, as written today. */
 export type BodyOf<K extends KindName> = BodyIn<Extract<Declared, { kind: K }>>;
 
-export const kinds = Object.fromEntries(all.map((one) => [one.kind, one])) as unknown as Record<
+export const kinds = Object.fromEntries(declared.map((one) => [one.kind, one])) as unknown as Record<
   KindName,
   EntryKind
 >;

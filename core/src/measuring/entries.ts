@@ -1,13 +1,24 @@
 import { motionRange } from './neutral-zero';
 import { stances } from '../brace';
 import { pairsNeeded } from './own-repeatability';
-import { instruments, substituteWays } from './protocol';
-import { body, day, finite, name, oneOf, side, text, whole, yes, kind } from '../record';
+import { instruments, substituteWays, type MeasuringStep } from './protocol';
+import type { Joint, Side } from '../anatomy';
+import { body, day, finite, name, oneOf, side, text, whole, yes, kind, type EntryFault } from '../record';
+import { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from './faults';
+
+/** What is measured for a brace, and on which side it is worn. */
+interface Measured {
+  steps: readonly MeasuringStep[];
+  side: Side;
+  /** whose motion the order limits */
+  joint: Joint | undefined;
+}
 
 export const measureRead = kind('measure.read', {
   nature: 'fact',
   stages: ['measure', 'review'],
   permission: 'measuring.write',
+  foreign: ({ steps, side: braced }: Measured, body): EntryFault[] => foreignReading(steps, braced, body),
   body: body({
     step: name().required(),
     side: side().required(),
@@ -27,6 +38,8 @@ export const measureMarked = kind('measure.marked', {
   nature: 'fact',
   stages: ['measure'],
   permission: 'measuring.write',
+  foreign: ({ steps, side: braced }: Measured, body): EntryFault[] =>
+    foreignStepOfMeasuring(steps, braced, body),
   body: body({
     step: name().required(),
     side: side().required(),
@@ -39,6 +52,8 @@ export const measureSkipped = kind('measure.skipped', {
   nature: 'fact',
   stages: ['measure'],
   permission: 'measuring.write',
+  foreign: ({ steps, side: braced }: Measured, body): EntryFault[] =>
+    foreignStepOfMeasuring(steps, braced, body),
   body: body({
     step: name().required(),
     side: side().required(),
@@ -53,6 +68,7 @@ export const measurePrecision = kind('measure.precision', {
   nature: 'decision',
   stages: ['measure'],
   permission: 'measuring.write',
+  foreign: ({ steps }: Measured, body): EntryFault[] => foreignPrecision(steps, body),
   body: body({
     step: name().required(),
     withinPerson: finite().positive().max(1000).required(),
@@ -64,6 +80,8 @@ export const motionTested = kind('motion.tested', {
   nature: 'fact',
   stages: ['set', 'review', 'measure'],
   permission: 'measuring.write',
+  foreign: ({ steps, side: braced, joint }: Measured, body): EntryFault[] =>
+    foreignMotion(steps, braced, joint !== undefined, body),
   body: body({
     /** the measuring step; absent for the motion the order limits */
     step: name(),

@@ -21,6 +21,7 @@ export {
   type EntryKind,
   type EntryStage,
   type FormerKind,
+  type HeldAgainst,
   type Upcaster,
 } from './kind';
 export { stages, type Stage } from './stages';

@@ -1,6 +1,7 @@
 import type { InferType, ObjectSchema, Schema } from 'yup';
-import type { Permission } from '../access';
+import type { Permission, Role } from '../access';
 import type { Joint } from '../anatomy';
+import type { EntryFault } from './entry';
 import type { Stage } from './stages';
 
 /** Where in the work an entry was written: a stage, or the case as a whole. */
@@ -20,6 +21,12 @@ export interface EntryKind<Body = unknown> {
   body: Schema<Body>;
   /** upcasters[n] turns a body of version n + 1 into one of version n + 2 */
   upcasters: readonly Upcaster[];
+  /** why a body is none of this brace or limb: it names what the family and the model do not have */
+  foreign?: (brace: never, body: never) => EntryFault[];
+  /** whether a body lies outside what the model has: it has happened, so it is taken, and marked */
+  outside?: (brace: never, body: never) => boolean;
+  /** why somebody of a role does not write this body, where the role may write the kind */
+  notByRole?: (brace: never, body: never, role: Role) => EntryFault[];
 }
 
 /** What an upcaster may know of the case its body belongs to; at the border nothing is known of it. */
@@ -28,10 +35,19 @@ export interface CaseAtHand {
 }
 export type Upcaster = (body: never, about: CaseAtHand) => unknown;
 
+/** What a kind says of a brace it is held against, and of what was done to it: each kind names what it needs of them. */
+export interface HeldAgainst<Brace, Done, Body> {
+  foreign?: (brace: Brace, body: Body) => EntryFault[];
+  outside?: (brace: Brace, body: Body) => boolean;
+  notByRole?: (done: Done, body: Body, role: Role) => EntryFault[];
+}
+
 /** Declares a kind in its first version, keeping the type of its body. */
-export const kind = <Body extends object, K extends string>(
+export const kind = <Body extends object, K extends string, Brace = object, Done = object>(
   name: K,
-  declared: Omit<EntryKind, 'kind' | 'v' | 'body' | 'upcasters'> & { body: ObjectSchema<Body> },
+  declared: Omit<EntryKind, 'kind' | 'v' | 'body' | 'upcasters' | keyof HeldAgainst<Brace, Done, Body>> & {
+    body: ObjectSchema<Body>;
+  } & HeldAgainst<Brace, Done, Body>,
 ) => ({ kind: name, v: 1, upcasters: [], ...declared });
 
 /** A kind that is written no more. Read, an entry of it is one of a kind of today; its own bodies had one version. */

@@ -1,7 +1,9 @@
 import { array } from 'yup';
-import { body, day, entryId, finite, kind, oneOf, text, whole } from '../record';
+import type { Region } from '../anatomy';
+import { body, day, entryId, finite, kind, oneOf, text, whole, type EntryFault } from '../record';
 import { findingNow, findingRule, findings, findingsNow, type Finding } from './asked';
 import { pulses } from './circulation';
+import { foreignCirculation, foreignFindings, foreignLimbs } from './faults';
 import { degreesOfFunction, limbFunctions, limbs } from './limbs';
 import { answersToFinding, byNerveBlock } from './screening';
 
@@ -55,6 +57,8 @@ export const screenLooked = {
     nature: 'fact',
     stages: ['screen', 'review'],
     permission: 'screening.write',
+    foreign: (family: { region: Region; findings: readonly Finding[] }, body): EntryFault[] =>
+      foreignFindings(family, body),
     body: body({
       answers: array().of(answer()).min(1).max(60).strict().required(),
       /** worst pain of the last day without the brace, 0 to 10; nothing where it was not asked */
@@ -83,6 +87,7 @@ export const limbsNoted = kind('limbs.noted', {
   nature: 'fact',
   stages: ['screen', 'check'],
   permission: 'screening.write',
+  foreign: ({ limbs: asked }: { limbs?: unknown }): EntryFault[] => foreignLimbs(asked),
   body: body({
     moment: oneOf('before', 'after').required(),
     limbs: body(byName(limbs, () => body(byName(limbFunctions, felt)))),
@@ -98,6 +103,7 @@ export const circulationNoted = kind('circulation.noted', {
   nature: 'fact',
   stages: ['screen', 'review'],
   permission: 'screening.write',
+  foreign: ({ region }: { region: Region }): EntryFault[] => foreignCirculation(region),
   body: body({ left: sideCirculation(), right: sideCirculation(), note: text(400) }),
 });
 

@@ -5,9 +5,8 @@ import type { SizingState } from '../sizing';
 import type { settingChosen } from './entries';
 import { foreignValues } from './faults';
 import { bodyOfMade, choiceOn, type SettingGrounds } from './fold';
-import { madeIn } from './ledger';
 import type { SettingChoice } from './kind';
-import { judgeSetting, madeFromOf, type Setting } from './settings';
+import { madeIn, judgeSetting, madeFromOf, type Setting } from './settings';
 
 type SettingChosen = BodyIn<typeof settingChosen>;
 /** What of a case a setting is chosen from. */

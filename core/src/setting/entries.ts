@@ -1,8 +1,40 @@
 import { array } from 'yup';
 import type { HingeStops } from './stops';
 import { valuesOfStops } from './kinds/stops';
-import { body, entryId, finite, ids, name, oneOf, text, whole, yes, former, kind } from '../record';
+import {
+  body,
+  entryId,
+  finite,
+  ids,
+  name,
+  oneOf,
+  text,
+  whole,
+  yes,
+  former,
+  kind,
+  type EntryFault,
+} from '../record';
+import {
+  foreignCorrection,
+  foreignSetting,
+  foreignTurns,
+  isForeignMade,
+  noHinge,
+  notToHandOver,
+  settingRoleFaults,
+  turnRoleFaults,
+  type Hardware,
+} from './faults';
+import type { MadeSetting } from './fold';
+import type { Setting } from './settings';
 import { finestTurn } from './turns';
+
+/** What is set on a brace, and of which pieces its model is. */
+interface Set {
+  settings: readonly Setting[];
+  hardware: Hardware;
+}
 
 /** A number for each of its places, or none where no piece is in. */
 const values = () =>
@@ -25,6 +57,7 @@ export const settingChosen = {
     nature: 'intent',
     stages: ['set', 'strap', 'review'],
     permission: 'setting.write',
+    foreign: ({ settings, hardware }: Set, body): EntryFault[] => foreignSetting(settings, hardware, body),
     body: body({
       setting: name().required(),
       values: values(),
@@ -53,6 +86,13 @@ export const settingMade = {
     nature: 'fact',
     stages: ['set', 'strap', 'review'],
     permission: 'strapping.write',
+    foreign: ({ settings, hardware }: Set, body): EntryFault[] => foreignSetting(settings, hardware, body),
+    outside: ({ settings, hardware }: Set, body): boolean => isForeignMade(settings, hardware, body),
+    notByRole: (
+      { settings, made: before }: Set & { made: readonly MadeSetting[] },
+      body,
+      role,
+    ): EntryFault[] => settingRoleFaults(settings, before, body, role),
     body: body({
       setting: name().required(),
       /** as engraved, printed or read */
@@ -95,6 +135,8 @@ export const settingTurned = kind('set.turned', {
   nature: 'fact',
   stages: ['set', 'strap', 'review'],
   permission: 'strapping.write',
+  foreign: ({ settings }: Set, body): EntryFault[] => foreignTurns(settings, body),
+  notByRole: ({ settings }: Set, body, role): EntryFault[] => turnRoleFaults(settings, body, role),
   body: body({
     setting: name().required(),
     turns: array()
@@ -117,6 +159,7 @@ export const settingFelt = kind('set.felt', {
   nature: 'fact',
   stages: ['set', 'strap', 'review'],
   permission: 'strapping.write',
+  foreign: ({ settings }: Set, body): EntryFault[] => foreignCorrection(settings, body),
   body: body({
     setting: name().required(),
     comfort: oneOf(...comforts).required(),
@@ -132,6 +175,7 @@ export const settingHandedOver = kind('set.handed-over', {
   nature: 'fact',
   stages: ['set', 'strap', 'wear', 'review'],
   permission: 'setting.write',
+  foreign: ({ settings }: Set, body): EntryFault[] => notToHandOver(settings, body),
   body: body({
     setting: name().required(),
     within: body(turn()),
@@ -146,6 +190,7 @@ export const hingePlaced = kind('hinge.placed', {
   nature: 'fact',
   stages: ['set', 'check', 'review'],
   permission: 'strapping.write',
+  foreign: ({ parts }: { parts: readonly { kind: string }[] }): EntryFault[] => noHinge(parts),
   body: body({
     /** mm of the hinge's middle over the joint line */
     aboveJointLine: finite().min(-150).max(200).required(),

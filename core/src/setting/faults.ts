@@ -2,11 +2,11 @@ import { may, type Role } from '../access';
 import { faultAt, stands, type BodyIn, type EntryFault } from '../record';
 import type { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import type { MadeSetting } from './fold';
-import { madeIn } from './ledger';
 import {
   existingAt,
   isOnHinge,
   isWhole,
+  madeIn,
   mayBeEmpty,
   mayBeInOrOut,
   placesOf,
@@ -16,7 +16,8 @@ import {
 import type { StopHardware } from './stops';
 
 type Made = BodyIn<typeof settingMade>;
-type Hardware = { hinge?: StopHardware | undefined };
+/** The pieces of a model's hinge. */
+export type Hardware = { hinge?: StopHardware | undefined };
 
 /** Places named that a setting does not have, or named twice. */
 const foreignPlaces = (

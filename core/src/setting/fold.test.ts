@@ -6,7 +6,7 @@ import { settingChosen, settingMade } from './entries';
 import type { SettingMade } from './kind';
 import type { Setting } from './settings';
 import { bodyOfMade, foldSettings, foldStops, groundsOn, isSet, wantedOn } from './fold';
-import { madeIn } from './ledger';
+import { madeIn } from './settings';
 import { air, grounds, hinges, inHinges, lock, panel, screw, settings } from './test-settings';
 
 const state = {

@@ -14,7 +14,7 @@ import {
   type WantedBy,
 } from './kind';
 import { stopsAt } from './kinds/stops';
-import { doingsOf, handedOver, ledgerOf, madeIn, type HandedOver, type LedgerLine } from './ledger';
+import { doingsOf, handedOver, ledgerOf, type HandedOver, type LedgerLine } from './ledger';
 import {
   changeFault,
   chooseSetting,
@@ -26,6 +26,7 @@ import {
   stopsSettingOf,
   wantedOf,
   type Setting,
+  madeIn,
 } from './settings';
 import { pairProblems, type HingeStops, type StopHardware } from './stops';
 import { asNumber, opposite, sumOfTurns } from './turns';

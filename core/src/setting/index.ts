@@ -48,6 +48,7 @@ export {
   type Setting,
   type SettingKind,
   type StopsSetting,
+  madeIn,
 } from './settings';
 export {
   comforts,
@@ -60,7 +61,7 @@ export {
   stopsChosen,
   stopsFitted,
 } from './entries';
-export { madeIn, mostNow, reachOf, turnFault, wasTooMuch, type HandedOver, type LedgerLine } from './ledger';
+export { mostNow, reachOf, turnFault, wasTooMuch, type HandedOver, type LedgerLine } from './ledger';
 export { asNumber, formatTurn, noTurn, opposite, readTurn, sumOfTurns, turnOf, type Turn } from './turns';
 export {
   bestPlace,

@@ -2,7 +2,7 @@ import type { ClinicDay } from '../calendar';
 import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import { placesAlong, type SettingMade } from './kind';
-import { changeFault, hair, mostAtOnce, type Setting } from './settings';
+import { changeFault, hair, madeIn, mostAtOnce, type Setting } from './settings';
 import { asNumber, noTurn, opposite, sumOfTurns, turnOf, type Turn } from './turns';
 
 /** How a setting stands after an entry: as it was made, or as far as it was turned. */
@@ -153,15 +153,6 @@ export function handedOver(record: LiveRecord, setting: Setting): HandedOver | u
     }
   );
 }
-
-/** How a setting stands in a body: a list of places, as a record by place. */
-export const madeIn = ({
-  values,
-  fitted,
-}: Pick<BodyIn<typeof settingMade>, 'values' | 'fitted'>): SettingMade => ({
-  ...(values ? { values: Object.fromEntries(values.map(({ place, value }) => [place, value])) } : {}),
-  ...(fitted === undefined ? {} : { fitted }),
-});
 
 /** The most that one change may be from where it stands; undefined where none is stated: it is asked for. */
 export function mostNow(setting: Correction, stands: Record<string, Turn>): Turn | undefined {

@@ -289,3 +289,15 @@ export type StopsSetting = Extract<Setting, { kind: 'stops' }>;
 /** The setting of a family that is its hinges' stops, if it has any. */
 export const stopsSettingOf = ({ settings }: { settings: readonly Setting[] }): StopsSetting | undefined =>
   settings.find((setting): setting is StopsSetting => setting.kind === 'stops');
+
+/** How a setting stands in an entry's body: a list of places, as a record by place. */
+export const madeIn = ({
+  values,
+  fitted,
+}: {
+  values?: { place: string; value: number | null }[] | undefined;
+  fitted?: boolean | undefined;
+}): SettingMade => ({
+  ...(values ? { values: Object.fromEntries(values.map(({ place, value }) => [place, value])) } : {}),
+  ...(fitted === undefined ? {} : { fitted }),
+});

@@ -1,9 +1,33 @@
 import { array } from 'yup';
 import { landmarks } from '../anatomy';
-import { body, entryId, finite, ids, name, oneOf, text, former, kind, whole, yes } from '../record';
+import type { Part } from '../brace';
+import {
+  body,
+  entryId,
+  finite,
+  ids,
+  name,
+  oneOf,
+  text,
+  former,
+  kind,
+  whole,
+  yes,
+  type EntryFault,
+} from '../record';
+import { foreignContour, foreignHeat, foreignMark, foreignWork, isForeignWork, isHeatUnfelt } from './faults';
+import type { FrameLimits } from './bends';
+import type { Operation } from './operations';
 import { contourSources } from './contour';
 import { heatEvents } from './heat-runs';
 import { zoneKinds } from './zones';
+
+/** What work is done on a brace, on which parts, and what its maker allows of its frame. */
+interface Shaped {
+  operations: readonly Operation[];
+  parts: readonly Part[];
+  frame: FrameLimits | undefined;
+}
 
 const face = () => oneOf('front', 'back', 'medial', 'lateral', 'left', 'right').required();
 const level = () => finite().min(-600).max(600).required();
@@ -26,6 +50,9 @@ export const workDone = {
     nature: 'fact',
     stages: ['shape', 'strap', 'review'],
     permission: 'shaping.write',
+    foreign: ({ operations, parts, frame }: Shaped, body): EntryFault[] =>
+      foreignWork(operations, parts, frame, body),
+    outside: ({ operations, frame }: Shaped, body): boolean => isForeignWork(operations, frame, body),
     body: body({
       operation: name().required(),
       part: name(),
@@ -68,6 +95,7 @@ export const contourTaken = kind('shape.contour', {
   nature: 'fact',
   stages: ['shape'],
   permission: 'shaping.write',
+  foreign: ({ operations, parts }: Shaped, body): EntryFault[] => foreignContour(operations, parts, body),
   body: body({
     part: name().required(),
     source: oneOf(...contourSources).required(),
@@ -84,6 +112,7 @@ export const barRead = kind('shape.bar-read', {
   nature: 'fact',
   stages: ['shape'],
   permission: 'shaping.write',
+  foreign: ({ operations, parts }: Shaped, body): EntryFault[] => foreignContour(operations, parts, body),
   body: body({ part: name().required(), what: oneOf('gaps', 'offsets').required(), points: stations(1) }),
 });
 
@@ -113,6 +142,8 @@ export const heatWent = kind('shape.heat', {
   nature: 'fact',
   stages: ['shape'],
   permission: 'shaping.write',
+  foreign: ({ operations, parts }: Shaped, body): EntryFault[] => foreignHeat(operations, parts, body),
+  outside: (_brace: Shaped, body): boolean => isHeatUnfelt(body),
   body: body({
     operation: name().required(),
     run: name().required(),
@@ -141,6 +172,7 @@ export const pressureMarked = kind('shape.marked', {
   nature: 'fact',
   stages: ['shape', 'check', 'review'],
   permission: 'shaping.write',
+  foreign: ({ parts }: Shaped, body): EntryFault[] => foreignMark(parts, body),
   body: body({
     part: name().required(),
     from: oneOf(...landmarks).required(),

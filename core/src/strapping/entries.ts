@@ -1,4 +1,11 @@
-import { body, finite, name, oneOf, text, whole, yes, kind } from '../record';
+import type { Part } from '../brace';
+import { body, finite, name, oneOf, text, whole, yes, kind, type EntryFault } from '../record';
+import { foreignList, foreignStep, foreignTension } from './faults';
+import type { Sequence } from './sequence';
+
+interface Listed {
+  sequences: readonly Sequence[];
+}
 
 /** The brace goes on anew: the list, where there are several the one that is named, starts from its first step. */
 export const donningBegun = {
@@ -6,6 +13,7 @@ export const donningBegun = {
     nature: 'fact',
     stages: ['strap'],
     permission: 'strapping.write',
+    foreign: ({ sequences }: Listed, body): EntryFault[] => foreignList(sequences, body),
     body: body({
       list: name(),
       /** the facility's own handling policy is known and goes before the list */
@@ -21,6 +29,7 @@ export const strapDone = {
     nature: 'fact',
     stages: ['strap'],
     permission: 'strapping.write',
+    foreign: ({ sequences }: Listed, body): EntryFault[] => foreignStep(sequences, body),
     body: body({
       step: name().required(),
       /** how many times it has been done, this one counted */
@@ -43,6 +52,7 @@ export const strapLost = kind('strap.lost', {
   nature: 'fact',
   stages: ['strap'],
   permission: 'strapping.write',
+  foreign: ({ sequences }: Listed, body): EntryFault[] => foreignStep(sequences, body),
   body: body({ step: name().required(), note: text(400) }),
 });
 
@@ -51,6 +61,7 @@ export const strapTension = kind('strap.tension', {
   nature: 'fact',
   stages: ['strap'],
   permission: 'strapping.write',
+  foreign: ({ parts }: { parts: readonly Part[] }, body): EntryFault[] => foreignTension(parts, body),
   body: body({
     part: name().required(),
     newtons: finite().positive().max(300).required(),

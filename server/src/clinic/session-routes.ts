@@ -249,7 +249,7 @@ export function sessionRoutes(context: Context): Route[] {
             subject: id,
             detail: { pin: true },
           });
-          throw new Problem(left === 0 ? 'by-password' : 'wrong-pin');
+          throw new Problem(left === 0 ? 'pin-used-up' : 'wrong-pin');
         }
         const begun = { machine, began, now: now(), before: req.sessionID, takesOver: true };
         const proof = { secret: 'pinHash', hash: user.pinHash } as const;

@@ -68,6 +68,7 @@ export const es: SameShape<typeof en> = {
     locked: 'Desbloquee este equipo y envíelo de nuevo.',
     'wrong-password': 'El usuario o la contraseña no son correctos.',
     'wrong-pin': 'El PIN no es correcto.',
+    'pin-used-up': 'Inicie sesión con su contraseña.',
     'by-password': 'Inicie sesión con su contraseña.',
     'wrong-code': 'Este no es el código que muestra la consola del servidor.',
     'role-may-not': 'Su función ({{role}}) no permite hacer esto ({{what}}).',

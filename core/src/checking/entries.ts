@@ -34,7 +34,8 @@ export const checkSigned = {
     nature: 'decision',
     stages: ['check'],
     permission: 'checking.write',
-    foreign: ({ checks }: { checks: readonly FitCheck[] }): EntryFault[] => nothingToSign(checks),
+    foreign: ({ familyChecks }: { familyChecks: readonly unknown[] }): EntryFault[] =>
+      nothingToSign(familyChecks),
     notByRole: (_brace: object, { inSpite }, role): EntryFault[] =>
       notOverriddenBy(role, inSpite !== undefined),
     body: body({

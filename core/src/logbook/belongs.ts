@@ -8,21 +8,31 @@ import type { CaseState } from './state';
 /** What an entry is held against: the family and the model the case holds on to, and its side. */
 export type CaseFrame = Pick<CaseState, 'programme' | 'model' | 'side'>;
 
-/** A brace as the kinds of entries ask of it. */
+/** A brace as the kinds of entries ask of it; each list is made when a kind asks for it, for a fold asks at every entry. */
 const braceOf = ({ programme, model, side }: CaseFrame) => ({
   side,
   region: programme.region,
   joint: programme.joint,
   findings: programme.findings,
   limbs: programme.limbs,
-  steps: stepsOf(programme, model),
+  get steps() {
+    return stepsOf(programme, model);
+  },
   settings: programme.settings,
   hardware: model,
-  operations: operationsOf(programme),
+  get operations() {
+    return operationsOf(programme);
+  },
   frame: model.frame,
-  parts: partsOf(programme, model),
+  get parts() {
+    return partsOf(programme, model);
+  },
   sequences: programme.sequences,
-  checks: checksOf(programme, model),
+  /** before the model says how far each may be out */
+  familyChecks: programme.checks,
+  get checks() {
+    return checksOf(programme, model);
+  },
 });
 type Brace = ReturnType<typeof braceOf>;
 type Done = Brace & Pick<CaseState['setting'], 'made'>;

@@ -7,11 +7,21 @@ import type { Stage } from './stages';
 /** Where in the work an entry was written: a stage, or the case as a whole. */
 export type EntryStage = Stage | 'case';
 
+/** What a kind says of a brace it is held against, and of what was done to it: each kind names what it needs of them. */
+export interface HeldAgainst<Brace, Done, Body> {
+  /** why a body is none of this brace or limb: it names what the family and the model do not have */
+  foreign?: (brace: Brace, body: Body) => EntryFault[];
+  /** whether a body lies outside what the model has: it has happened, so it is taken, and marked */
+  outside?: (brace: Brace, body: Body) => boolean;
+  /** why somebody of a role does not write this body, where the role may write the kind */
+  notByRole?: (done: Done, body: Body, role: Role) => EntryFault[];
+}
+
 /**
  * One kind of entry. `nature` decides how the record treats it: a fact has happened and is always
  * taken; a decision keeps what it was made from; an intent (an order, a plan) must know the one it follows.
  */
-export interface EntryKind<Body = unknown> {
+export interface EntryKind<Body = unknown> extends HeldAgainst<never, never, never> {
   kind: string;
   /** version of the body written today */
   v: number;
@@ -21,12 +31,6 @@ export interface EntryKind<Body = unknown> {
   body: Schema<Body>;
   /** upcasters[n] turns a body of version n + 1 into one of version n + 2 */
   upcasters: readonly Upcaster[];
-  /** why a body is none of this brace or limb: it names what the family and the model do not have */
-  foreign?: (brace: never, body: never) => EntryFault[];
-  /** whether a body lies outside what the model has: it has happened, so it is taken, and marked */
-  outside?: (brace: never, body: never) => boolean;
-  /** why somebody of a role does not write this body, where the role may write the kind */
-  notByRole?: (brace: never, body: never, role: Role) => EntryFault[];
 }
 
 /** What an upcaster may know of the case its body belongs to; at the border nothing is known of it. */
@@ -34,13 +38,6 @@ export interface CaseAtHand {
   joint?: Joint | undefined;
 }
 export type Upcaster = (body: never, about: CaseAtHand) => unknown;
-
-/** What a kind says of a brace it is held against, and of what was done to it: each kind names what it needs of them. */
-export interface HeldAgainst<Brace, Done, Body> {
-  foreign?: (brace: Brace, body: Body) => EntryFault[];
-  outside?: (brace: Brace, body: Body) => boolean;
-  notByRole?: (done: Done, body: Body, role: Role) => EntryFault[];
-}
 
 /** Declares a kind in its first version, keeping the type of its body. */
 export const kind = <Body extends object, K extends string, Brace = object, Done = object>(

@@ -72,14 +72,7 @@ function wanted(query: Record<string, unknown>): FindOptionsWhere<ModelRow>[] {
 /** A version follows the newest one there is; a used one is never changed. */
 function nextVersion(sort: string, sent: { id: string; version: number }, newest: number | undefined): void {
   const next = (newest ?? 0) + 1;
-  if (sent.version !== next)
-    throw new Problem(
-      'newer-version',
-      { sort, next },
-      {
-        next,
-      },
-    );
+  if (sent.version !== next) throw new Problem('newer-version', { sort, next }, { next });
 }
 
 /** A transaction that registers; a version that another has taken meanwhile is told as such. */

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { startDatabase } from './database.mjs';
 import { built, checkNode, chromium, debianPackages, mariadb, npmPackages, root } from './machine.mjs';
 import { run, step, Stop } from './steps.mjs';
@@ -27,9 +27,12 @@ function jest(env, report) {
     timeout: 60 * 60_000,
   });
   if (!existsSync(report)) return void (failed += 1);
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
     readFileSync(report, 'utf8'),
   );
+  for (const { name, startTime, endTime } of testResults) {
+    took.push({ file: relative(root, name), seconds: (endTime - startTime) / 1000 });
+  }
   passed += numPassedTests;
   failed += numFailedTests + numRuntimeErrorTestSuites;
   if (done.status !== 0 && failed === 0) failed += 1;
@@ -47,6 +50,19 @@ const flaky = ({ suites = [], specs = [], title }, above = []) => {
 };
 const onRetry = [];
 
+/** How long each file took, in seconds: the ten slowest are printed at the end. */
+const took = [];
+
+/** The file and the seconds of every browser test of a report. */
+const times = ({ suites = [], specs = [], file }) => [
+  ...specs.flatMap(({ tests }) =>
+    tests.flatMap(({ results }) =>
+      results.map(({ duration }) => ({ file: `e2e/tests/${file}`, seconds: duration / 1000 })),
+    ),
+  ),
+  ...suites.flatMap(times),
+];
+
 function playwright(env, report) {
   const done = spawnSync(`${root}/node_modules/.bin/playwright`, ['test', ...(half === 'e2e' ? more : [])], {
     cwd: `${root}/e2e`,
@@ -57,6 +73,11 @@ function playwright(env, report) {
   if (!existsSync(report)) return void (failed += 1);
   const { stats, suites } = JSON.parse(readFileSync(report, 'utf8'));
   onRetry.push(...suites.flatMap((suite) => flaky(suite)));
+  const perFile = new Map();
+  for (const { file, seconds } of suites.flatMap(times)) {
+    perFile.set(file, (perFile.get(file) ?? 0) + seconds);
+  }
+  for (const [file, seconds] of perFile) took.push({ file, seconds });
   passed += stats.expected + stats.flaky;
   failed += stats.unexpected;
   if (done.status !== 0 && failed === 0) failed += 1;
@@ -98,6 +119,10 @@ await run(async () => {
   }
 });
 if (process.exitCode) failed += 1;
+const slowest = took.sort((one, other) => other.seconds - one.seconds).slice(0, 10);
+if (slowest.length > 1) console.log('The slowest files, each on its own clock:');
+if (slowest.length > 1)
+  for (const { file, seconds } of slowest) console.log(`${Math.round(seconds)} s  ${file}`);
 for (const name of onRetry) console.log(`passed on retry only: ${name}`);
 console.log(`${passed} passed, ${failed} failed`);
 if (failed > 0 || passed === 0) process.exitCode = 1;

@@ -1,12 +1,12 @@
 import { intentInForce } from '@estribo/core/logbook';
 import { orderProblems, troubleAdvice, troubles, type Order } from '@estribo/core/order';
 import { notCarriedOut } from '@estribo/core/programmes';
-import { useDeferredValue, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState, type ComponentType } from 'react';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { Controller, useForm, useWatch, type Control, type Resolver } from 'react-hook-form';
 import { Form } from 'react-aria-components';
 import styled from 'styled-components';
-import { useDraft } from '../api/draft';
+import { useDraftOfForm } from '../api/draft';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -65,17 +65,14 @@ export function OrderForm({
   // the order it follows is the one in force when it was begun: one that came in since is shown, not overwritten
   const begun = { values: start, follows: intentInForce(state, 'order.given', {}) };
   // of the fourth form of an order: what was typed for one before has other fields
-  const [draft, setDraft] = useDraft(`${state.case}-order-4`, begun);
+  const [draft, keepDraft] = useDraftOfForm(`${state.case}-order-4`, begun);
   const { control, handleSubmit, setValue, setError, formState, subscribe } = useForm<OrderValues>({
     resolver: yupResolver(orderRules({ born, today })) as unknown as Resolver<OrderValues>,
     defaultValues: draft.values,
   });
-  const keep = useRef((values: OrderValues) => setDraft({ ...draft, values }));
-  useEffect(() => {
-    keep.current = (values) => setDraft({ ...draft, values });
-  });
+  const keep = useEffectEvent((values: OrderValues) => keepDraft({ ...draft, values }));
   useEffect(
-    () => subscribe({ formState: { values: true }, callback: ({ values }) => keep.current(values) }),
+    () => subscribe({ formState: { values: true }, callback: ({ values }) => keep(values) }),
     [subscribe],
   );
   const [all, showAll] = useState(false);
@@ -109,7 +106,7 @@ export function OrderForm({
       return save(async () => {
         const taken = left.length > 0 ? { ...order, acknowledged: left } : order;
         await write('order.given', 'screen', taken, { follows: draft.follows });
-        setDraft(begun);
+        keepDraft(begun);
         onDone();
       });
   });
@@ -262,7 +259,7 @@ export function OrderForm({
           <Button
             look="quiet"
             onPress={() => {
-              setDraft(begun);
+              keepDraft(begun);
               onDone();
             }}
           >

@@ -10,6 +10,8 @@ export default defineConfig({
   workers: 2,
   // what passes only then is named at the end of "npm test"
   retries: 1,
+  // the sweeps over every view and family are "npm run check:long"
+  ...(process.env.ESTRIBO_LONG === '1' ? {} : { grepInvert: /@long/ }),
   reporter: [['list'], ['json']],
   outputDir: 'test-results',
   use: {

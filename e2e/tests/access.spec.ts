@@ -3,7 +3,9 @@ import { expect, openStage, signIn, test } from '../clinic';
 
 const stages = ['screen', 'measure', 'size', 'set', 'shape', 'strap', 'check', 'wear', 'review'];
 
-test('axe finds nothing on the views of the clinic, light and dark', async ({ page, clinic }) => {
+const long = { tag: '@long' };
+
+test('axe finds nothing on the views of the clinic, light and dark', long, async ({ page, clinic }) => {
   await page.goto(`${clinic.address}/sign-in`);
   await page.getByLabel('Login').waitFor();
   await findNothing(page, 'sign-in');
@@ -32,34 +34,36 @@ test('axe finds nothing on the views of the clinic, light and dark', async ({ pa
   await findNothing(page, 'how a case is kept');
 });
 
-test('axe finds nothing on the pages of the administrator and of one’s own, light and dark', async ({
-  page,
-  clinic,
-}) => {
-  await signIn(page, clinic, 'iago');
-  await page.goto(`${clinic.address}/clinic`);
-  await page.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
-  await findNothing(page, 'clinic');
-  await page.getByRole('button', { name: 'Change Ana Bouza' }).click();
-  await page.getByRole('dialog').waitFor();
-  await findNothing(page, 'clinic, a user');
-  await page.goto(`${clinic.address}/password`);
-  await page.getByLabel('New password', { exact: true }).waitFor();
-  await findNothing(page, 'password');
-  for (const section of ['clinic', 'instruments', 'audit', 'backup']) {
-    await page.goto(`${clinic.address}/clinic/${section}`);
-    await page.getByRole('heading', { level: 2 }).first().waitFor();
-    await findNothing(page, `clinic, ${section}`);
-  }
-  await page.getByRole('button', { name: /^Lock/ }).click();
-  await page.getByRole('heading', { name: 'Who is here?' }).waitFor();
-  await findNothing(page, 'locked');
-});
+test(
+  'axe finds nothing on the pages of the administrator and of one’s own, light and dark',
+  long,
+  async ({ page, clinic }) => {
+    await signIn(page, clinic, 'iago');
+    await page.goto(`${clinic.address}/clinic`);
+    await page.getByRole('button', { name: 'Change Ana Bouza' }).waitFor();
+    await findNothing(page, 'clinic');
+    await page.getByRole('button', { name: 'Change Ana Bouza' }).click();
+    await page.getByRole('dialog').waitFor();
+    await findNothing(page, 'clinic, a user');
+    await page.goto(`${clinic.address}/password`);
+    await page.getByLabel('New password', { exact: true }).waitFor();
+    await findNothing(page, 'password');
+    for (const section of ['clinic', 'instruments', 'audit', 'backup']) {
+      await page.goto(`${clinic.address}/clinic/${section}`);
+      await page.getByRole('heading', { level: 2 }).first().waitFor();
+      await findNothing(page, `clinic, ${section}`);
+    }
+    await page.getByRole('button', { name: /^Lock/ }).click();
+    await page.getByRole('heading', { name: 'Who is here?' }).waitFor();
+    await findNothing(page, 'locked');
+  },
+);
 
-for (const [what, views] of [
-  ['on any stage of a knee', [['Noa Pazos', stages]]],
+for (const [what, tagged, views] of [
+  ['on any stage of a knee', {}, [['Noa Pazos', stages]]],
   [
     'on stages that are late, blocked or not begun',
+    long,
     [
       ['Bento Lousado', ['wear', 'review', 'check', 'patient-sheet']],
       ['Roi Teixeira', ['screen']],
@@ -68,6 +72,7 @@ for (const [what, views] of [
   ],
   [
     'on the other families and the order sheet',
+    long,
     [
       ['Moncho Vilar', ['measure', 'size', 'sheet', 'set']],
       ['Xián Pereiro', ['measure']],
@@ -77,7 +82,7 @@ for (const [what, views] of [
     ],
   ],
 ] as const)
-  test(`axe finds nothing ${what}, light and dark`, async ({ page, clinic }) => {
+  test(`axe finds nothing ${what}, light and dark`, tagged, async ({ page, clinic }) => {
     await signIn(page, clinic);
     for (const [name, shown] of views)
       for (const stage of shown) {

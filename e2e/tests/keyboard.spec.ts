@@ -87,7 +87,7 @@ test('the look at the limb is a few tabs from its heading to its answer, and the
   await expect(page.getByRole('dialog')).toContainText('the stage before, the stage after');
 });
 
-test('the whole slice by keyboard alone', async ({ page, clinic }) => {
+test('the whole slice by keyboard alone', { tag: '@long' }, async ({ page, clinic }) => {
   await page.goto(`${clinic.address}/sign-in`);
   const { keyboard } = page;
   const main = page.getByRole('main');

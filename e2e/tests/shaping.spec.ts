@@ -100,31 +100,32 @@ test('a limb bar: planned, bent pass by pass with its gaps measured, planned aga
   expect(pdf.suggestedFilename()).toBe('bend-template-upright-lateral.pdf');
 });
 
-test('a back bar from inclinometer stations: step by step from the mark upwards', async ({
-  page,
-  clinic,
-}) => {
-  await openStage(page, clinic, 'Elvira Rego', 'shape');
-  const main = page.getByRole('main');
-  await expect(main.getByText('21 stations.')).toBeVisible();
-  await main.getByRole('button', { name: 'Take the contour' }).click();
-  const cards = main.getByRole('radiogroup', { name: 'How many bends' });
-  await expect(cards.getByRole('radio', { checked: true })).toBeVisible();
-  await main.getByRole('button', { name: /^Plan these/ }).click();
-  const list = main.getByRole('list', { name: 'Working list' });
-  await expect(list).toContainText('above the mark');
-  // by hand: no irons, no angle of a hand
-  await expect(list).not.toContainText('hand goes to');
-  await expect(main.getByText(/From the mark|from the mark upwards/i).first()).toBeVisible();
-  const step = main.getByRole('button', { name: /^Step \d is made and laid on the mark/ });
-  for (let guard = 0; guard < 20 && (await step.isVisible()); guard += 1) {
-    const before = (await entriesOf(page, clinic, 'work.done')).length;
-    await step.click();
-    await expect.poll(async () => (await entriesOf(page, clinic, 'work.done')).length).toBe(before + 1);
-  }
-  await expect(main.getByText(/^The bar lies within|^All of the plan is bent/).first()).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Shape/ })).toHaveAccessibleName(/done/);
-});
+test(
+  'a back bar from inclinometer stations: step by step from the mark upwards',
+  { tag: '@long' },
+  async ({ page, clinic }) => {
+    await openStage(page, clinic, 'Elvira Rego', 'shape');
+    const main = page.getByRole('main');
+    await expect(main.getByText('21 stations.')).toBeVisible();
+    await main.getByRole('button', { name: 'Take the contour' }).click();
+    const cards = main.getByRole('radiogroup', { name: 'How many bends' });
+    await expect(cards.getByRole('radio', { checked: true })).toBeVisible();
+    await main.getByRole('button', { name: /^Plan these/ }).click();
+    const list = main.getByRole('list', { name: 'Working list' });
+    await expect(list).toContainText('above the mark');
+    // by hand: no irons, no angle of a hand
+    await expect(list).not.toContainText('hand goes to');
+    await expect(main.getByText(/From the mark|from the mark upwards/i).first()).toBeVisible();
+    const step = main.getByRole('button', { name: /^Step \d is made and laid on the mark/ });
+    for (let guard = 0; guard < 20 && (await step.isVisible()); guard += 1) {
+      const before = (await entriesOf(page, clinic, 'work.done')).length;
+      await step.click();
+      await expect.poll(async () => (await entriesOf(page, clinic, 'work.done')).length).toBe(before + 1);
+    }
+    await expect(main.getByText(/^The bar lies within|^All of the plan is bent/).first()).toBeVisible();
+    await expect(page.getByRole('link', { name: /^Shape/ })).toHaveAccessibleName(/done/);
+  },
+);
 
 test('a run of heat goes on through a reload, by its own clock', async ({ page, clinic }) => {
   await page.clock.install();
@@ -158,32 +159,36 @@ test('a run of heat goes on through a reload, by its own clock', async ({ page, 
     .toEqual(['begun', 'stage', 'stage', 'stage', 'stage', 'ended']);
 });
 
-test('a bivalve is trimmed where it presses, until every mark is clear', async ({ page, clinic }) => {
-  await openStage(page, clinic, 'Amaro Cancela', 'check');
-  const main = page.getByRole('main');
-  await expect(page.getByText(/^Pressure mark not resolved/).first()).toBeVisible();
-  await page.getByRole('link', { name: /^Shape/ }).click();
-  await main.getByRole('button', { name: 'Mark 1 is trimmed' }).click();
-  await main.getByRole('button', { name: 'Mark 1 still presses' }).click();
-  await main.getByLabel('Done by (planned 9 mm)').fill('3');
-  await main.getByRole('button', { name: 'Mark 1 is trimmed' }).click();
-  await main.getByRole('button', { name: 'Mark 1: refitted, clear' }).click();
-  await main.getByRole('button', { name: 'Mark 2: refitted, clear' }).click();
-  // one more, touched on the figure at the thigh
-  await main.getByRole('button', { name: 'Mark it on the figure' }).click();
-  const figure = page.locator('[data-pointing=spot] rect');
-  const box = (await figure.boundingBox())!;
-  await page.mouse.click(box.x + box.width * 0.36, box.y + box.height * 0.62);
-  await expect(main.getByText(/from Waist/i)).toBeVisible();
-  await main.getByLabel('By how much').fill('5');
-  await main.getByRole('button', { name: 'Take the mark' }).click();
-  await main.getByRole('button', { name: 'Mark 3 is trimmed' }).click();
-  await main.getByRole('button', { name: 'Mark 3: refitted, clear' }).click();
-  await expect(main.getByText('Clear.', { exact: true })).toHaveCount(3);
-  await page.getByRole('link', { name: /^Check/ }).click();
-  await page.getByRole('heading', { name: 'Is it where it should be, and is the limb safe?' }).waitFor();
-  await expect(page.getByText(/Pressure mark not resolved/)).toHaveCount(0);
-});
+test(
+  'a bivalve is trimmed where it presses, until every mark is clear',
+  { tag: '@long' },
+  async ({ page, clinic }) => {
+    await openStage(page, clinic, 'Amaro Cancela', 'check');
+    const main = page.getByRole('main');
+    await expect(page.getByText(/^Pressure mark not resolved/).first()).toBeVisible();
+    await page.getByRole('link', { name: /^Shape/ }).click();
+    await main.getByRole('button', { name: 'Mark 1 is trimmed' }).click();
+    await main.getByRole('button', { name: 'Mark 1 still presses' }).click();
+    await main.getByLabel('Done by (planned 9 mm)').fill('3');
+    await main.getByRole('button', { name: 'Mark 1 is trimmed' }).click();
+    await main.getByRole('button', { name: 'Mark 1: refitted, clear' }).click();
+    await main.getByRole('button', { name: 'Mark 2: refitted, clear' }).click();
+    // one more, touched on the figure at the thigh
+    await main.getByRole('button', { name: 'Mark it on the figure' }).click();
+    const figure = page.locator('[data-pointing=spot] rect');
+    const box = (await figure.boundingBox())!;
+    await page.mouse.click(box.x + box.width * 0.36, box.y + box.height * 0.62);
+    await expect(main.getByText(/from Waist/i)).toBeVisible();
+    await main.getByLabel('By how much').fill('5');
+    await main.getByRole('button', { name: 'Take the mark' }).click();
+    await main.getByRole('button', { name: 'Mark 3 is trimmed' }).click();
+    await main.getByRole('button', { name: 'Mark 3: refitted, clear' }).click();
+    await expect(main.getByText('Clear.', { exact: true })).toHaveCount(3);
+    await page.getByRole('link', { name: /^Check/ }).click();
+    await page.getByRole('heading', { name: 'Is it where it should be, and is the limb safe?' }).waitFor();
+    await expect(page.getByText(/Pressure mark not resolved/)).toHaveCount(0);
+  },
+);
 
 test('a plan that is stopped leaves the page at work, and is begun again', async ({ page, clinic }) => {
   // the worker comes slowly: there is time to think better of it

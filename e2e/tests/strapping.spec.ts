@@ -83,63 +83,67 @@ test('six straps: one before its turn on purpose, five minutes, every strap once
   await wearAndReview(page);
 });
 
-test('a collar, whole: the head held in line, rear first, straps equally far, the neck neutral', async ({
-  page,
-}) => {
-  await openNewCase(page, { person: 'Xián Pereiro', region: 'Neck', model: /Neno/ });
-  await giveOrder(page);
-  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
-  await page.getByRole('link', { name: /^Measure/ }).click();
-  await measureAll(page, {
-    Weight: ['16,8', '16,9'],
-    Length: ['1072', '1076'],
-    'Neck girth': ['256', '258'],
-  });
-  await page.getByRole('button', { name: 'On to Size' }).click();
-  await page.getByRole('button', { name: 'Take size P3' }).click();
-  await page.getByRole('link', { name: /^Shape/ }).click();
-  await page.getByLabel('How much').fill('12');
-  const record = page.getByRole('region', { name: 'Record' });
-  for (const work of ['Pads centred', 'Chin pad beyond its plastic', 'Edges pre-bent']) {
+test(
+  'a collar, whole: the head held in line, rear first, straps equally far, the neck neutral',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openNewCase(page, { person: 'Xián Pereiro', region: 'Neck', model: /Neno/ });
+    await giveOrder(page);
+    await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
+    await page.getByRole('link', { name: /^Measure/ }).click();
+    await measureAll(page, {
+      Weight: ['16,8', '16,9'],
+      Length: ['1072', '1076'],
+      'Neck girth': ['256', '258'],
+    });
+    await page.getByRole('button', { name: 'On to Size' }).click();
+    await page.getByRole('button', { name: 'Take size P3' }).click();
+    await page.getByRole('link', { name: /^Shape/ }).click();
+    await page.getByLabel('How much').fill('12');
+    const record = page.getByRole('region', { name: 'Record' });
+    for (const work of ['Pads centred', 'Chin pad beyond its plastic', 'Edges pre-bent']) {
+      await page
+        .getByRole('button', { name: new RegExp(`^${work}: `) })
+        .first()
+        .click();
+      await expect(record.getByText(work).first()).toBeVisible();
+    }
+    // the other half has a pad as well
+    await pick(page, { name: 'Front half' });
     await page
-      .getByRole('button', { name: new RegExp(`^${work}: `) })
+      .getByRole('button', { name: /^Pads centred: / })
       .first()
       .click();
-    await expect(record.getByText(work).first()).toBeVisible();
-  }
-  // the other half has a pad as well
-  await pick(page, { name: 'Front half' });
-  await page
-    .getByRole('button', { name: /^Pads centred: / })
-    .first()
-    .click();
-  await expect(page.getByRole('link', { name: 'Shape, done' })).toBeVisible();
-  await page.getByRole('link', { name: /^Strap/ }).click();
-  await expect(page.getByText(/The neck stays in line, by the facility’s own handling policy/)).toBeVisible();
-  await page.getByRole('button', { name: /^The policy is known/ }).click();
-  const main = page.getByRole('main');
-  await expect(main.getByRole('button', { name: /^Done/ })).toBeVisible();
-  await putOn(page, async () => {
-    // the neck's angle is asked in the middle of it
-    const neck = main.getByLabel('Neck in the ordered position: Found', { exact: true });
-    if (!(await neck.isVisible())) return;
-    await neck.fill('1');
-    await neck.press('Enter');
-    await expect(neck).toBeHidden();
-  });
-  await page.getByRole('link', { name: /^Set/ }).click();
-  const inCollar = page.getByLabel('Neck in the collar', { exact: true });
-  await inCollar.fill('1');
-  await inCollar.press('Enter');
-  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
-  await page.getByRole('link', { name: /^Check/ }).click();
-  await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
-  await page.getByLabel('Strap ends equally far: right').fill('18');
-  await page.getByLabel('Strap ends equally far: left').fill('20');
-  await page.getByRole('button', { name: 'Strap ends equally far: Take it' }).click();
-  await checkAll(page, { 'Chin pad beyond its plastic: Found': '12' });
-  await wearAndReview(page);
-});
+    await expect(page.getByRole('link', { name: 'Shape, done' })).toBeVisible();
+    await page.getByRole('link', { name: /^Strap/ }).click();
+    await expect(
+      page.getByText(/The neck stays in line, by the facility’s own handling policy/),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /^The policy is known/ }).click();
+    const main = page.getByRole('main');
+    await expect(main.getByRole('button', { name: /^Done/ })).toBeVisible();
+    await putOn(page, async () => {
+      // the neck's angle is asked in the middle of it
+      const neck = main.getByLabel('Neck in the ordered position: Found', { exact: true });
+      if (!(await neck.isVisible())) return;
+      await neck.fill('1');
+      await neck.press('Enter');
+      await expect(neck).toBeHidden();
+    });
+    await page.getByRole('link', { name: /^Set/ }).click();
+    const inCollar = page.getByLabel('Neck in the collar', { exact: true });
+    await inCollar.fill('1');
+    await inCollar.press('Enter');
+    await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
+    await page.getByRole('link', { name: /^Check/ }).click();
+    await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
+    await page.getByLabel('Strap ends equally far: right').fill('18');
+    await page.getByLabel('Strap ends equally far: left').fill('20');
+    await page.getByRole('button', { name: 'Strap ends equally far: Take it' }).click();
+    await checkAll(page, { 'Chin pad beyond its plastic: Found': '12' });
+    await wearAndReview(page);
+  },
+);
 
 test('a bivalve by log-roll, as ordered: the policy first, a breath at each strap, level on both sides', async ({
   page,

@@ -74,6 +74,13 @@ export const sayProblem = ({
     : sentence(said);
 
 /**
+ * What stands in the way of something that was sent: the refusal, or that no answer came.
+ * @param away what is said when no answer came
+ */
+export const sayRefusal = (error: unknown, away: string = t('common.away')): string =>
+  error instanceof RefusedError ? sayProblem(error.problem) : away;
+
+/**
  * What a refusal says about the fields of a form, by their names; under '' what belongs to none.
  * @param away what is said when no answer came
  */

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import { tinykeys } from 'tinykeys';
 
 /** An empty field for a reading: letters are keys of the screen there; once something is typed they are part of it (41 lb). */
@@ -25,16 +25,13 @@ const isTaken = (event: KeyboardEvent): boolean => {
  * @param keys by the sign on the key; where a keyboard has it with Shift it works as well
  */
 export function useHotkeys(keys: Readonly<Record<string, () => void>>): void {
-  const held = useRef(keys);
-  useEffect(() => {
-    held.current = keys;
-  });
+  const answer = useEffectEvent((name: string) => keys[name]?.());
   const names = Object.keys(keys).join(' ');
   useEffect(() => {
     const press = (name: string) => (event: KeyboardEvent) => {
       if (isTaken(event)) return;
       event.preventDefault();
-      held.current[name]?.();
+      answer(name);
     };
     return tinykeys(
       window,

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 
 const signsOfLife = ['pointerdown', 'pointermove', 'keydown', 'wheel', 'touchstart'] as const;
 
@@ -14,10 +14,7 @@ const touchedAnywhere = () => Number(localStorage.getItem(touchedKey) ?? 0);
  * @param minutes of quiet
  */
 export function useIdle(minutes: number, onIdle: () => void): void {
-  const call = useRef(onIdle);
-  useEffect(() => {
-    call.current = onIdle;
-  });
+  const call = useEffectEvent(onIdle);
   useEffect(() => {
     let last = Date.now();
     let written = 0;
@@ -32,7 +29,7 @@ export function useIdle(minutes: number, onIdle: () => void): void {
       const now = Date.now();
       // a clock that was set back has written a touch of later
       const elsewhere = Math.min(touchedAnywhere(), now);
-      if (now - Math.max(last, elsewhere) >= minutes * 60_000) call.current();
+      if (now - Math.max(last, elsewhere) >= minutes * 60_000) call();
     }, 60_000);
     return () => {
       clearInterval(timer);

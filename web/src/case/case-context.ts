@@ -12,12 +12,12 @@ import type { CaseFinding } from '@estribo/core/findings';
 import type { EntryStage } from '@estribo/core/record';
 import { may, type Permission } from '@estribo/core/access';
 import type { Stage } from '@estribo/core/record';
-import { createContext, useContext, useEffect, useRef } from 'react';
+import { createContext, useContext, useEffect, useEffectEvent } from 'react';
 import { outbox } from '../api/clinic';
 import { newEntry } from '../api/new-entry';
 import type { SignedIn } from '@estribo/core/answers';
 import type { LengthUnit } from '@estribo/core/quantity';
-import type { FigureLayer, FigurePointing } from '../figure/layer';
+import type { FigureLayer, FigurePointing, PointedAt, SpotAt } from '../figure/layer';
 
 export interface WriteOptions {
   replaces?: string;
@@ -104,10 +104,10 @@ export const useCanPoint = (): boolean => useContext(PointingContext) !== undefi
 /** Asks for a touch of the figure while it is wanted; its answer may be another each time it is drawn. */
 export function useFigurePointing(pointing: FigurePointing | undefined): void {
   const ask = useContext(PointingContext);
-  const now = useRef(pointing);
-  useEffect(() => {
-    now.current = pointing;
-  });
+  const takeLine = useEffectEvent(
+    (points: PointedAt[]) => pointing?.kind === 'line' && pointing.onLine(points),
+  );
+  const takeSpot = useEffectEvent((spot: SpotAt) => pointing?.kind === 'spot' && pointing.onSpot(spot));
   const [kind, view, label] = [
     pointing?.kind,
     pointing && 'view' in pointing ? pointing.view : undefined,
@@ -121,9 +121,9 @@ export function useFigurePointing(pointing: FigurePointing | undefined): void {
             kind,
             label,
             view: view!,
-            onLine: (points) => now.current?.kind === 'line' && now.current.onLine(points),
+            onLine: (points) => takeLine(points),
           }
-        : { kind, label, onSpot: (spot) => now.current?.kind === 'spot' && now.current.onSpot(spot) },
+        : { kind, label, onSpot: (spot) => takeSpot(spot) },
     );
     return () => ask(undefined);
   }, [ask, kind, view, label]);

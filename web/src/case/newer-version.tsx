@@ -4,9 +4,9 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keepEntry, useCatalogue, useUser, useVersions, useZone } from '../api/clinic';
 import { taken } from '@estribo/core/answers';
-import { RefusedError, tell } from '../api/http';
+import { tell } from '../api/http';
 import { newEntry } from '../api/new-entry';
-import { sayProblem } from '../api/say-problem';
+import { sayRefusal } from '../api/say-problem';
 import { t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft, Stack } from '../parts/layout';
@@ -49,7 +49,7 @@ export function NewerVersion() {
     },
     onError: (error) => {
       ask(false);
-      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('common.away'));
+      setProblem(sayRefusal(error));
     },
   });
   if (!programme || !model) return null;

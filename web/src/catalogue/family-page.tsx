@@ -10,7 +10,7 @@ import styled from 'styled-components';
 import { contentQuery, useCatalogue, useUser } from '../api/clinic';
 import { queries } from '../api/queries';
 import { call, RefusedError } from '../api/http';
-import { sayProblem } from '../api/say-problem';
+import { sayRefusal } from '../api/say-problem';
 import { useUnit } from '../browser/preferences';
 import { color, size } from '../look/tokens';
 import { named, programmeTitle, t } from '../messages';
@@ -92,8 +92,7 @@ function Edit({ programme, base }: { programme: Programme; base: Programme | und
       setDraft(start);
       await navigate('/catalogue');
     },
-    onError: (error) =>
-      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('catalogue.notSaved')),
+    onError: (error) => setProblem(sayRefusal(error, t('catalogue.notSaved'))),
   });
   const steps = programme.measuring.filter(isReadingStep);
   const shown = (step: Reading, field: Editable): string => {

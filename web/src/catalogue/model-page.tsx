@@ -9,8 +9,8 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { ListedModel } from '@estribo/core/answers';
 import { contentQuery, useCatalogue, useModels, useUser, useVersions } from '../api/clinic';
 import { queries } from '../api/queries';
-import { AwayError, call, RefusedError } from '../api/http';
-import { sayProblem } from '../api/say-problem';
+import { call } from '../api/http';
+import { sayRefusal } from '../api/say-problem';
 import { useUnit } from '../browser/preferences';
 import { named, programmeTitle, t } from '../messages';
 import { Button } from '../parts/button';
@@ -81,16 +81,7 @@ function Shown({
   const { mutateAsync } = useMutation({
     mutationFn: (act: () => Promise<void>) => act(),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['models'] }),
-    onError: (error) =>
-      setSaid({
-        tone: 'stop',
-        text:
-          error instanceof RefusedError
-            ? sayProblem(error.problem)
-            : error instanceof AwayError
-              ? t('catalogue.notSaved')
-              : String(error),
-      }),
+    onError: (error) => setSaid({ tone: 'stop', text: sayRefusal(error, t('catalogue.notSaved')) }),
   });
   // what went wrong is said by onError; nobody waits for it
   const attempt = (act: () => Promise<void>) => mutateAsync(act).catch(() => undefined);

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { useSession } from '../api/clinic';
-import { RefusedError } from '../api/http';
-import { sayProblem } from '../api/say-problem';
+import { sayRefusal } from '../api/say-problem';
 import { signIn, takeOver } from '../api/session';
 import { NotSecure } from '../frame/not-secure';
 import { SignOutButton } from '../frame/sign-out-button';
@@ -31,7 +30,7 @@ export function LockScreen() {
       await work();
     } catch (error) {
       setPin('');
-      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('common.away'));
+      setProblem(sayRefusal(error));
     } finally {
       setBusy(false);
     }

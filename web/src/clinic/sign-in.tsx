@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useSession } from '../api/clinic';
 import { RefusedError } from '../api/http';
-import { sayProblem } from '../api/say-problem';
+import { sayRefusal } from '../api/say-problem';
 import { signIn } from '../api/session';
 import { t } from '../messages';
 import { LeadTo } from '../parts/lead-to';
@@ -93,7 +93,7 @@ export function SignIn() {
         setProblem(undefined);
         return setChoosing(choosing ? { ...choosing, problem: asked.message } : { next: '', again: '' });
       }
-      setProblem(error instanceof RefusedError ? sayProblem(error.problem) : t('common.away'));
+      setProblem(sayRefusal(error));
     } finally {
       setBusy(false);
     }

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDraft } from '../api/draft';
-import { call, RefusedError } from '../api/http';
-import { sayProblem } from '../api/say-problem';
+import { call } from '../api/http';
+import { sayRefusal } from '../api/say-problem';
 import { queries } from '../api/queries';
 import { useToday } from '../api/clinic';
 import { useUnit } from '../browser/preferences';
@@ -43,7 +43,7 @@ export function Calibration({
     },
     onError: (error) =>
       setProblem({
-        other: error instanceof RefusedError ? sayProblem(error.problem) : t('instruments.notSaved'),
+        other: sayRefusal(error, t('instruments.notSaved')),
       }),
   });
   const save = () => {

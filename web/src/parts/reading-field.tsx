@@ -1,6 +1,6 @@
 import type { ReadingUnit } from '@estribo/core/measuring';
 import { mayBeThousands, parseLength, parseMass, plainTyped, type LengthUnit } from '@estribo/core/quantity';
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent, useRef } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, size } from '../look/tokens';
@@ -164,9 +164,9 @@ export function ReadingField({
   primary?: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
-  const space = useRef(onSpace);
-  useEffect(() => {
-    space.current = onSpace;
+  const takesInstrument = useEffectEvent(() => {
+    onSpace?.();
+    return onSpace !== undefined;
   });
   useEffect(() => {
     if (!primary) return;
@@ -175,9 +175,9 @@ export function ReadingField({
       const target = event.target as Element;
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       // where nothing has the focus Space is the instrument's
-      if (event.key === ' ' && target === document.body && space.current) {
-        event.preventDefault();
-        return space.current();
+      if (event.key === ' ' && target === document.body) {
+        if (takesInstrument()) event.preventDefault();
+        return;
       }
       if (!/^[0-9]$/.test(event.key)) return;
       if (target.matches('input, textarea, [role=spinbutton]') || target.closest('[role=dialog]')) return;

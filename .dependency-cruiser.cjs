@@ -1,5 +1,6 @@
 /** The floors of the house: a core folder imports only from folders above it in this list. */
 const floors = [
+  'faults',
   'quantity',
   'calendar',
   'people',

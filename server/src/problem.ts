@@ -1,5 +1,5 @@
+import type { EntryFault } from '@estribo/core/faults';
 import { problemDetail, problems, type ProblemCode, type ProblemParams } from '@estribo/core/answers';
-import type { EntryFault } from '@estribo/core/record';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { troubleOf } from './database/trouble';

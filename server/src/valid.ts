@@ -1,3 +1,4 @@
+import { faultAt, rule, schemaFault } from '@estribo/core/faults';
 import { clinicDay, isZone } from '@estribo/core/calendar';
 import { isVisible } from '@estribo/core/people';
 import { string, ValidationError, type InferType, type Schema } from 'yup';
@@ -7,14 +8,14 @@ import { faulty } from './problem';
 export const dayField = string()
   .strict()
   .required()
-  .test('day', 'must be a date, YYYY-MM-DD', (value) => clinicDay(value) === value);
+  .test(...rule('date'), (value) => clinicDay(value) === value);
 
 /** The time zone by which the clinic's days are counted. */
 export const zoneField = string()
   .strict()
   .required()
   .max(64)
-  .test('zone', 'must be a time zone, such as Europe/Madrid', isZone);
+  .test(...rule('zone'), isZone);
 
 /** A name of somebody or something: cut of blanks, and with a sign that can be seen. */
 export const nameField = (longest: number) =>
@@ -23,7 +24,7 @@ export const nameField = (longest: number) =>
     .trim()
     .required()
     .max(longest)
-    .test('visible', 'has no sign that can be seen', (value) => value === undefined || isVisible(value));
+    .test(...rule('visible'), (value) => value === undefined || isVisible(value));
 
 /**
  * What a client sent, checked against a schema.
@@ -31,12 +32,12 @@ export const nameField = (longest: number) =>
  */
 export function valid<S extends Schema>(schema: S, sent: unknown): InferType<S> {
   // no body, or one of a type that is not read
-  if (sent === undefined) throw faulty([{ at: '', message: 'is required, as application/json' }]);
+  if (sent === undefined) throw faulty(faultAt('', 'no-body'));
   try {
     return schema.validateSync(sent, { abortEarly: false, strict: true }) as InferType<S>;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
-    throw faulty(inner.map(({ path, message }) => ({ at: path ?? '', message })));
+    throw faulty(inner.map((one) => schemaFault(one)));
   }
 }

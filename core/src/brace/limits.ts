@@ -1,6 +1,7 @@
+import { rule } from '../faults';
+
 /** What a schema's test asks of limits: most is not under least. What is not stated is another test's. */
 export const notReversed = [
-  'limits',
-  'must not have most under least',
+  ...rule('reversed'),
   ({ least, most }: { least?: number; most?: number }): boolean => !(least! > most!),
 ] as const;

@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { mixed, number, object, string, type InferType } from 'yup';
 import { faces, landmarkLevel, landmarks, type Build, type Landmark, type Region } from '../anatomy';
 import type { Millimetres } from '../quantity';
@@ -6,7 +7,7 @@ import type { Millimetres } from '../quantity';
 export const finite = () =>
   number()
     .strict()
-    .test('finite', 'must be a finite number', (value) => value === undefined || Number.isFinite(value));
+    .test(...rule('finite'), (value) => value === undefined || Number.isFinite(value));
 
 const landmark = () => mixed<Landmark>().oneOf(landmarks);
 

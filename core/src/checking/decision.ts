@@ -1,4 +1,5 @@
-import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
+import { faultAt } from '../faults';
+import { provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
 import type { checkSigned } from './entries';
 import type { CheckingState } from './fold';
 
@@ -25,7 +26,7 @@ export const signatureDecision: ComputedDecision<Signable, Signature> = {
   impossible: ({ checking }, { narrower = [] }) =>
     narrowerChecks(checking)
       .filter((check) => !narrower.includes(check))
-      .flatMap((check) => faultAt('body.narrower', `must acknowledge ${check}: narrower than ordered`)),
+      .flatMap((check) => faultAt('body.narrower', 'narrower-not-named', { check })),
   again: (state, { note, shown, narrower, inSpite }) => {
     const signature = decideSignature(state);
     return (
@@ -40,9 +41,11 @@ export const signatureDecision: ComputedDecision<Signable, Signature> = {
   },
   notYet: ({ checking: { checks, unsafe } }) =>
     isBarred(unsafe)
-      ? `is barred while the limb is not safe in the brace: ${unsafe.map(({ check }) => check).join(', ')}`
-      : `needs every check answered; open: ${checks
-          .filter(({ judged }) => judged.state === 'open')
-          .map(({ check }) => check.id)
-          .join(', ')}`,
+      ? faultAt('kind', 'limb-bars-signing', { checks: unsafe.map(({ check }) => check).join(', ') })
+      : faultAt('kind', 'checks-open', {
+          checks: checks
+            .filter(({ judged }) => judged.state === 'open')
+            .map(({ check }) => check.id)
+            .join(', '),
+        }),
 };

@@ -1,6 +1,7 @@
+import { rule, type EntryFault } from '../faults';
 import { array } from 'yup';
 import { moments } from './kind';
-import { body, finite, ids, name, oneOf, text, whole, yes, kind, type EntryFault } from '../record';
+import { body, finite, ids, name, oneOf, text, whole, yes, kind } from '../record';
 import type { FitCheck } from './check';
 import { foreignAnswer, notOverriddenBy, nothingToSign } from './faults';
 
@@ -19,8 +20,7 @@ export const checkRecorded = kind('check.recorded', {
     /** of a check that is answered at several moments: which */
     moment: oneOf(...moments),
   }).test(
-    'answered',
-    'must carry a value or an answer',
+    ...rule('answered'),
     ({ value, seen, notReached }) => value !== undefined || seen !== undefined || notReached === true,
   ),
 });

@@ -284,10 +284,10 @@ describe('a signature is computed', () => {
     const unsafe = of([donned(), answer('not-twisted'), answer('toes', { seen: false })]);
     expect(isBarred(unsafe.checking.unsafe)).toBe(true);
     expect(decideSignature(unsafe as never)).toBeUndefined();
-    expect(signatureDecision.notYet!(unsafe as never)).toBe(
+    expect(signatureDecision.notYet(unsafe as never)[0]!.message).toBe(
       'is barred while the limb is not safe in the brace: toes',
     );
-    expect(signatureDecision.notYet!(of([donned(), answer('toes')]) as never)).toBe(
+    expect(signatureDecision.notYet(of([donned(), answer('toes')]) as never)[0]!.message).toBe(
       'needs every check answered; open: not-twisted',
     );
     const failed = of([donned(), answer('not-twisted', { seen: false }), answer('toes')]);
@@ -302,7 +302,10 @@ describe('a signature is computed', () => {
     const names = narrowerChecks(narrow.checking);
     expect(names).toEqual(['knee-at-flexion-stop']);
     expect(signatureDecision.impossible!(narrow as never, {} as never)).toEqual([
-      { at: 'body.narrower', message: 'must acknowledge knee-at-flexion-stop: narrower than ordered' },
+      expect.objectContaining({
+        at: 'body.narrower',
+        message: 'must acknowledge knee-at-flexion-stop: narrower than ordered',
+      }),
     ]);
     expect(signatureDecision.impossible!(narrow as never, { narrower: names } as never)).toEqual([]);
     expect(narrowerChecks(of(all).checking)).toEqual([]);
@@ -342,25 +345,25 @@ test('an answer is foreign by its check, its moment, or an end that no check has
   const faults = (body: object) => foreignAnswer([seen, later, atStop], body as never);
   expect(faults({ check: 'not-twisted', seen: true })).toEqual([]);
   expect(faults({ check: 'x', seen: true })).toEqual([
-    { at: 'body.check', message: 'is no check of this brace' },
+    expect.objectContaining({ at: 'body.check', message: 'is no check of this brace' }),
   ]);
   expect(faults({ check: 'not-twisted', moment: 'seated' })).toEqual([
-    { at: 'body.moment', message: 'is not asked of this check' },
+    expect.objectContaining({ at: 'body.moment', message: 'is not asked of this check' }),
   ]);
   expect(faults({ check: 'after-a-while', moment: 'standing' })).toEqual([
-    { at: 'body.moment', message: 'must be one of seated, later' },
+    expect.objectContaining({ at: 'body.moment', message: 'must be one of seated, later' }),
   ]);
   expect(faults({ check: 'after-a-while' })).toEqual([
-    { at: 'body.moment', message: 'must be one of seated, later' },
+    expect.objectContaining({ at: 'body.moment', message: 'must be one of seated, later' }),
   ]);
   expect(faults({ check: 'after-a-while', moment: 'later' })).toEqual([]);
   expect(faults({ check: 'not-twisted', notReached: true })).toEqual([
-    { at: 'body.notReached', message: 'is an answer to an angle at a stop only' },
+    expect.objectContaining({ at: 'body.notReached', message: 'is an answer to an angle at a stop only' }),
   ]);
   expect(faults({ check: 'knee-at-flexion-stop', notReached: true })).toEqual([]);
   expect(nothingToSign([seen])).toEqual([]);
   expect(nothingToSign([])).toEqual([
-    { at: 'kind', message: 'is not for this brace: no checks are covered for it' },
+    expect.objectContaining({ at: 'kind', message: 'is not for this brace: no checks are covered for it' }),
   ]);
 });
 
@@ -381,9 +384,13 @@ test('an answer at one moment is none at another, and two barred checks are both
     [safe, refill],
     [donned(), answer('toes', { seen: false }), answer('refill', { value: 9 })],
   );
-  expect(signatureDecision.notYet!({ ...pins, checking: barred } as never)).toMatch(/brace: toes, refill$/);
+  expect(signatureDecision.notYet({ ...pins, checking: barred } as never)[0]!.message).toMatch(
+    /brace: toes, refill$/,
+  );
   const open = folded([seen, safe], []);
-  expect(signatureDecision.notYet!({ ...pins, checking: open } as never)).toMatch(/open: not-twisted, toes$/);
+  expect(signatureDecision.notYet({ ...pins, checking: open } as never)[0]!.message).toMatch(
+    /open: not-twisted, toes$/,
+  );
 });
 
 test('what is read of the person counts, what is read of the other side does not; nothing read leaves it open', () => {

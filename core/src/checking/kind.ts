@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
 import { finite, optionalCondition, placeSchema, name } from '../brace';
 import type { MotionWindow } from '../order';
@@ -13,7 +14,7 @@ const momentSchema = object({
   notAfter: finite().min(0).max(1440),
 })
   .noUnknown()
-  .test('times', 'must not end before it begins', ({ notBefore, notAfter }) => !(notBefore! > notAfter!))
+  .test(...rule('moment-times'), ({ notBefore, notAfter }) => !(notBefore! > notAfter!))
   .required();
 /** When a check is looked at: how the patient is, and how long the brace has been on. */
 export type Moment = InferType<typeof momentSchema>;

@@ -1,6 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import type { ClinicDay } from '../calendar';
 import { current, type AnyEntry, type CaseState } from '../logbook';
-import { faultAt, type EntryFault } from '../record';
 import type { CaseFinding, Withheld } from './finding';
 import { findingsOf } from './findings-of';
 
@@ -52,7 +52,7 @@ export function withheldFaults(state: CaseState, sent: AnyEntry, day: ClinicDay)
     )
     .flatMap((one) =>
       what === 'signature' && one.mayBeOverridden
-        ? faultAt('body.inSpite', `must name ${named(one)} with a reason, or it is resolved first`)
-        : faultAt('kind', `is withheld: ${named(one)} is to be resolved first`),
+        ? faultAt('body.inSpite', 'in-spite-not-named', { found: named(one) })
+        : faultAt('kind', 'withheld', { found: named(one) }),
     );
 }

@@ -1,6 +1,7 @@
+import type { EntryFault } from '../faults';
 import type { Role } from '../access';
 import { checksOf, operationsOf, partsOf, stepsOf } from '../programmes';
-import type { EntryFault, HeldAgainst } from '../record';
+import type { HeldAgainst } from '../record';
 import type { AnyEntry } from './entry';
 import { declared, isKind, kinds } from './kinds';
 import type { CaseState } from './state';

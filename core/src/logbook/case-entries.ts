@@ -1,3 +1,4 @@
+import { formOf, rule } from '../faults';
 import { anyId, body, day, entryId, kind, name, oneOf, pin, side, text } from '../record';
 import { findingNow } from '../screening';
 
@@ -26,8 +27,7 @@ export const caseClosed = kind('case.closed', {
   stages: ['case'],
   permission: 'cases.write',
   body: body({ because: oneOf(...closingReasons).required(), note: text(400) }).test(
-    'other-says',
-    'says in its note what the reason is',
+    ...rule('other-says'),
     ({ because, note }) => because !== 'other' || (note ?? '').length >= 3,
   ),
 });
@@ -58,7 +58,7 @@ export const caseNoted = kind('case.noted', {
 const labelSigns = /^[\p{L}\p{N}][\p{L}\p{N} ./:#+-]*$/u;
 /** Whether a text can stand on a label: what no label has is a slip of the hand. */
 export const isOnLabel = (typed: string): boolean => labelSigns.test(typed);
-const onLabel = () => text(60).matches(labelSigns, 'must be as on a label');
+const onLabel = () => text(60).matches(labelSigns, formOf('label-signs'));
 
 /** What stands on the label of the brace that was fitted, so that it is found again when its maker calls it back. */
 export const labelRead = kind('label.read', {
@@ -66,8 +66,7 @@ export const labelRead = kind('label.read', {
   stages: ['case', 'size', 'check'],
   permission: 'checking.write',
   body: body({ serial: onLabel(), lot: onLabel() }).test(
-    'says-one',
-    'has a serial or a lot number',
+    ...rule('serial-or-lot'),
     ({ serial, lot }) => serial !== undefined || lot !== undefined,
   ),
 });
@@ -84,7 +83,7 @@ export const visitPurposes = [
 export type VisitPurpose = (typeof visitPurposes)[number];
 
 /** A clock of the clinic, HH:MM. */
-export const clock = () => text(5).matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time, HH:MM');
+export const clock = () => text(5).matches(/^([01]\d|2[0-3]):[0-5]\d$/, formOf('clock-time'));
 
 /** A visit that is planned; moved by another in its place, called off by a withdrawal, each with its reason. */
 export const visitPlanned = {

@@ -1,5 +1,5 @@
+import { faultAt, type EntryFault, type FaultCode, type FaultParams } from '../faults';
 import { addDays, clockShows, dayOf, minutesIn, type ClinicDay } from '../calendar';
-import type { EntryFault } from '../record';
 import { current, type AnyEntry } from './entry';
 
 /** A visit, a plan or an order reaches no further ahead, in days. */
@@ -22,29 +22,29 @@ export interface DaysAbout {
 export function dayFaults(sent: AnyEntry, { born, zone, replaced }: DaysAbout): EntryFault[] {
   const entry = current(sent, {});
   const day = dayOf(entry.observedAt, zone);
-  const within = (at: string, one: ClinicDay, last: ClinicDay, late: string): EntryFault[] =>
-    one < born
-      ? [{ at, message: `lies before the person was born (${born})` }]
-      : one > last
-        ? [{ at, message: late }]
-        : [];
-  const tooFar = (at: string, one: ClinicDay) =>
-    within(at, one, addDays(day, orderAhead), 'lies more than a year ahead');
+  const within = (
+    at: string,
+    one: ClinicDay,
+    last: ClinicDay,
+    ...late: [code: FaultCode, params?: FaultParams]
+  ): EntryFault[] =>
+    one < born ? faultAt(at, 'before-born', { born }) : one > last ? faultAt(at, ...late) : [];
+  const tooFar = (at: string, one: ClinicDay) => within(at, one, addDays(day, orderAhead), 'year-ahead');
   switch (entry.kind) {
     case 'visit.planned': {
       const was = replaced?.kind === 'visit.planned' ? replaced.body.day : undefined;
-      return visitFaults(entry.body, { today: day, zone, was }).map(({ at, message }) => ({
-        at: `body.${at}`,
-        message,
+      return visitFaults(entry.body, { today: day, zone, was }).map((one) => ({
+        ...one,
+        at: `body.${one.at}`,
       }));
     }
     case 'wear.told':
-      return within('body.day', entry.body.day, day, `lies after it was reported (${day})`);
+      return within('body.day', entry.body.day, day, 'after-told', { day });
     case 'wear.read':
       return entry.body.days.flatMap((one, i) => [
-        ...within(`body.days[${i}].day`, one.day, day, `lies after it was read (${day})`),
+        ...within(`body.days[${i}].day`, one.day, day, 'after-read', { day }),
         ...(one.worn + one.unknown > minutesIn(one.day, zone)
-          ? [{ at: `body.days[${i}]`, message: 'has more minutes than the day' }]
+          ? faultAt(`body.days[${i}]`, 'more-than-a-day')
           : []),
       ]);
     case 'wear.planned':
@@ -68,10 +68,8 @@ export function visitFaults(
   { today, zone, was }: { today: ClinicDay; zone: string; was?: ClinicDay | undefined },
 ): EntryFault[] {
   return [
-    ...(day < today && day !== was ? [{ at: 'day', message: 'lies in the past' }] : []),
-    ...(day > addDays(today, visitAhead) ? [{ at: 'day', message: 'lies more than three years ahead' }] : []),
-    ...(time && !clockShows(day, time, zone)
-      ? [{ at: 'time', message: `does not exist on ${day}: the clocks are set forward` }]
-      : []),
+    ...(day < today && day !== was ? faultAt('day', 'past') : []),
+    ...(day > addDays(today, visitAhead) ? faultAt('day', 'years-ahead') : []),
+    ...(time && !clockShows(day, time, zone) ? faultAt('time', 'no-such-hour', { day }) : []),
   ];
 }

@@ -183,21 +183,33 @@ describe('what a refusal says', () => {
   };
   test('of what it was made with', () => {
     expect(messages({ programme: 'f'.repeat(64) })).toEqual([
-      { at: 'body.programme', message: 'is not the programme this case holds on to' },
+      expect.objectContaining({
+        at: 'body.programme',
+        message: 'is not the programme this case holds on to',
+      }),
     ]);
     expect(messages({ engine: engineVersion + 1 })).toEqual([
-      { at: 'body.engine', message: `is newer than this server computes with (${engineVersion})` },
+      expect.objectContaining({
+        at: 'body.engine',
+        message: `is newer than this server computes with (${engineVersion})`,
+      }),
     ]);
     expect(messages({ madeFrom: [elsewhere] })).toEqual([
-      { at: 'body.madeFrom', message: 'names an entry that this case does not have' },
+      expect.objectContaining({
+        at: 'body.madeFrom',
+        message: 'names an entry that this case does not have',
+      }),
     ]);
   });
   test('of a field that is not what the same entries give, with what they give', () => {
     expect(messages({ chart: 9 })).toEqual([
-      { at: 'body.chart', message: 'is not what the same entries give: 1' },
+      expect.objectContaining({ at: 'body.chart', message: 'is not what the same entries give: 1' }),
     ]);
     expect(messages({ extension: 20 })).toEqual([
-      { at: 'body.extension', message: 'is not what the same entries give: it is left out' },
+      expect.objectContaining({
+        at: 'body.extension',
+        message: 'is not what the same entries give: it is left out',
+      }),
     ]);
   });
 });

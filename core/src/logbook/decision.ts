@@ -1,6 +1,7 @@
+import { fault, faultAt, type EntryFault } from '../faults';
 import type { ClinicDay } from '../calendar';
 import { signatureDecision } from '../checking';
-import { engineVersion, faultAt, type ComputedDecision, type EntryFault, type Provenance } from '../record';
+import { engineVersion, type ComputedDecision, type Provenance } from '../record';
 import { settingDecision } from '../setting';
 import { plannedDecision } from '../shaping';
 import { sizeDecision } from '../sizing';
@@ -39,15 +40,11 @@ export function judgeDecision(state: CaseState, entry: AnyEntry, day: ClinicDay)
   const body = current(entry, state.programme).body as unknown as Provenance;
   const inRecord = new Map(state.lines.map(({ entry: { id }, status }) => [id, status]));
   const faults: EntryFault[] = [
-    ...(body.programme === state.programmePin.hash
-      ? []
-      : faultAt('body.programme', 'is not the programme this case holds on to')),
-    ...(body.engine > engineVersion
-      ? faultAt('body.engine', `is newer than this server computes with (${engineVersion})`)
-      : []),
+    ...(body.programme === state.programmePin.hash ? [] : faultAt('body.programme', 'other-programme')),
+    ...(body.engine > engineVersion ? faultAt('body.engine', 'newer-engine', { v: engineVersion }) : []),
     ...(body.madeFrom.every((id) => inRecord.has(id))
       ? []
-      : faultAt('body.madeFrom', 'names an entry that this case does not have')),
+      : faultAt('body.madeFrom', 'made-from-nothing-here')),
     ...rule.impossible(state, body),
   ];
   if (faults.length > 0) return { outcome: 'refused', faults };
@@ -56,7 +53,7 @@ export function judgeDecision(state: CaseState, entry: AnyEntry, day: ClinicDay)
     const gone = body.madeFrom.some((id) => inRecord.get(id) !== 'live');
     return gone
       ? { outcome: 'otherwise', computed: null }
-      : { outcome: 'refused', faults: faultAt('kind', rule.notYet(state)) };
+      : { outcome: 'refused', faults: rule.notYet(state) };
   }
   const differing = differences(body, computed);
   if (differing.length === 0) return { outcome: 'as-computed' };
@@ -67,10 +64,11 @@ export function judgeDecision(state: CaseState, entry: AnyEntry, day: ClinicDay)
   return sameGrounds
     ? {
         outcome: 'refused',
-        faults: differing.map(([field, value]) => ({
-          at: `body.${field}`,
-          message: `is not what the same entries give: ${value === undefined ? 'it is left out' : JSON.stringify(value)}`,
-        })),
+        faults: differing.map(([field, value]) =>
+          value === undefined
+            ? fault(`body.${field}`, 'not-as-computed-left-out')
+            : fault(`body.${field}`, 'not-as-computed', { computed: JSON.stringify(value) }),
+        ),
       }
     : { outcome: 'otherwise', computed };
 }

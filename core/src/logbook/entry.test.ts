@@ -415,7 +415,7 @@ const saidOf = (entry: unknown) => {
 test('every fault of the envelope is told at once, each with its path, and the body is not looked at then', () => {
   expect(saidOf({ ...sound(), v: 0, zone: 'Ribanova', body: { nothing: 1 } })).toEqual([
     expect.stringMatching(/^v: /),
-    'zone: must be a time zone',
+    'zone: must be a time zone, such as Europe/Madrid',
   ]);
   // one fault alone has a path as well
   expect(saidOf({ ...sound(), v: 0 })).toEqual([expect.stringMatching(/^v: must be more than 0/)]);
@@ -429,13 +429,13 @@ test('what is wrong is said in words', () => {
   ]);
   expect(saidOf({ ...sound(), v: 9 })).toEqual(['v: is newer than this server knows (1)']);
   expect(saidOf({ ...sound(), replaces: sound().id })).toEqual([
-    'reason: is required when an entry replaces another',
+    'reason: is needed when an entry replaces another',
   ]);
   expect(saidOf({ ...sound(), expects: null })).toEqual([
     'expects: goes with orders, plans and settings only',
   ]);
   const { expects: _none, ...order } = { ...orderSent(), expects: undefined };
-  expect(saidOf(order)).toEqual(['expects: is required: the one it follows, or null']);
+  expect(saidOf(order)).toEqual(['expects: is needed: the one it follows, or null']);
 });
 
 const orderSent = () => {
@@ -447,7 +447,7 @@ const orderSent = () => {
 
 test('an entry is withdrawn by naming it', () => {
   const withdrawn = { ...sound(), kind: 'record.withdrawn', stage: 'measure', body: {} };
-  expect(saidOf(withdrawn)).toEqual(['replaces: is required: which entry is withdrawn']);
+  expect(saidOf(withdrawn)).toEqual(['replaces: is needed: which entry is withdrawn']);
   expect(saidOf({ ...withdrawn, replaces: sound().id, reason: 'wrong person' })).toEqual([]);
 });
 

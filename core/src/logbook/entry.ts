@@ -1,3 +1,4 @@
+import { fault, faultAt, rule, schemaFault, type EntryFault } from '../faults';
 import { object, string, ValidationError } from 'yup';
 import { isZone } from '../calendar';
 import {
@@ -7,7 +8,6 @@ import {
   text,
   whole,
   type CaseAtHand,
-  type EntryFault,
   type EntryKind,
   type Received,
   type Upcaster,
@@ -34,7 +34,9 @@ const envelope = object({
   kind: string().strict().required(),
   v: whole().positive().required(),
   observedAt: instant().required(),
-  zone: text(64).required().test('zone', 'must be a time zone', isZone),
+  zone: text(64)
+    .required()
+    .test(...rule('zone'), isZone),
   by: anyId().required(),
   body: object().required(),
   replaces: entryId(),
@@ -64,8 +66,7 @@ export function readEntry(
     } catch (error) {
       if (!(error instanceof ValidationError)) throw error;
       const inner = error.inner.length > 0 ? error.inner : [error];
-      for (const fault of inner)
-        faults.push({ at: [under, fault.path].filter(Boolean).join('.'), message: fault.message });
+      for (const one of inner) faults.push(schemaFault(one, [under, one.path].filter(Boolean).join('.')));
     }
   };
   gather(() => {
@@ -74,23 +75,22 @@ export function readEntry(
   if (faults.length > 0) return { ok: false, faults };
   const entry = sent as AnyEntry;
   const kind = kindSent(entry.kind);
-  if (!kind) return { ok: false, faults: [{ at: 'kind', message: 'is not a kind of entry' }] };
+  if (!kind) return { ok: false, faults: faultAt('kind', 'no-kind') };
   if (!kind.stages.includes(entry.stage))
-    faults.push({ at: 'stage', message: `must be one of ${kind.stages.join(', ')} for ${entry.kind}` });
-  if (entry.v > kind.v) faults.push({ at: 'v', message: `is newer than this server knows (${kind.v})` });
+    faults.push(fault('stage', 'stage-of-kind', { words: kind.stages.join(', '), kind: entry.kind }));
+  if (entry.v > kind.v) faults.push(fault('v', 'newer-than-known', { v: kind.v }));
   if (entry.replaces !== undefined && entry.reason === undefined)
-    faults.push({ at: 'reason', message: 'is required when an entry replaces another' });
+    faults.push(fault('reason', 'reason-needed'));
   if ((entry.kind as string) === 'record.withdrawn' && entry.replaces === undefined)
-    faults.push({ at: 'replaces', message: 'is required: which entry is withdrawn' });
+    faults.push(fault('replaces', 'withdrawn-needed'));
   if (kind.nature === 'intent' && entry.expects === undefined)
-    faults.push({ at: 'expects', message: 'is required: the one it follows, or null' });
+    faults.push(fault('expects', 'follows-needed'));
   if (kind.nature !== 'intent' && entry.expects !== undefined)
-    faults.push({ at: 'expects', message: 'goes with orders, plans and settings only' });
-  if (entry.from !== undefined && !isTakenOver(entry.kind))
-    faults.push({ at: 'from', message: 'goes with readings and findings only' });
+    faults.push(fault('expects', 'follows-not-asked'));
+  if (entry.from !== undefined && !isTakenOver(entry.kind)) faults.push(fault('from', 'from-not-asked'));
   if (faults.length === 0) {
     const body = readOlder(kind, entry.v, entry.body);
-    if (body === undefined) faults.push({ at: 'body', message: `is no body of version ${entry.v}` });
+    if (body === undefined) faults.push(fault('body', 'no-body-of-version', { v: entry.v }));
     else
       gather(() => {
         kind.body.validateSync(body, { abortEarly: false, strict: true });

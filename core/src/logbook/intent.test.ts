@@ -44,7 +44,9 @@ test('a plan of wearing follows the one in force; one that was stopped is none',
 test('while a finding blocks, only Screen decides; what has happened is taken', () => {
   const log = testLogbook();
   log.looked('infected-wound');
-  const blocked = [{ at: 'kind', message: 'is not taken while infected-wound blocks the fitting' }];
+  const blocked = [
+    expect.objectContaining({ at: 'kind', message: 'is not taken while infected-wound blocks the fitting' }),
+  ];
   const order = log.entries.length;
   log.order();
   const given = log.entries[order]!.body as BodyOf<'order.given'>;
@@ -68,15 +70,20 @@ describe('an order', () => {
   // this frame knows no roll
   const roll = { roll: 'left' } as const;
   test('for the other side, or with phases that do not rise, is told where', () => {
-    expect(faults({ side: 'left' })).toEqual([{ at: 'body', message: 'other-side' }]);
+    expect(faults({ side: 'left' })).toEqual([
+      expect.objectContaining({ at: 'body', message: 'other-side' }),
+    ]);
     const [first, second] = given.phases;
     expect(faults({ phases: [first!, { ...second!, fromDay: 0 }] })).toEqual([
-      { at: 'body.phases[1]', message: 'phases-not-rising' },
+      expect.objectContaining({ at: 'body.phases[1]', message: 'phases-not-rising' }),
     ]);
   });
   test('says what this brace cannot carry out; acknowledged, it is taken', () => {
     expect(faults(roll)).toEqual([
-      { at: 'body.acknowledged', message: 'must name roll-left: this brace cannot carry it out' },
+      expect.objectContaining({
+        at: 'body.acknowledged',
+        message: 'must name roll-left: this brace cannot carry it out',
+      }),
     ]);
     expect(faults({ ...roll, acknowledged: ['roll-left'] })).toEqual([]);
     expect(faults({ ...roll, acknowledged: ['panels-side'] })).toHaveLength(1);
@@ -114,12 +121,14 @@ describe('a plan of wearing', () => {
     return intentFaults(state(log), sent('wear.planned', body));
   };
   test('needs an order; may not grow under one that is protective; keeps its bounds', () => {
-    expect(planned()).toEqual([{ at: 'kind', message: 'needs an order first' }]);
-    expect(planned({ protective: true })).toEqual([{ at: 'body', message: 'protective-grows' }]);
+    expect(planned()).toEqual([expect.objectContaining({ at: 'kind', message: 'needs an order first' })]);
+    expect(planned({ protective: true })).toEqual([
+      expect.objectContaining({ at: 'body', message: 'protective-grows' }),
+    ]);
     const free = { protective: false, trouble: 'take-off' } as const;
     expect(planned(free)).toEqual([]);
     expect(planned(free, { ...growing, ceiling: 10 })).toEqual([
-      { at: 'body', message: 'ceiling-below-first-day' },
+      expect.objectContaining({ at: 'body', message: 'ceiling-below-first-day' }),
     ]);
   });
   test('does not grow while a check says that the limb is not safe; as ordered it is worn all the same', () => {
@@ -127,7 +136,7 @@ describe('a plan of wearing', () => {
     log.order({ protective: false, trouble: 'take-off' });
     log.write('check.recorded', { check: 'toes-warm-moving-felt', seen: false });
     expect(intentFaults(state(log), sent('wear.planned', growing))).toEqual([
-      { at: 'body', message: 'limb-not-safe' },
+      expect.objectContaining({ at: 'body', message: 'limb-not-safe' }),
     ]);
     expect(
       intentFaults(
@@ -142,7 +151,7 @@ test('a choice of a setting is judged elsewhere; a belt’s plan is a plan', () 
   const log = testLogbook(beltContext, 'midline');
   expect(intentFaults(state(log, beltContext), sent('set.chosen', {} as never))).toEqual([]);
   expect(intentFaults(state(log, beltContext), sent('wear.planned', growing))).toEqual([
-    { at: 'kind', message: 'needs an order first' },
+    expect.objectContaining({ at: 'kind', message: 'needs an order first' }),
   ]);
 });
 
@@ -158,24 +167,31 @@ test('a change of an order’s days follows the order, then the change before it
   const faults = (what: 'held' | 'resumed' | 'moved', day: string) =>
     intentFaults(state(log), sent('order.changed', change(what, day), { stage: 'set' }));
   expect(following()).toBeNull();
-  expect(faults('held', today)).toEqual([{ at: 'kind', message: 'needs an order first' }]);
+  expect(faults('held', today)).toEqual([
+    expect.objectContaining({ at: 'kind', message: 'needs an order first' }),
+  ]);
   const order = log.order();
   expect(following()).toBe(order);
   expect(intentInForce(state(log), 'order.given', {})).toBe(order);
   expect(faults('held', today)).toEqual([]);
   expect(faults('resumed', today)).toEqual([
-    { at: 'body.what', message: 'cannot be resumed: the order is not held' },
+    expect.objectContaining({ at: 'body.what', message: 'cannot be resumed: the order is not held' }),
   ]);
-  expect(faults('moved', '2026-11-07')).toEqual([{ at: 'body.what', message: 'is day zero already' }]);
+  expect(faults('moved', '2026-11-07')).toEqual([
+    expect.objectContaining({ at: 'body.what', message: 'is day zero already' }),
+  ]);
   const held = log.write('order.changed', change('held', '2026-11-20'));
   expect(following()).toBe(held);
   // an order follows the order that was given, whatever has happened to its days
   expect(intentInForce(state(log), 'order.given', {})).toBe(order);
   expect(faults('held', today)).toEqual([
-    { at: 'body.what', message: 'cannot be held: the order is held already' },
+    expect.objectContaining({ at: 'body.what', message: 'cannot be held: the order is held already' }),
   ]);
   expect(faults('resumed', '2026-11-19')).toEqual([
-    { at: 'body.what', message: 'cannot be resumed before the day on which it was held' },
+    expect.objectContaining({
+      at: 'body.what',
+      message: 'cannot be resumed before the day on which it was held',
+    }),
   ]);
   expect(faults('resumed', today)).toEqual([]);
 });

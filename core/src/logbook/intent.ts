@@ -1,6 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import { changeFaults, orderFaults, type Order, type OrderChange } from '../order';
 import { notCarriedOut } from '../programmes';
-import { faultAt, type EntryFault } from '../record';
 import { overrideFaults } from '../screening';
 import { planFaults, type WearPlan } from '../wearing';
 import { current, type AnyEntry } from './entry';
@@ -35,11 +35,10 @@ export function intentInForce(state: CaseState, kind: KindName, body: object): s
 export function intentFaults(state: CaseState, sent: AnyEntry): EntryFault[] {
   if (kinds[sent.kind].nature === 'fact') return [];
   const entry = current(sent, state.programme);
-  if (state.keeping.closed)
-    return faultAt('kind', 'is not taken while the case is closed: open it again first');
+  if (state.keeping.closed) return faultAt('kind', 'case-closed');
   const blocker = state.screening.blocking[0];
   if (blocker && entry.stage !== 'screen')
-    return faultAt('kind', `is not taken while ${blocker.finding} blocks the fitting`);
+    return faultAt('kind', 'fitting-blocked', { finding: blocker.finding });
   switch (entry.kind) {
     case 'screen.overridden':
       return overrideFaults(state.screening, entry.body);

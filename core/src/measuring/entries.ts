@@ -1,9 +1,10 @@
+import type { EntryFault } from '../faults';
 import { motionRange } from './neutral-zero';
 import { stances } from '../brace';
 import { pairsNeeded } from './own-repeatability';
 import { instruments, substituteWays, type MeasuringStep } from './protocol';
 import type { Joint, Side } from '../anatomy';
-import { body, day, finite, name, oneOf, side, text, whole, yes, kind, type EntryFault } from '../record';
+import { body, day, finite, name, oneOf, side, text, whole, yes, kind } from '../record';
 import { foreignMotion, foreignPrecision, foreignReading, foreignStepOfMeasuring } from './faults';
 
 /** What is measured for a brace, and on which side it is worn. */

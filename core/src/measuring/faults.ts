@@ -1,5 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import { sidesFrom, type Side } from '../anatomy';
-import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { type BodyIn } from '../record';
 import type { measureRead, motionTested } from './entries';
 import { isOfPerson, readingBounds, unitOf, type MeasuringStep } from './protocol';
 
@@ -10,11 +11,11 @@ export function foreignStepOfMeasuring(
   { step: id, side }: { step: string; side: Side },
 ): EntryFault[] {
   const step = steps.find((one) => one.id === id);
-  if (!step) return faultAt('body.step', 'is no measuring step of this family and model');
+  if (!step) return faultAt('body.step', 'no-measuring-step');
   const taken: readonly Side[] = isOfPerson(step) ? ['midline'] : sidesFrom(braced);
   return taken.includes(side)
     ? []
-    : faultAt('body.side', `must be ${taken.join(' or ')} for ${id} in this case`);
+    : faultAt('body.side', 'side-of-step', { words: taken.join(', '), step: id });
 }
 
 /** The same of a reading, and a value that no body has. */
@@ -28,7 +29,7 @@ export function foreignReading(
   return [
     ...foreignStepOfMeasuring(steps, braced, body),
     ...(body.value < least || body.value > most
-      ? faultAt('body.value', `must be from ${least} to ${most} ${unitOf(step!)}`)
+      ? faultAt('body.value', 'out-of-bounds', { least, most, unit: unitOf(step!) })
       : []),
   ];
 }
@@ -37,10 +38,7 @@ export function foreignReading(
 export const foreignPrecision = (
   steps: readonly MeasuringStep[],
   { step }: { step: string },
-): EntryFault[] =>
-  steps.some(({ id }) => id === step)
-    ? []
-    : faultAt('body.step', 'is no measuring step of this family and model');
+): EntryFault[] => (steps.some(({ id }) => id === step) ? [] : faultAt('body.step', 'no-measuring-step'));
 
 /**
  * Why a motion is none of this case.
@@ -53,8 +51,8 @@ export function foreignMotion(
   { step, side }: BodyIn<typeof motionTested>,
 ): EntryFault[] {
   if (step !== undefined) return foreignStepOfMeasuring(steps, braced, { step, side });
-  if (!isLimited) return faultAt('body.step', 'is required: which motion was tested');
+  if (!isLimited) return faultAt('body.step', 'motion-needed');
   return sidesFrom(braced).includes(side)
     ? []
-    : faultAt('body.side', `must be ${sidesFrom(braced).join(' or ')} in this case`);
+    : faultAt('body.side', 'side-of-case', { words: sidesFrom(braced).join(', ') });
 }

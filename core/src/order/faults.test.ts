@@ -19,9 +19,9 @@ test('each fault at its phase, or at the order', () => {
       phases: [order.phases[0]!, { fromDay: 0, limits: limitsOf(knee, { extension: 60, flexion: 10 }) }],
     }),
   ).toEqual([
-    { at: 'body.phases[1]', message: 'phases-not-rising' },
-    { at: 'body.phases[1]', message: 'window-reversed' },
-    { at: 'body', message: 'other-side' },
+    expect.objectContaining({ at: 'body.phases[1]', message: 'phases-not-rising' }),
+    expect.objectContaining({ at: 'body.phases[1]', message: 'window-reversed' }),
+    expect.objectContaining({ at: 'body', message: 'other-side' }),
   ]);
 });
 
@@ -35,10 +35,11 @@ test('what is only said beside an order, or asked of an old one, does not refuse
 
 test('what the brace cannot carry out is acknowledged by its name', () => {
   const left = ['roll-left', 'panels-side'];
-  const missing = (name: string) => ({
-    at: 'body.acknowledged',
-    message: `must name ${name}: this brace cannot carry it out`,
-  });
+  const missing = (name: string) =>
+    expect.objectContaining({
+      at: 'body.acknowledged',
+      message: `must name ${name}: this brace cannot carry it out`,
+    });
   expect(faults({}, left)).toEqual(left.map(missing));
   expect(faults({ acknowledged: ['roll-left'] }, left)).toEqual([missing('panels-side')]);
   expect(faults({ acknowledged: left }, left)).toEqual([]);
@@ -57,7 +58,9 @@ test('two motions may each be limited once; the same one twice is a fault', () =
   const sagittal = limitsOf({ joint: 'shoulder', plane: 'sagittal' }, { extension: 0, flexion: 90 });
   const phase = (limits: typeof frontal) => faults({ phases: [{ fromDay: 0, limits }] });
   expect(phase([...frontal, ...sagittal])).toEqual([]);
-  expect(phase([...frontal, ...frontal])).toEqual([{ at: 'body.phases[0]', message: 'limited-twice' }]);
+  expect(phase([...frontal, ...frontal])).toEqual([
+    expect.objectContaining({ at: 'body.phases[0]', message: 'limited-twice' }),
+  ]);
 });
 
 test('a lock for always lies inside the limits, both ends included; one for walking may lie outside', () => {

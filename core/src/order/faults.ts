@@ -1,5 +1,5 @@
+import { faultAt, type EntryFault, type FaultCode } from '../faults';
 import type { Side } from '../anatomy';
-import { faultAt, type EntryFault } from '../record';
 import type { GivenOrder } from './fold';
 import { orderProblems } from './order';
 import type { Order } from './order-body';
@@ -12,10 +12,14 @@ import { changeProblem, type ChangeProblem, type OrderChange } from './replan';
 export const orderFaults = (order: Order, side: Side, left: readonly string[]): EntryFault[] => [
   ...orderProblems(order, side)
     .filter(({ problem }) => problem !== 'protective-taken-off' && problem !== 'joint-not-said')
-    .flatMap((found) => faultAt('phase' in found ? `body.phases[${found.phase}]` : 'body', found.problem)),
+    .flatMap((found) =>
+      faultAt('phase' in found ? `body.phases[${found.phase}]` : 'body', 'order-wrong', {
+        problem: found.problem,
+      }),
+    ),
   ...left
     .filter((name) => !order.acknowledged?.includes(name))
-    .flatMap((name) => faultAt('body.acknowledged', `must name ${name}: this brace cannot carry it out`)),
+    .flatMap((name) => faultAt('body.acknowledged', 'not-carried-out', { name })),
 ];
 
 /** Why a change of an order's days is not taken. */
@@ -24,10 +28,10 @@ export function changeFaults(order: GivenOrder | undefined, change: OrderChange)
   return problem ? faultAt(problem === 'no-order' ? 'kind' : 'body.what', saidOfChange[problem]) : [];
 }
 
-const saidOfChange: Record<ChangeProblem, string> = {
-  'no-order': 'needs an order first',
-  'held-already': 'cannot be held: the order is held already',
-  'not-held': 'cannot be resumed: the order is not held',
-  'resumed-before-held': 'cannot be resumed before the day on which it was held',
-  'same-day': 'is day zero already',
+const saidOfChange: Record<ChangeProblem, FaultCode> = {
+  'no-order': 'order-first',
+  'held-already': 'order-held-already',
+  'not-held': 'order-not-held',
+  'resumed-before-held': 'resumed-before-held',
+  'same-day': 'same-day',
 };

@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, type InferType } from 'yup';
 import { endsOf, joints, motionEnds, planes, type JointPlane, type MotionEnd } from '../anatomy';
 import { body, day, finite, name, oneOf, side, text, whole, yes } from '../record';
@@ -33,7 +34,7 @@ const motion = { joint: oneOf(...joints).required(), plane: oneOf(...planes).req
 /** What is no angle at all is a fault of its own: a rule over several fields meets bodies that are not sound. */
 const endsFit = (of: JointPlane, ...angles: ({ toward: MotionEnd } | null | undefined)[]): boolean =>
   angles.every((one) => !one || endsOf(of).includes(one.toward));
-const foreignEnd = ['ends', 'must name its ends as this joint has them in this plane'] as const;
+const foreignEnd = rule('ends-of-joint');
 
 const motionLimit = body({ ...motion, from: optional(angle()), to: optional(angle()) }).test(
   ...foreignEnd,

@@ -150,11 +150,11 @@ test.each([
 
 test('a change that is none says why, at what was asked; one that is has no fault', () => {
   expect(changeFaults(undefined, { what: 'held', day: '2026-11-20' })).toEqual([
-    { at: 'kind', message: 'needs an order first' },
+    expect.objectContaining({ at: 'kind', message: 'needs an order first' }),
   ]);
   const given = { entry: 'e1', given: four, order: four, changes: [] };
   expect(changeFaults(given, { what: 'resumed', day: '2026-11-20' })).toEqual([
-    { at: 'body.what', message: 'cannot be resumed: the order is not held' },
+    expect.objectContaining({ at: 'body.what', message: 'cannot be resumed: the order is not held' }),
   ]);
   expect(changeFaults(given, { what: 'held', day: '2026-11-20' })).toEqual([]);
 });

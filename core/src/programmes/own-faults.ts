@@ -1,4 +1,4 @@
-import { faultAt, type EntryFault } from '../record';
+import { faultAt, type EntryFault } from '../faults';
 import { isVisible } from '../people';
 import type { Programme } from './programme';
 
@@ -24,11 +24,9 @@ export function ownFamilyFaults(
 ): EntryFault[] {
   const measured = new Set(own.measuring.map(({ id }) => id));
   return [
-    ...(own.title !== undefined && !isVisible(own.title)
-      ? faultAt('title', 'has no sign that can be seen')
-      : []),
+    ...(own.title !== undefined && !isVisible(own.title) ? faultAt('title', 'visible') : []),
     ...(own.baseVersion !== undefined && own.baseVersion > base.version
-      ? faultAt('baseVersion', `is a version that its family does not have: ${base.version} is the last`)
+      ? faultAt('baseVersion', 'newer-than-base', { last: base.version })
       : []),
     ...memberLists.flatMap((list) =>
       idFaults(
@@ -43,10 +41,10 @@ export function ownFamilyFaults(
       ),
     ),
     ...(own.measuring.length === 0 && base.measuring.length > 0
-      ? faultAt('measuring', 'has no step: its sizes are chosen by what is measured')
+      ? faultAt('measuring', 'nothing-measured')
       : []),
     ...own.axes.flatMap((axis, i) =>
-      measured.has(axis) ? [] : faultAt(`axes[${i}]`, `is measured by no step: ${axis}`),
+      measured.has(axis) ? [] : faultAt(`axes[${i}]`, 'axis-not-measured', { axis }),
     ),
     ...circleFaults(own),
   ];
@@ -54,9 +52,9 @@ export function ownFamilyFaults(
 
 function idFaults(list: string, ids: readonly string[]): EntryFault[] {
   return ids.flatMap((id, i) => [
-    ...(ids.indexOf(id) < i ? faultAt(`${list}[${i}].id`, `is there twice: ${id}`) : []),
+    ...(ids.indexOf(id) < i ? faultAt(`${list}[${i}].id`, 'id-twice', { id }) : []),
     ...(!/^[a-z0-9][a-z0-9-]*$/.test(id) || id in Object.prototype
-      ? faultAt(`${list}[${i}].id`, `cannot be an id: ${id}`)
+      ? faultAt(`${list}[${i}].id`, 'no-id', { id })
       : []),
   ]);
 }
@@ -73,7 +71,7 @@ function circleFaults(own: Programme): EntryFault[] {
     const at = path.indexOf(node);
     if (at >= 0) {
       const circle = path.slice(at).map((name) => name.split(' ')[1]);
-      found.push(...faultAt(node.split(' ')[0]!, `wait for each other: ${circle.join(', ')}`));
+      found.push(...faultAt(node.split(' ')[0]!, 'circle', { words: circle.join(', ') }));
       return;
     }
     for (const next of waits.get(node) ?? []) visit(next, [...path, node]);

@@ -1,3 +1,4 @@
+import { fault, rule } from '../faults';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { joints, regionNames } from '../anatomy';
 import { finite, optionalCondition, partSchema, name } from '../brace';
@@ -162,10 +163,9 @@ export const programmeSchema = object({
   .strict()
   .noUnknown()
   .required()
-  .test('names', 'names what it does not have', (programme, { createError }) => {
+  .test(...rule('names-nothing'), (programme, { createError }) => {
     const missing = namedAndMissing(programme ?? {});
-    return (
-      missing.length === 0 || createError({ message: `names what it does not have: ${missing.join(', ')}` })
-    );
+    const { message, params } = fault('', 'names-nothing', { words: missing.join(', ') });
+    return missing.length === 0 || createError({ message, params: { ...params } });
   });
 export type Programme = InferType<typeof programmeSchema>;

@@ -1,6 +1,6 @@
+import type { EntryFault } from '../faults';
 import type { ClinicDay } from '../calendar';
 import { engineVersion } from './engine';
-import type { EntryFault } from './entry';
 
 /*
  * A decision as it is written: the result, the ids of what it was made from, the programme's hash and the
@@ -33,7 +33,7 @@ export interface ComputedDecision<State, Body> {
   /** the decision from what holds now, with what its writer chose in it: the reason, the acknowledgement */
   again: (state: State, body: Body, day: ClinicDay) => Body | undefined;
   /** why nothing can be decided from what holds now */
-  notYet: (state: State) => string;
+  notYet: (state: State) => EntryFault[];
 }
 
 /** Something decided, with what has happened to its inputs since. */

@@ -42,13 +42,3 @@ export type Recorded<Body = unknown> = Written<Body> & Received;
 
 /** The body of an entry of a kind, as written today. */
 export type BodyIn<Kind extends { body: Schema }> = NonNullable<InferType<Kind['body']>>;
-
-/** What is wrong with an entry, and where. */
-export interface EntryFault {
-  /** path of the field, '' for the whole */
-  at: string;
-  message: string;
-}
-
-/** One fault of a field, as a list: what is right has none. */
-export const faultAt = (at: string, message: string): EntryFault[] => [{ at, message }];

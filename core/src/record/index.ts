@@ -25,7 +25,7 @@ export {
   type Upcaster,
 } from './kind';
 export { stages, type Stage } from './stages';
-export { faultAt, type BodyIn, type EntryFault, type Received, type Recorded, type Written } from './entry';
+export { type BodyIn, type Received, type Recorded, type Written } from './entry';
 export { recordWithdrawn } from './entries';
 export {
   provenance,

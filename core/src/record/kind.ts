@@ -1,7 +1,7 @@
+import type { EntryFault } from '../faults';
 import type { InferType, ObjectSchema, Schema } from 'yup';
 import type { Permission, Role } from '../access';
 import type { Joint } from '../anatomy';
-import type { EntryFault } from './entry';
 import type { Stage } from './stages';
 
 /** Where in the work an entry was written: a stage, or the case as a whole. */

@@ -1,6 +1,7 @@
+import { rule, type EntryFault } from '../faults';
 import { array } from 'yup';
 import type { Region } from '../anatomy';
-import { body, day, entryId, finite, kind, oneOf, text, whole, type EntryFault } from '../record';
+import { body, day, entryId, finite, kind, oneOf, text, whole } from '../record';
 import { findingNow, findingRule, findings, findingsNow, type Finding } from './asked';
 import { pulses } from './circulation';
 import { foreignCirculation, foreignFindings, foreignLimbs } from './faults';
@@ -20,14 +21,12 @@ const answer = () =>
       .optional(),
   })
     .test(
-      'may-be-known',
-      'can be known only where it is found, and where such a sign may be known',
+      ...rule('may-be-known'),
       ({ finding: of, is, known }) =>
         known === undefined || (is === 'present' && findingRule(of).mayBeKnown === true),
     )
     .test(
-      'block-has-an-end',
-      'can end only after it began, and only where a nerve block accounts for the sign',
+      ...rule('block-has-an-end'),
       ({ finding: of, known }) =>
         known?.until === undefined || (byNerveBlock.includes(of) && known.until >= known.since),
     );

@@ -1,5 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import type { Region } from '../anatomy';
-import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { type BodyIn } from '../record';
 import { askedFindings, isDangerSign, type Finding } from './asked';
 import { circulationRegions } from './circulation';
 import type { screenLooked, screenOverridden } from './entries';
@@ -13,20 +14,16 @@ export const foreignFindings = (
   answers.flatMap(({ finding }, i) =>
     isDangerSign(finding) || askedFindings(family).includes(finding)
       ? []
-      : faultAt(`body.answers[${i}].finding`, 'is not looked for in this family'),
+      : faultAt(`body.answers[${i}].finding`, 'not-looked-for'),
   );
 
 /** Why movement and sensation are not noted: the family does not ask for them. */
 export const foreignLimbs = (limbs: unknown): EntryFault[] =>
-  limbs === undefined
-    ? faultAt('kind', 'is not noted in this family: movement and sensation are for trunk and neck')
-    : [];
+  limbs === undefined ? faultAt('kind', 'no-limbs-here') : [];
 
 /** Why pulse and refill are not noted: they are a limb's. */
 export const foreignCirculation = (region: Region): EntryFault[] =>
-  circulationRegions.includes(region)
-    ? []
-    : faultAt('kind', 'is not noted in this family: pulse and refill are for legs and arms');
+  circulationRegions.includes(region) ? [] : faultAt('kind', 'no-circulation-here');
 
 /** Why there is nothing to override: the finding does not block, or another look said so. */
 export const overrideFaults = (
@@ -35,4 +32,4 @@ export const overrideFaults = (
 ): EntryFault[] =>
   blocking.some(({ finding, entry }) => finding === name && entry === of)
     ? []
-    : faultAt('body.of', 'names no finding that blocks');
+    : faultAt('body.of', 'no-finding-that-blocks');

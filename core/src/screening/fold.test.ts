@@ -172,7 +172,7 @@ test('faults: foreign findings, limbs and pulses, and an override of nothing', (
     { finding: 'diabetes' as const, is: 'absent' as const },
   ];
   expect(foreignFindings(family, { answers })).toEqual([
-    { at: 'body.answers[1].finding', message: 'is not looked for in this family' },
+    expect.objectContaining({ at: 'body.answers[1].finding', message: 'is not looked for in this family' }),
   ]);
   expect(foreignLimbs(undefined).map(({ at }) => at)).toEqual(['kind']);
   expect(foreignLimbs('before-and-after')).toEqual([]);

@@ -84,21 +84,23 @@ describe('a choice that was sent', () => {
   test('as it is computed it has no fault', () => expect(faults(sent)).toEqual([]));
   test('of a setting that is none', () =>
     expect(faults({ ...sent, setting: 'dial' })).toEqual([
-      { at: 'body.setting', message: 'is no setting of this brace' },
+      expect.objectContaining({ at: 'body.setting', message: 'is no setting of this brace' }),
     ]));
   test('with a piece that there is not, or crossed', () => {
     expect(faults({ ...sent, ...inHinges({ extension: 7, flexion: 90 }) })).toEqual(
-      [0, 2].map((i) => ({
-        at: `body.values[${i}].value`,
-        message: 'is nothing that this brace has, which has 0, 10, 20',
-      })),
+      [0, 2].map((i) =>
+        expect.objectContaining({
+          at: `body.values[${i}].value`,
+          message: 'is nothing that this brace has, which has 0, 10, 20',
+        }),
+      ),
     );
     expect(
       settingDecision.impossible(
         { ...state, model: { hinge: { extension: [100], flexion: [60] } } },
         { ...sent, ...inHinges({ extension: 100, flexion: 60 }) },
       ),
-    ).toEqual([{ at: 'body.values', message: 'cannot be chosen: stops-cross' }]);
+    ).toEqual([expect.objectContaining({ at: 'body.values', message: 'cannot be chosen: stops-cross' })]);
   });
   test.each([
     [{ extension: 5, flexion: 0 }, false, 1],
@@ -107,10 +109,12 @@ describe('a choice that was sent', () => {
     [{ extension: 0, flexion: 0 }, false, 0],
   ])('that loses %j, seen: %s', (lost, acknowledged, count) =>
     expect(faults({ ...sent, lost, acknowledged })).toEqual(
-      Array.from({ length: count }, () => ({
-        at: 'body.acknowledged',
-        message: 'must be true: motion is lost against the order',
-      })),
+      Array.from({ length: count }, () =>
+        expect.objectContaining({
+          at: 'body.acknowledged',
+          message: 'must be true: motion is lost against the order',
+        }),
+      ),
     ),
   );
   test('an open lock is judged without numbers', () => {
@@ -124,8 +128,8 @@ describe('a choice that was sent', () => {
     });
   });
   test('why there is none yet', () => {
-    expect(settingDecision.notYet({ ...state, order: undefined })).toBe('needs an order first');
-    expect(settingDecision.notYet(state)).toBe(
+    expect(settingDecision.notYet({ ...state, order: undefined })[0]!.message).toBe('needs an order first');
+    expect(settingDecision.notYet(state)[0]!.message).toBe(
       'cannot be chosen: nothing that the brace has lies inside the order and what the joint can do, or the order has ended',
     );
   });

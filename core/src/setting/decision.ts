@@ -1,5 +1,6 @@
+import { faultAt } from '../faults';
 import type { ClinicDay } from '../calendar';
-import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
+import { provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
 import type { Degrees } from '../quantity';
 import type { SizingState } from '../sizing';
 import type { settingChosen } from './entries';
@@ -69,21 +70,18 @@ export const settingDecision: ComputedDecision<Settable, SettingChosen> = {
   // that it is a setting of this brace, at places of it, is asked before
   impossible: (state, { setting: id, values = [], fitted, lost, acknowledged }) => {
     const setting = settingOf(state, id);
-    if (!setting) return faultAt('body.setting', 'is no setting of this brace');
+    if (!setting) return faultAt('body.setting', 'no-setting');
     const made = madeIn({ values: values.length > 0 ? values : undefined, fitted });
     const judged = judgeSetting(setting, made, undefined);
     return [
       ...foreignValues(setting, state.model, values),
-      ...(judged.state === 'wrong' ? faultAt('body.values', `cannot be chosen: ${judged.why}`) : []),
+      ...(judged.state === 'wrong' ? faultAt('body.values', 'not-chosen', { why: judged.why }) : []),
       ...((lost.extension > 0 || lost.flexion > 0) && !acknowledged
-        ? faultAt('body.acknowledged', 'must be true: motion is lost against the order')
+        ? faultAt('body.acknowledged', 'loss-not-acknowledged')
         : []),
     ];
   },
   again: (state, { setting, acknowledged, buffer }, day) =>
     decideSetting(state, setting, day, acknowledged, buffer),
-  notYet: ({ order }) =>
-    order
-      ? 'cannot be chosen: nothing that the brace has lies inside the order and what the joint can do, or the order has ended'
-      : 'needs an order first',
+  notYet: ({ order }) => (order ? faultAt('kind', 'nothing-to-choose') : faultAt('kind', 'order-first')),
 };

@@ -1,20 +1,8 @@
+import { rule, type EntryFault } from '../faults';
 import { array } from 'yup';
 import type { HingeStops } from './stops';
 import { valuesOfStops } from './kinds/stops';
-import {
-  body,
-  entryId,
-  finite,
-  ids,
-  name,
-  oneOf,
-  text,
-  whole,
-  yes,
-  former,
-  kind,
-  type EntryFault,
-} from '../record';
+import { body, entryId, finite, ids, name, oneOf, text, whole, yes, former, kind } from '../record';
 import {
   foreignCorrection,
   foreignSetting,
@@ -46,7 +34,7 @@ const values = () =>
 
 const isMade = ({ values: at, fitted }: { values?: unknown; fitted?: unknown }) =>
   (at === undefined) !== (fitted === undefined);
-const made = ['made', 'must carry its numbers, or whether the part is in'] as const;
+const made = rule('made-somehow');
 
 const degrees = () => finite().min(-30).max(180);
 const lost = () => finite().min(0).max(360).required();
@@ -115,8 +103,7 @@ export const settingMade = {
     })
       .test(...made, isMade)
       .test(
-        'told',
-        'says how often the patient did it: only what the patient tells does',
+        ...rule('told-how-often'),
         ({ everyDays, reported }) => everyDays === undefined || reported === true,
       ),
   }),

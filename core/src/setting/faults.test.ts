@@ -1,4 +1,4 @@
-import type { EntryFault } from '../record';
+import type { EntryFault } from '../faults';
 import { foreignSetting, foreignValues, isForeignMade, settingRoleFaults } from './faults';
 import type { MadeSetting } from './fold';
 import { grounds, hinges, inHinges, lock, screw, settings } from './test-settings';
@@ -14,54 +14,68 @@ test.each<[string, Parameters<typeof foreignSetting>[2], EntryFault[]]>([
   [
     'a setting that is none',
     { setting: 'dial', fitted: true },
-    [{ at: 'body.setting', message: 'is no setting of this brace' }],
+    [expect.objectContaining({ at: 'body.setting', message: 'is no setting of this brace' })],
   ],
   [
     'stops that are in or out',
     { setting: 'hinge-stops', fitted: true },
-    [{ at: 'body', message: 'must carry numbers' }],
+    [expect.objectContaining({ at: 'body', message: 'must carry numbers' })],
   ],
   [
     'a panel with numbers',
     { setting: 'panel', values: [at('one', 1)] },
-    [{ at: 'body', message: 'must say whether the part is in' }],
+    [expect.objectContaining({ at: 'body', message: 'must say whether the part is in' })],
   ],
   ['a panel that is in', { setting: 'panel', fitted: true }, []],
   ['an open lock', { setting: 'lock', fitted: false }, []],
-  ['a lock that is in', { setting: 'lock', fitted: true }, [{ at: 'body', message: 'must carry numbers' }]],
+  [
+    'a lock that is in',
+    { setting: 'lock', fitted: true },
+    [expect.objectContaining({ at: 'body', message: 'must carry numbers' })],
+  ],
   ['one of a pair', { setting: 'lock', values: [at('medial', 15)] }, []],
   [
     'a place that it does not have',
     { setting: 'screw', values: [at('upper', 0.5)] },
-    [{ at: 'body.values[0].place', message: 'must be one of medial, each once' }],
+    [expect.objectContaining({ at: 'body.values[0].place', message: 'must be one of medial, each once' })],
   ],
   [
     'a place twice',
     { setting: 'lock', values: [at('medial', 15), at('medial', 15)] },
-    [{ at: 'body.values[1].place', message: 'must be one of medial, lateral, each once' }],
+    [
+      expect.objectContaining({
+        at: 'body.values[1].place',
+        message: 'must be one of medial, lateral, each once',
+      }),
+    ],
   ],
   [
     'no number where something always is',
     { setting: 'screw', values: [at('medial', null)] },
-    [{ at: 'body.values[0].value', message: 'must be a number: something is in here' }],
+    [
+      expect.objectContaining({
+        at: 'body.values[0].value',
+        message: 'must be a number: something is in here',
+      }),
+    ],
   ],
   [
     'half a stroke of air',
     { setting: 'air', values: [at('one', 4.5)] },
-    [{ at: 'body.values[0].value', message: 'must be a whole number' }],
+    [expect.objectContaining({ at: 'body.values[0].value', message: 'must be a whole number' })],
   ],
   ['whole strokes', { setting: 'air', values: [at('one', 4)] }, []],
   ['an eighth of a turn', { setting: 'screw', values: [at('medial', 0.125)] }, []],
   [
     'an end that is not said',
     { ...stops, values: stops.values.slice(1) },
-    [{ at: 'body.values', message: `must say of each place what is in: ${places}` }],
+    [expect.objectContaining({ at: 'body.values', message: `must say of each place what is in: ${places}` })],
   ],
 ])('%s', (_, body, faults) => expect(foreignSetting(settings, model, body)).toEqual(faults));
 
 test('stops are of no brace without a hinge; anything else is', () => {
   expect(foreignSetting(settings, {}, stops)).toEqual([
-    { at: 'kind', message: 'is not for this brace: it has no hinge stops' },
+    expect.objectContaining({ at: 'kind', message: 'is not for this brace: it has no hinge stops' }),
   ]);
   expect(foreignSetting(settings, {}, { setting: 'panel', fitted: false })).toEqual([]);
 });
@@ -70,10 +84,16 @@ test('a piece that the hinge does not have is told with what it has', () => {
   expect(foreignValues(hinges, model, inHinges({ extension: 10, flexion: 90 }).values)).toEqual([]);
   expect(foreignValues(hinges, model, inHinges({ extension: 10, flexion: null }).values)).toEqual([]);
   expect(foreignValues(hinges, model, [at('medial-extension', 5), at('medial-flexion', 60)])).toEqual([
-    { at: 'body.values[0].value', message: 'is nothing that this brace has, which has 0, 10, 20' },
+    expect.objectContaining({
+      at: 'body.values[0].value',
+      message: 'is nothing that this brace has, which has 0, 10, 20',
+    }),
   ]);
   expect(foreignValues(lock, model, [at('medial', 15), at('lateral', 30)])).toEqual([
-    { at: 'body.values[1].value', message: 'is nothing that this brace has, which has 0, 15' },
+    expect.objectContaining({
+      at: 'body.values[1].value',
+      message: 'is nothing that this brace has, which has 0, 15',
+    }),
   ]);
   // a screw stands anywhere
   expect(foreignValues(screw, model, [at('medial', 0.3)])).toEqual([]);
@@ -119,10 +139,10 @@ describe('whose work it is', () => {
     role: Parameters<typeof settingRoleFaults>[3] = 'technician',
   ) => settingRoleFaults(settings, made(chosen), body, role);
   const asFound = [
-    {
+    expect.objectContaining({
       at: 'body.found',
       message: 'must be true: the role technician does not set this; it is recorded as found',
-    },
+    }),
   ];
   const carriedOut = { ...stops, of: 'the-choice' };
 

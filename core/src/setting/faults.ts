@@ -1,5 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import { may, type Role } from '../access';
-import { faultAt, stands, type BodyIn, type EntryFault } from '../record';
+import { stands, type BodyIn } from '../record';
 import type { settingFelt, settingHandedOver, settingMade, settingTurned } from './entries';
 import type { MadeSetting } from './fold';
 import {
@@ -27,7 +28,7 @@ const foreignPlaces = (
 ): EntryFault[] =>
   places.flatMap((place, i) =>
     !all.includes(place) || places.indexOf(place) < i
-      ? faultAt(`body.${list}[${i}].place`, `must be one of ${all.join(', ')}, each once`)
+      ? faultAt(`body.${list}[${i}].place`, 'one-of-each-once', { words: all.join(', ') })
       : [],
   );
 
@@ -38,24 +39,23 @@ export function foreignSetting(
   { setting: id, values, fitted }: Pick<Made, 'setting' | 'values' | 'fitted'>,
 ): EntryFault[] {
   const setting = settings.find((one) => one.id === id);
-  if (!setting) return faultAt('body.setting', 'is no setting of this brace');
+  if (!setting) return faultAt('body.setting', 'no-setting');
   const [inOrOut, all] = [mayBeInOrOut(setting), placesOf(setting)];
-  if (fitted !== undefined && !inOrOut.includes(fitted)) return faultAt('body', 'must carry numbers');
-  if (values !== undefined && all.length === 0) return faultAt('body', 'must say whether the part is in');
+  if (fitted !== undefined && !inOrOut.includes(fitted)) return faultAt('body', 'carries-numbers');
+  if (values !== undefined && all.length === 0) return faultAt('body', 'in-or-out');
   const places = (values ?? []).map(({ place }) => place);
   return [
     ...foreignPlaces(all, places, 'values'),
     ...(values ?? []).flatMap(({ value }, i) => {
       const at = `body.values[${i}].value`;
-      if (value === null)
-        return mayBeEmpty(setting, places[i]!) ? [] : faultAt(at, 'must be a number: something is in here');
-      return isWhole(setting) && !Number.isInteger(value) ? faultAt(at, 'must be a whole number') : [];
+      if (value === null) return mayBeEmpty(setting, places[i]!) ? [] : faultAt(at, 'number-in-here');
+      return isWhole(setting) && !Number.isInteger(value) ? faultAt(at, 'whole') : [];
     }),
     // where a place may be without a piece, every one of them is said
     ...(values && all.some((place) => mayBeEmpty(setting, place)) && new Set(places).size < all.length
-      ? faultAt('body.values', `must say of each place what is in: ${all.join(', ')}`)
+      ? faultAt('body.values', 'each-place-said', { words: all.join(', ') })
       : []),
-    ...(isOnHinge(setting) && !hinge ? faultAt('kind', 'is not for this brace: it has no hinge stops') : []),
+    ...(isOnHinge(setting) && !hinge ? faultAt('kind', 'no-hinge-stops') : []),
   ];
 }
 
@@ -69,10 +69,7 @@ export const foreignValues = (
     const existing = existingAt(setting, place, hinge);
     return value === null || existing === undefined || existing.includes(value)
       ? []
-      : faultAt(
-          `body.values[${i}].value`,
-          `is nothing that this brace has, which has ${existing.join(', ')}`,
-        );
+      : faultAt(`body.values[${i}].value`, 'no-such-piece', { words: existing.join(', ') });
   });
 
 /** Whether a setting was made with a piece that is not the model's own: it has happened, and is marked. */
@@ -104,9 +101,7 @@ export function settingRoleFaults(
     stands(chosen) &&
     body.of === chosen.entry &&
     sameMade(madeIn(body), madeIn(chosen.decided));
-  return setting?.by === 'orthotist' && !isAsChosen
-    ? faultAt('body.found', `must be true: the role ${role} does not set this; it is recorded as found`)
-    : [];
+  return setting?.by === 'orthotist' && !isAsChosen ? faultAt('body.found', 'found-not-set', { role }) : [];
 }
 
 /** Why turns are none of this brace's: another's, no correction, at places that it does not have. */
@@ -115,7 +110,7 @@ export function foreignTurns(
   { setting: id, turns }: Pick<BodyIn<typeof settingTurned>, 'setting' | 'turns'>,
 ): EntryFault[] {
   const setting = settings.find((one) => one.id === id);
-  if (setting?.kind !== 'correction') return faultAt('body.setting', 'is no correction of this brace');
+  if (setting?.kind !== 'correction') return faultAt('body.setting', 'no-correction');
   return foreignPlaces(
     placesOf(setting),
     turns.map(({ place }) => place),
@@ -130,7 +125,7 @@ export const foreignCorrection = (
 ): EntryFault[] =>
   settings.some((one) => one.id === id && one.kind === 'correction')
     ? []
-    : faultAt('body.setting', 'is no correction of this brace');
+    : faultAt('body.setting', 'no-correction');
 
 /** A setting that can be handed over to the patient: a correction, and air. */
 export const mayBeHandedOver = (
@@ -145,7 +140,7 @@ export const notToHandOver = (
 ): EntryFault[] =>
   settings.some((one) => one.id === id && mayBeHandedOver(one))
     ? []
-    : faultAt('body.setting', 'is nothing of this brace that is handed over: neither a correction nor air');
+    : faultAt('body.setting', 'not-handed-over');
 
 /** Why somebody of a role does not turn a correction: an orthotist does; what others found or heard is recorded so. */
 export const turnRoleFaults = (
@@ -155,8 +150,8 @@ export const turnRoleFaults = (
 ): EntryFault[] =>
   may(role, 'setting.write') || found || reported || settings.find((one) => one.id === id)?.by !== 'orthotist'
     ? []
-    : faultAt('body.found', `must be true: the role ${role} does not turn this; it is recorded as found`);
+    : faultAt('body.found', 'found-not-turned', { role });
 
 /** Why there is no hinge to place: the brace has none. */
 export const noHinge = (parts: readonly { kind: string }[]): EntryFault[] =>
-  parts.some(({ kind }) => kind === 'hinge') ? [] : faultAt('kind', 'is not for this brace: it has no hinge');
+  parts.some(({ kind }) => kind === 'hinge') ? [] : faultAt('kind', 'no-hinge');

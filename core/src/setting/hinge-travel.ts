@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, object, type InferType } from 'yup';
 import { finite } from '../brace';
 import type { Degrees, Millimetres } from '../quantity';
@@ -30,7 +31,7 @@ export const pathSchema = array()
   .of(pathPoint)
   .min(1)
   .max(40)
-  .test('rising', 'must have angles that rise', (path = []) =>
+  .test(...rule('angles-rise'), (path = []) =>
     path.every(
       (point: { angle?: number } | null, i) =>
         i === 0 || !(Number(point?.angle) <= Number((path[i - 1] as typeof point)?.angle)),

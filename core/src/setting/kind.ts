@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, boolean, lazy, object, string, type InferType, type ObjectSchema, type Schema } from 'yup';
 import { finite, oneOfKinds, optionalCondition, optionalPosture, placeSchema, name } from '../brace';
 import type { ClinicDay } from '../calendar';
@@ -61,7 +62,7 @@ export const common = {
         .required(),
     )
     .max(20)
-    .test('rising', 'must have days that rise', (changes = []) =>
+    .test(...rule('changes-rise'), (changes = []) =>
       // a change that is none is a fault of its own
       changes.every(
         (change: { fromDay?: number } | null, i) =>

@@ -1,20 +1,8 @@
+import { rule, type EntryFault } from '../faults';
 import { array } from 'yup';
 import { landmarks } from '../anatomy';
 import type { Part } from '../brace';
-import {
-  body,
-  entryId,
-  finite,
-  ids,
-  name,
-  oneOf,
-  text,
-  former,
-  kind,
-  whole,
-  yes,
-  type EntryFault,
-} from '../record';
+import { body, entryId, finite, ids, name, oneOf, text, former, kind, whole, yes } from '../record';
 import { foreignContour, foreignHeat, foreignMark, foreignWork, isForeignWork, isHeatUnfelt } from './faults';
 import type { FrameLimits } from './bends';
 import type { Operation } from './operations';
@@ -84,7 +72,7 @@ const stations = (least: number) =>
     .max(80)
     .strict()
     .required()
-    .test('apart', 'must stand at places a millimetre apart or more', (points) => {
+    .test(...rule('points-apart'), (points) => {
       const places = (points ?? []).map(({ at }) => at).sort((a, b) => a - b);
       return places.every((at, i) => i === 0 || at - places[i - 1]! >= 1);
     });

@@ -1,5 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import type { Part } from '../brace';
-import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { type BodyIn } from '../record';
 import type { Finding } from '../screening';
 import { bendOf, judgeBend, type FrameLimits } from './bends';
 import type { barRead, contourTaken, heatWent, pressureMarked, workDone } from './entries';
@@ -24,20 +25,19 @@ export function foreignWork(
   { operation: id, part, way, direction, amount, at }: Work,
 ): EntryFault[] {
   const operation = operations.find((one) => one.id === id);
-  if (!operation || !canBeDone(operation, parts, frame))
-    return faultAt('body.operation', 'is no work on this brace');
+  if (!operation || !canBeDone(operation, parts, frame)) return faultAt('body.operation', 'no-work');
   const on = partsWorkedOn(operation, parts);
   const worked = on.find((one) => one.id === part);
-  if (!worked) return faultAt('body.part', `must be one of ${on.map((one) => one.id).join(', ')}`);
+  if (!worked) return faultAt('body.part', 'one-of', { words: on.map((one) => one.id).join(', ') });
   const oneOf = (field: string, value: string | undefined, all: readonly string[]) => {
-    if (all.length === 0) return value === undefined ? [] : faultAt(`body.${field}`, `is not asked of ${id}`);
-    return all.includes(value ?? '') ? [] : faultAt(`body.${field}`, `must be one of ${all.join(', ')}`);
+    if (all.length === 0) return value === undefined ? [] : faultAt(`body.${field}`, 'not-asked-of', { id });
+    return all.includes(value ?? '') ? [] : faultAt(`body.${field}`, 'one-of', { words: all.join(', ') });
   };
   return [
     ...oneOf('way', way, waysOf(operation, worked)),
     ...oneOf('direction', direction, directionsOf(operation)),
-    ...(measuredOf(operation) && amount === undefined ? faultAt('body.amount', 'is required') : []),
-    ...(isPlaced(operation) && at === undefined ? faultAt('body.at', 'is required') : []),
+    ...(measuredOf(operation) && amount === undefined ? faultAt('body.amount', 'needed') : []),
+    ...(isPlaced(operation) && at === undefined ? faultAt('body.at', 'needed') : []),
   ];
 }
 
@@ -67,7 +67,7 @@ export function foreignContour(
     .flatMap((operation) => partsWorkedOn(operation, parts));
   return shaped.some(({ id }) => id === part)
     ? []
-    : faultAt('body.part', `must be one of ${shaped.map(({ id }) => id).join(', ')}`);
+    : faultAt('body.part', 'one-of', { words: shaped.map(({ id }) => id).join(', ') });
 }
 
 /** Why a run of heat is none on this brace: an operation, a run, a part or a stage that it does not have. */
@@ -78,22 +78,21 @@ export function foreignHeat(
 ): EntryFault[] {
   const operation = operations.find((one) => one.id === id);
   if (operation?.kind !== 'mould' || !operation.runs?.includes(runId))
-    return faultAt('body.run', 'is no run of heat on this brace');
+    return faultAt('body.run', 'no-heat-run');
   const on = partsWorkedOn(operation, parts);
   return [
     ...(on.some((one) => one.id === part)
       ? []
-      : faultAt('body.part', `must be one of ${on.map((one) => one.id).join(', ')}`)),
+      : faultAt('body.part', 'one-of', { words: on.map((one) => one.id).join(', ') })),
     ...((what === 'begun') === (of === undefined)
       ? []
-      : faultAt('body.of', what === 'begun' ? 'is not asked of a beginning' : 'is needed')),
+      : faultAt('body.of', what === 'begun' ? 'not-asked-of-beginning' : 'needed')),
     ...(what === 'stage' && !heatRun(runId)!.stages.some((one) => one.id === stage)
-      ? faultAt(
-          'body.stage',
-          `must be one of ${heatRun(runId)!
+      ? faultAt('body.stage', 'one-of', {
+          words: heatRun(runId)!
             .stages.map((one) => one.id)
-            .join(', ')}`,
-        )
+            .join(', '),
+        })
       : []),
   ];
 }
@@ -127,4 +126,4 @@ export const foreignMark = (
 ): EntryFault[] =>
   parts.some(({ id }) => id === part)
     ? []
-    : faultAt('body.part', `must be one of ${parts.map(({ id }) => id).join(', ')}`);
+    : faultAt('body.part', 'one-of', { words: parts.map(({ id }) => id).join(', ') });

@@ -1,4 +1,5 @@
-import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
+import { faultAt } from '../faults';
+import { provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
 import { gapLeft, barAfter, type BarBend, type BarState } from './bar';
 import { judgeBend, type Bend, type FrameLimits } from './bends';
 import type { bendsPlanned } from './entries';
@@ -53,7 +54,7 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
   impossible: (state, { part, bends, purpose }) => {
     const bar = barOf(state, part);
     const { frame } = state.model;
-    if (!bar || !frame) return faultAt('body.part', 'is no bar that is bent here');
+    if (!bar || !frame) return faultAt('body.part', 'no-bar');
     const planned = bends.map((bend) => asBend(part, bend));
     const jaw = frame.bar?.jaw ?? 0;
     const total = bends.reduce((sum, { turn }) => sum + Math.abs(turn), 0);
@@ -63,28 +64,29 @@ export const plannedDecision: ComputedDecision<Bendable, BendsPlanned> = {
         judgeBend(bend, bar.made, frame)
           // one pass is no more than the increment: a planned bend may take several
           .filter((problem) => problem !== 'over-increment' && problem !== 'over-total')
-          .flatMap((problem) => faultAt(`body.bends.${i}`, `cannot be planned: ${problem}`)),
+          .flatMap((problem) => faultAt(`body.bends.${i}`, 'bend-not-planned', { problem })),
       ),
       ...(total > bar.left + 0.5
-        ? faultAt('body.bends', `turn ${total.toFixed(1)} in all: the frame has ${bar.left.toFixed(1)} left`)
+        ? faultAt('body.bends', 'bends-turn-too-much', {
+            total: total.toFixed(1),
+            left: bar.left.toFixed(1),
+          })
         : []),
       // a grid's station is not the bar's own length: a millimetre is let go
       ...(sorted.some(({ at }, i) => i > 0 && at - sorted[i - 1]!.at < jaw - 1)
-        ? faultAt('body.bends', `stand nearer to each other than the irons are wide (${jaw} mm)`)
+        ? faultAt('body.bends', 'bends-too-near', { jaw })
         : []),
       ...(purpose === 'contour' && overCorrects(bar, bends)
-        ? faultAt('body.bends', 'over-correct: they leave a larger gap than there is without them')
+        ? faultAt('body.bends', 'bends-over-correct')
         : []),
-      ...(purpose === 'set' && !isCoronalSet(bends)
-        ? faultAt('body.bends', 'must be the same angle once above and once below the hinge')
-        : []),
+      ...(purpose === 'set' && !isCoronalSet(bends) ? faultAt('body.bends', 'bends-not-alike') : []),
       ...(purpose === 'set' && state.shaping.bars.some((other) => isSameWay(other, part, bends))
-        ? faultAt('body.bends', 'must go the other way than those of the other bar')
+        ? faultAt('body.bends', 'bends-same-way')
         : []),
     ];
   },
   again: (state, { part, purpose, bends }) => decideBends(state, part, purpose, bends),
-  notYet: () => 'needs a contour of this bar first',
+  notYet: () => faultAt('kind', 'needs-contour'),
 };
 
 /** Bends after which a bar lies worse than before them. */

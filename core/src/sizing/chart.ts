@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, number, object, string, type InferType } from 'yup';
 import { finite, name } from '../brace';
 import { heightNames } from '../order';
@@ -76,27 +77,23 @@ export const chartSchema = object({
   sideExtension: object({ upTo: finite().required().positive() }).noUnknown().default(undefined).optional(),
 })
   .noUnknown()
-  .test('universal', 'a chart without axes comes in one size', (chart) => {
+  .test(...rule('one-size'), (chart) => {
     const { axes, sizes } = (chart ?? {}) as { axes?: unknown; sizes?: unknown };
     return !Array.isArray(axes) || axes.length > 0 || (Array.isArray(sizes) && sizes.length === 1);
   })
-  .test(
-    'table-fits',
-    'a table needs two axes, a row for each band of the first and a cell for each of the second',
-    (chart) => {
-      const { table, axes } = (chart ?? {}) as { table?: unknown; axes?: unknown };
-      if (table === undefined) return true;
-      const bandsAt = (at: number): number =>
-        Array.isArray(axes) && Array.isArray((axes[at] as { bands?: unknown } | null)?.bands)
-          ? (axes[at] as { bands: unknown[] }).bands.length
-          : 0;
-      return (
-        Array.isArray(table) &&
-        Array.isArray(axes) &&
-        axes.length === 2 &&
-        table.length === bandsAt(0) &&
-        table.every((row) => Array.isArray(row) && row.length === bandsAt(1))
-      );
-    },
-  );
+  .test(...rule('table-fits'), (chart) => {
+    const { table, axes } = (chart ?? {}) as { table?: unknown; axes?: unknown };
+    if (table === undefined) return true;
+    const bandsAt = (at: number): number =>
+      Array.isArray(axes) && Array.isArray((axes[at] as { bands?: unknown } | null)?.bands)
+        ? (axes[at] as { bands: unknown[] }).bands.length
+        : 0;
+    return (
+      Array.isArray(table) &&
+      Array.isArray(axes) &&
+      axes.length === 2 &&
+      table.length === bandsAt(0) &&
+      table.every((row) => Array.isArray(row) && row.length === bandsAt(1))
+    );
+  });
 export type Chart = InferType<typeof chartSchema>;

@@ -1,4 +1,5 @@
-import { faultAt, provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
+import { faultAt } from '../faults';
+import { provenance, type BodyIn, type ComputedDecision, type DecidedUnder } from '../record';
 import { extensionEachSide } from './belt';
 import type { sizeChosen } from './entries';
 import type { SizingState } from './fold';
@@ -43,13 +44,13 @@ export function decideSize(
 export const sizeDecision: ComputedDecision<Sized, SizeChosen> = {
   impossible: ({ sizing: { chart } }, { size, height, heightReason }) => [
     ...(size !== undefined && !chart.sizes.includes(size)
-      ? faultAt('body.size', `must be a size of this chart: ${chart.sizes.join(', ')}`)
+      ? faultAt('body.size', 'one-of', { words: chart.sizes.join(', ') })
       : []),
     ...(height !== undefined && !chart.heights?.some((one) => one.height === height)
-      ? faultAt('body.height', 'is no height of this model')
+      ? faultAt('body.height', 'no-height')
       : []),
     ...((height === undefined) !== (heightReason === undefined)
-      ? faultAt('body.heightReason', 'goes with a height')
+      ? faultAt('body.heightReason', 'with-a-height')
       : []),
   ],
   again: (state, { size, reason, height, heightReason }) =>
@@ -59,5 +60,7 @@ export const sizeDecision: ComputedDecision<Sized, SizeChosen> = {
       height && { height, reason: heightReason! },
     ),
   notYet: ({ sizing: { match } }) =>
-    `needs readings that are not here${match.outcome === 'incomplete' ? `: ${match.missing.join(', ')}` : ''}`,
+    match.outcome === 'incomplete'
+      ? faultAt('kind', 'readings-missing', { steps: match.missing.join(', ') })
+      : faultAt('kind', 'readings-needed'),
 };

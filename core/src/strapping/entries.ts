@@ -1,5 +1,6 @@
+import type { EntryFault } from '../faults';
 import type { Part } from '../brace';
-import { body, finite, name, oneOf, text, whole, yes, kind, type EntryFault } from '../record';
+import { body, finite, name, oneOf, text, whole, yes, kind } from '../record';
 import { foreignList, foreignStep, foreignTension } from './faults';
 import type { Sequence } from './sequence';
 

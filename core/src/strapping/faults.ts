@@ -1,5 +1,6 @@
+import { faultAt, type EntryFault } from '../faults';
 import { partNamed, type Part } from '../brace';
-import { faultAt, type BodyIn, type EntryFault } from '../record';
+import { type BodyIn } from '../record';
 import type { donningBegun, strapDone, strapLost, strapTension } from './entries';
 import type { Sequence } from './sequence';
 
@@ -9,13 +10,10 @@ export function foreignList(
   { list, policy }: BodyIn<typeof donningBegun>,
 ): EntryFault[] {
   const lists = sequences.filter(({ purpose }) => purpose === 'first-donning');
-  if (lists.length === 0)
-    return faultAt('kind', 'is not for this brace: no putting-on sequence is covered for it');
+  if (lists.length === 0) return faultAt('kind', 'no-sequence');
   const begun = lists.find(({ id }) => id === list) ?? (list === undefined && lists.length === 1 && lists[0]);
-  if (list !== undefined && !begun) return faultAt('body.list', 'is no list by which this brace is put on');
-  return begun && begun.handling && policy !== true
-    ? faultAt('body.policy', 'is needed: the facility’s handling policy goes before this list')
-    : [];
+  if (list !== undefined && !begun) return faultAt('body.list', 'no-list');
+  return begun && begun.handling && policy !== true ? faultAt('body.policy', 'policy-needed') : [];
 }
 
 /** Why a step is none of putting this brace on. */
@@ -23,13 +21,10 @@ export const foreignStep = (
   sequences: readonly Sequence[],
   { step }: Pick<BodyIn<typeof strapDone> | BodyIn<typeof strapLost>, 'step'>,
 ): EntryFault[] =>
-  sequences.some(({ steps }) => steps.some(({ id }) => id === step))
-    ? []
-    : faultAt('body.step', 'is no step of this brace’s sequence');
+  sequences.some(({ steps }) => steps.some(({ id }) => id === step)) ? [] : faultAt('body.step', 'no-step');
 
 /** Why a tension is of nothing that pulls on this brace. */
 export const foreignTension = (
   parts: readonly Part[],
   { part }: Pick<BodyIn<typeof strapTension>, 'part'>,
-): EntryFault[] =>
-  partNamed(parts, part)?.kind === 'strap' ? [] : faultAt('body.part', 'is no strap of this brace');
+): EntryFault[] => (partNamed(parts, part)?.kind === 'strap' ? [] : faultAt('body.part', 'no-strap'));

@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array, number, object, string, type InferType } from 'yup';
 import {
   applies,
@@ -57,7 +58,7 @@ const stepIds = (steps: unknown): string[] | undefined =>
   Array.isArray(steps) ? steps.flatMap((one: { id?: string } | null) => one?.id ?? []) : undefined;
 
 export const sequenceSchema = plain
-  .test('passes-after-a-step', 'has a pass after, or of, what is no step of it', ({ steps, passes }) => {
+  .test(...rule('passes-after-a-step'), ({ steps, passes }) => {
     const ids = stepIds(steps);
     return (
       !ids ||
@@ -69,7 +70,7 @@ export const sequenceSchema = plain
       )
     );
   })
-  .test('repeats-steps-before', 'repeats what is no step before it', ({ steps }) => {
+  .test(...rule('repeats-steps-before'), ({ steps }) => {
     const ids = stepIds(steps);
     return (
       !ids ||

@@ -1,3 +1,4 @@
+import { rule } from '../faults';
 import { array } from 'yup';
 import { body, day, finite, oneOf, text, whole, kind } from '../record';
 import { wornRuleProblems, type WornRule } from './worn';
@@ -28,13 +29,10 @@ export const wearPlanned = {
         .min(1)
         .max(3)
         .strict(),
-    }).test(
-      'whole-plan',
-      'a growing plan gives firstDay, grow, everyDays and ceiling; one as ordered gives wearing',
-      (plan) =>
-        plan.kind === 'as-ordered'
-          ? plan.wearing !== undefined
-          : [plan.firstDay, plan.grow, plan.everyDays, plan.ceiling].every((value) => value !== undefined),
+    }).test(...rule('whole-plan'), (plan) =>
+      plan.kind === 'as-ordered'
+        ? plan.wearing !== undefined
+        : [plan.firstDay, plan.grow, plan.everyDays, plan.ceiling].every((value) => value !== undefined),
     ),
   }),
   v: 2,
@@ -88,8 +86,8 @@ export const wearRead = kind('wear.read', {
       off: finite().min(10).max(44).required(),
       tooHot: finite().min(20).max(80).required(),
       gap: finite().min(1).max(240).required(),
-    }).test('rule', 'must have off below on, and too hot above on', (rule) => {
-      const { on, off, tooHot, gap } = rule as WornRule;
+    }).test(...rule('worn-rule'), (read) => {
+      const { on, off, tooHot, gap } = read as WornRule;
       return wornRuleProblems({ on, off, tooHot, gap }).length === 0;
     }),
     days: array()
@@ -105,7 +103,7 @@ export const wearRead = kind('wear.read', {
       .max(400)
       .strict()
       .required()
-      .test('rising', 'must rise by day', (days) =>
+      .test(...rule('days-rise'), (days) =>
         (days ?? []).every(({ day: one }, i) => i === 0 || one > days![i - 1]!.day),
       ),
   }),

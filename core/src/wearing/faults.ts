@@ -1,5 +1,5 @@
+import { faultAt, type EntryFault } from '../faults';
 import type { Order } from '../order';
-import { faultAt, type EntryFault } from '../record';
 import { planProblems, type WearPlan } from './plan';
 
 /**
@@ -7,9 +7,9 @@ import { planProblems, type WearPlan } from './plan';
  * @param isSafe no check says that the limb is not safe in the brace
  */
 export function planFaults(plan: WearPlan, order: Order | undefined, isSafe: boolean): EntryFault[] {
-  if (!order) return faultAt('kind', 'needs an order first');
+  if (!order) return faultAt('kind', 'order-first');
   return [
     ...planProblems(plan, order),
     ...(plan.kind === 'growing' && !isSafe ? ['limb-not-safe'] : []),
-  ].flatMap((problem) => faultAt('body', problem));
+  ].flatMap((problem) => faultAt('body', 'plan-wrong', { problem }));
 }

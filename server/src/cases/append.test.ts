@@ -181,7 +181,9 @@ test('an order for the other side, or a window the wrong way round, is refused w
   const reversed = await send(
     order(id, null, { phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 90, flexion: 10 }) }] }),
   );
-  expect(reversed.body.faults).toEqual([{ at: 'body.phases[0]', message: 'window-reversed' }]);
+  expect(reversed.body.faults).toEqual([
+    expect.objectContaining({ at: 'body.phases[0]', message: 'window-reversed' }),
+  ]);
 });
 
 test('stops outside the order are never chosen; fitted ones are a fact and open a look at the brace', async () => {

@@ -1,3 +1,4 @@
+import { faultAt, type EntryFault } from '@estribo/core/faults';
 import { randomBytes } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { may } from '@estribo/core/access';
@@ -36,7 +37,6 @@ import {
 import { regions, pairedSides } from '@estribo/core/anatomy';
 import { isReading, ownRepeatability, pairsNeeded, protocolOf } from '@estribo/core/measuring';
 import { withheldFaults } from '@estribo/core/findings';
-import type { EntryFault } from '@estribo/core/record';
 import type { EntityManager } from 'typeorm';
 import { fitsFamily, registered } from '../catalogue/registry';
 import {
@@ -88,7 +88,7 @@ export async function appendEntry(
   const entry = ofTodaysKind(read.entry);
   // an entry of a former kind that was repaired stands as it reads today
   const isThis = (stored: string | null) => stored === content || stored === canonicalText(entry);
-  if (entry.case !== caseId) throw faulty([{ at: 'case', message: 'is not the case of this address' }]);
+  if (entry.case !== caseId) throw faulty(faultAt('case', 'other-address'));
   if (entry.by !== user.id) throw new Problem('not-your-entry');
   return inTurn(caseId, async () => {
     const done = await inTransaction(context.db, async (manager) => {
@@ -128,19 +128,19 @@ async function lockedCase(manager: EntityManager, entry: AnyEntry): Promise<Case
     registered(manager, 'programme', programme.hash),
     registered(manager, 'model', model.hash),
   ]);
-  if (!known) throw faulty([{ at: 'body.person', message: 'is no person of this clinic' }]);
+  if (!known) throw faulty(faultAt('body.person', 'no-person'));
   if (!programmeContent || !isPinOf(programme, programmeContent as Programme))
-    throw faulty([{ at: 'body.programme.hash', message: 'is not registered under this id and version' }]);
+    throw faulty(faultAt('body.programme.hash', 'no-programme-here'));
   if (
     !modelContent ||
     !isPinOf(model, modelContent as BraceModel) ||
     !fitsFamily(modelContent as BraceModel, programmeContent as Programme)
   )
-    throw faulty([{ at: 'body.model.hash', message: 'is no registered model of this family' }]);
+    throw faulty(faultAt('body.model.hash', 'no-model-here'));
   const { region } = programmeContent as Programme;
   const worn: readonly string[] = regions[region] === 'pair' ? pairedSides : ['midline'];
   if (!worn.includes(entry.body.side))
-    throw faulty([{ at: 'body.side', message: `must be ${worn.join(' or ')} for this family` }]);
+    throw faulty(faultAt('body.side', 'side-of-family', { words: worn.join(', ') }));
   const row: CaseRow = {
     id: entry.case,
     person,
@@ -203,7 +203,7 @@ async function take(
   const recorded = recordedEntry(written)!;
   const all = [...entries, recorded];
   const after = await foldOf(manager, { ...row, ...held }, all, clinic.zone);
-  if (!after) throw faulty([{ at: 'kind', message: 'must be case.opened first' }]);
+  if (!after) throw faulty(faultAt('kind', 'not-opened'));
   await writeSummary(manager, state, after, person);
   await writePairs(manager, state, after);
   await writeVisits(manager, state, after);
@@ -229,16 +229,14 @@ async function heldAfter(
     registered<BraceModel>(manager, 'model', model.hash),
   ]);
   if (!toProgramme || !isPinOf(programme, toProgramme) || programme.id !== state.programmePin.id)
-    throw faulty([{ at: 'body.programme', message: 'is no registered version of this case’s programme' }]);
+    throw faulty(faultAt('body.programme', 'no-version-of-programme'));
   if (!toModel || !isPinOf(model, toModel) || model.id !== state.modelPin.id)
-    throw faulty([{ at: 'body.model', message: 'is no registered version of this case’s model' }]);
+    throw faulty(faultAt('body.model', 'no-version-of-model'));
   const problems = modelProblems(currentModel(toModel), currentProgramme(toProgramme));
   if (problems.length > 0)
-    throw faulty([
-      { at: 'body.model', message: `leaves out what the programme asks: ${problems[0]!.problem}` },
-    ]);
+    throw faulty(faultAt('body.model', 'leaves-out-asked', { problem: problems[0]!.problem }));
   if (programme.hash === programmeHash && model.hash === modelHash)
-    throw faulty([{ at: 'body', message: 'is what the case holds on to already' }]);
+    throw faulty(faultAt('body', 'held-already'));
   return { programmeHash: programme.hash, modelHash: model.hash };
 }
 
@@ -258,11 +256,11 @@ async function checkTakenOver(
   const there = await manager.getRepository(caseEntity).findOneBy({ id: from.case });
   const isSamePerson =
     there !== null && there.id !== row.id && (await personNow(manager, there.person)).id === person.id;
-  if (!isSamePerson) throw faulty([{ at: 'from.case', message: 'is no other case of this person' }]);
+  if (!isSamePerson) throw faulty(faultAt('from.case', 'no-other-case'));
   const isHere = state?.lines.some(
     (line) => line.status !== 'withdrawn' && line.entry.from?.entry === from.entry,
   );
-  if (isHere) throw faulty([{ at: 'from.entry', message: 'was taken over into this case before' }]);
+  if (isHere) throw faulty(faultAt('from.entry', 'taken-over-before'));
   const source = (await snapshotOf(manager, there, zone)).state;
   const found =
     source && state
@@ -274,7 +272,7 @@ async function checkTakenOver(
     found.observedAt !== observedAt ||
     !isDeepStrictEqual(found.body, body)
   )
-    throw faulty([{ at: 'from.entry', message: 'is nothing that this case takes over as it is sent' }]);
+    throw faulty(faultAt('from.entry', 'not-taken-over-so'));
 }
 
 /**
@@ -291,23 +289,22 @@ async function checkPrecision(
   // a step that this brace does not have is told as such
   if (!step || !isReading(step)) return;
   const own = ownRepeatability(await pairsUnder(manager, protocolOf(step)));
-  if (!own) throw faulty([{ at: 'body.pairs', message: `are fewer than ${pairsNeeded} in this clinic` }]);
+  if (!own) throw faulty(faultAt('body.pairs', 'pairs-too-few', { n: pairsNeeded }));
   const isSame = own.pairs === body.pairs && Math.abs(own.withinPerson - body.withinPerson) < 1e-6;
   if (!isSame)
-    throw faulty([
-      {
-        at: 'body.withinPerson',
-        message: `is not what this clinic’s pairs give now: ${own.withinPerson.toFixed(2)} from ${own.pairs} pairs`,
-      },
-    ]);
+    throw faulty(
+      faultAt('body.withinPerson', 'pairs-give-other', {
+        deviation: own.withinPerson.toFixed(2),
+        pairs: own.pairs,
+      }),
+    );
 }
 
 /** @throws Problem 422 when a case is handed to somebody who cannot take it in hand */
 async function checkKeeper(manager: EntityManager, { kind, body }: AnyEntry): Promise<void> {
   if (kind !== 'case.handed-over') return;
   const to = await manager.getRepository(userEntity).findOneBy({ id: body.to, active: true });
-  if (!to || !may(to.role, 'cases.write'))
-    throw faulty([{ at: 'body.to', message: 'is nobody here who may take a case in hand' }]);
+  if (!to || !may(to.role, 'cases.write')) throw faulty(faultAt('body.to', 'nobody-for-a-case'));
 }
 
 const throwIfAny = (faults: EntryFault[]): void => {
@@ -323,11 +320,8 @@ function checkNote(user: SignedIn, { kind, body }: AnyEntry): void {
 /** When it was observed can be: not before the person was born, not ahead of the clock by more than minutes. */
 function checkTime(entry: AnyEntry, { born }: Person, receivedAt: Date, zone: string): void {
   if (readInstant(entry.observedAt)! > receivedAt.getTime() + aheadAtMost)
-    throw faulty([
-      { at: 'observedAt', message: 'lies ahead of the server’s clock: set this machine’s clock right' },
-    ]);
-  if (dayOf(entry.observedAt, zone) < born)
-    throw faulty([{ at: 'observedAt', message: `lies before the person was born (${born})` }]);
+    throw faulty(faultAt('observedAt', 'clock-ahead'));
+  if (dayOf(entry.observedAt, zone) < born) throw faulty(faultAt('observedAt', 'before-born', { born }));
 }
 
 /**
@@ -372,11 +366,11 @@ function checkRole(user: SignedIn, entry: AnyEntry, replaced: AnyRecordedEntry |
 
 function checkReplaced(entry: AnyEntry, replaced: AnyRecordedEntry | undefined): void {
   if (entry.replaces === undefined) return;
-  if (!replaced) throw faulty([{ at: 'replaces', message: 'names no entry of this case' }]);
+  if (!replaced) throw faulty(faultAt('replaces', 'no-such-entry'));
   if (['record.withdrawn', 'case.opened', 'case.moved'].includes(replaced.kind))
-    throw faulty([{ at: 'replaces', message: `names an entry that stays as it is (${replaced.kind})` }]);
+    throw faulty(faultAt('replaces', 'entry-stays', { kind: replaced.kind }));
   if (entry.kind !== 'record.withdrawn' && entry.kind !== replaced.kind)
-    throw faulty([{ at: 'replaces', message: `names an entry of another kind (${replaced.kind})` }]);
+    throw faulty(faultAt('replaces', 'entry-of-other-kind', { kind: replaced.kind }));
 }
 
 function checkIntent(state: CaseState, entry: AnyEntry): void {

@@ -358,10 +358,10 @@ test('the server holds back what a finding withholds, by the same function: a pa
   expect([refused.status, refused.body.faults]).toEqual([
     422,
     [
-      {
+      expect.objectContaining({
         at: 'body.inSpite',
         message: 'must name not-donned (open-all) with a reason, or it is resolved first',
-      },
+      }),
     ],
   ]);
   const over = { of: [{ kind: 'not-donned', about: 'open-all' }], reason: 'Donned on the ward' };
@@ -388,7 +388,7 @@ test('the server holds back what a finding withholds, by the same function: a pa
       case: id,
     });
   expect((await plan()).body.faults).toEqual([
-    { at: 'kind', message: 'is withheld: not-signed is to be resolved first' },
+    expect.objectContaining({ at: 'kind', message: 'is withheld: not-signed is to be resolved first' }),
   ]);
   expect((await sign({ inSpite: over })).status).toBe(201);
   // a new order that the stops exceed holds everything back again
@@ -404,7 +404,10 @@ test('the server holds back what a finding withholds, by the same function: a pa
   expect(order.status).toBe(201);
   expect((await plan()).body.faults).toEqual(
     expect.arrayContaining([
-      { at: 'kind', message: 'is withheld: exceeds-order (hinge-stops) is to be resolved first' },
+      expect.objectContaining({
+        at: 'kind',
+        message: 'is withheld: exceeds-order (hinge-stops) is to be resolved first',
+      }),
     ]),
   );
   const bench = await (await clinic.as('orthotist')).get('/api/bench').expect(200);

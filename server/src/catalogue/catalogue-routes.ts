@@ -1,3 +1,4 @@
+import { fault, faultAt } from '@estribo/core/faults';
 import { chartsToCsv, lostBy } from '@estribo/core/exchange';
 import { regionNames, type Region } from '@estribo/core/anatomy';
 import { isVisible } from '@estribo/core/people';
@@ -214,26 +215,25 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
       handle: async (req, res, user) => {
         const model = valid(modelSchema, req.body) as unknown as BraceModel;
         const programme = await newestProgramme(db, model.programme);
-        if (!programme) throw faulty([{ at: 'programme', message: 'is no family here' }]);
+        if (!programme) throw faulty(faultAt('programme', 'no-family'));
         const unseen = (['name', 'maker'] as const).filter((field) => !isVisible(model[field]));
-        if (unseen.length > 0)
-          throw faulty(unseen.map((at) => ({ at, message: 'has no sign that can be seen' })));
+        if (unseen.length > 0) throw faulty(unseen.map((at) => fault(at, 'visible')));
         const bands = chartBandFaults(model.chart, programme);
         if (bands.length > 0)
           throw faulty(
-            bands.map(({ axis, band, end, fault }) => ({
-              at: `chart.axes[${axis}].bands[${band}].${end}`,
-              message:
-                fault === 'reversed' ? 'lies below where the band begins' : 'is no reading of any body',
-            })),
+            bands.map(({ axis, band, end, fault: wrong }) =>
+              fault(
+                `chart.axes[${axis}].bands[${band}].${end}`,
+                wrong === 'reversed' ? 'band-reversed' : 'no-body-reads-so',
+              ),
+            ),
           );
         const problems = modelProblems(model, programme);
         if (problems.length > 0)
           throw faulty(
-            problems.map(({ problem, ...which }) => ({
-              at: Object.values(which).join(' ') || 'model',
-              message: problem,
-            })),
+            problems.map(({ problem, ...which }) =>
+              fault(Object.values(which).join(' ') || 'model', 'model-wrong', { problem }),
+            ),
           );
         const pin = await registering(db, async (manager) => {
           const before = await manager
@@ -292,14 +292,12 @@ export function catalogueRoutes({ db, now, charts }: Context): Route[] {
         const base = programme.base && (await newestProgramme(db, programme.base));
         if (!base || !programme.title || !/^own-[a-z0-9-]{1,70}$/.test(programme.id))
           throw faulty([
-            ...(base ? [] : [{ at: 'base', message: 'must name the family it was copied from' }]),
-            ...(programme.title ? [] : [{ at: 'title', message: 'is required' }]),
-            ...(/^own-[a-z0-9-]{1,70}$/.test(programme.id)
-              ? []
-              : [{ at: 'id', message: 'must begin with own-' }]),
+            ...(base ? [] : faultAt('base', 'base-needed')),
+            ...(programme.title ? [] : faultAt('title', 'needed')),
+            ...(/^own-[a-z0-9-]{1,70}$/.test(programme.id) ? [] : faultAt('id', 'own-id')),
           ]);
         if (base.region !== programme.region)
-          throw faulty([{ at: 'region', message: `must be that of its base, ${base.region}` }]);
+          throw faulty(faultAt('region', 'region-of-base', { region: base.region }));
         const faults = ownFamilyFaults(programme, base);
         if (faults.length > 0) throw faulty(faults);
         const pin = await registering(db, async (manager) => {

@@ -69,7 +69,7 @@ test('a model that leaves out what its family needs is refused with the place', 
     .post('/api/catalogue/models')
     .send({ ...frame, id: 'half', distances: {} })
     .expect(422);
-  expect(body.faults).toContainEqual({ at: 'girth-above', message: 'no-distance' });
+  expect(body.faults).toContainEqual(expect.objectContaining({ at: 'girth-above', message: 'no-distance' }));
   await (
     await ana()
   )
@@ -177,7 +177,10 @@ describe('charts as CSV', () => {
     };
     const { body } = await agent.post('/api/catalogue/models').send(sent).expect(422);
     expect(body.faults).toEqual([
-      { at: 'chart.axes[0].bands[0].to', message: 'lies below where the band begins' },
+      expect.objectContaining({
+        at: 'chart.axes[0].bands[0].to',
+        message: 'lies below where the band begins',
+      }),
     ]);
   });
 

@@ -1,13 +1,11 @@
+import { formOf } from '@estribo/core/faults';
 import { string } from 'yup';
 
 /** A login as it is kept: small letters, digits, dots and hyphens. */
 const loginForm = /^[a-z0-9.-]{2,60}$/;
 
 /** A login that is given to somebody. */
-export const loginField = string()
-  .strict()
-  .required()
-  .matches(loginForm, 'must be 2 to 60 small letters, digits, dots or hyphens');
+export const loginField = string().strict().required().matches(loginForm, formOf('login-form'));
 
 /** Everything that shows nothing: blanks, zero-width characters, controls (Unicode's default ignorables). */
 const invisible = /\s|\p{C}|\p{Default_Ignorable_Code_Point}/gu;

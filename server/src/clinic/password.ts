@@ -1,4 +1,4 @@
-import type { EntryFault } from '@estribo/core/record';
+import { faultAt, type EntryFault } from '@estribo/core/faults';
 import { hash } from '@node-rs/argon2';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
@@ -24,9 +24,7 @@ const estimator = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
  */
 export function passwordFaults(password: string, own: readonly string[], at = 'password'): EntryFault[] {
   if (password.length < shortest || password.length > longest)
-    return [{ at, message: `must have ${shortest} to ${longest} characters` }];
+    return faultAt(at, 'password-length', { least: shortest, most: longest });
   const { guessesLog10 } = estimator.check(password.slice(0, 100), [...known, ...own]);
-  return guessesLog10 < leastGuesses
-    ? [{ at, message: 'is guessed too easily: take three or four words that do not belong together' }]
-    : [];
+  return guessesLog10 < leastGuesses ? faultAt(at, 'password-guessed') : [];
 }

@@ -1,3 +1,4 @@
+import { faultAt, formOf, rule } from '@estribo/core/faults';
 import { languages } from '@estribo/core/access';
 import { anyId } from '@estribo/core/record';
 import { verify } from '@node-rs/argon2';
@@ -48,10 +49,9 @@ const newPassword = object({
 const pinForm = string()
   .strict()
   .required()
-  .matches(/^\d{4,8}$/, 'must be 4 to 8 digits')
+  .matches(/^\d{4,8}$/, formOf('pin-form'))
   .test(
-    'not-plain',
-    'is guessed too easily',
+    ...rule('pin-guessed'),
     (pin) => !/^(\d)\1*$/.test(pin) && !'01234567890'.includes(pin) && !'09876543210'.includes(pin),
   );
 const ownPin = object({ password: string().strict().required().max(200), pin: pinForm })
@@ -149,8 +149,7 @@ export function sessionRoutes(context: Context): Route[] {
     { id, login, name, codeHash }: User,
     next: string | undefined,
   ): Promise<string | undefined> => {
-    if (next === undefined)
-      throw faulty([{ at: 'next', message: 'is needed: choose a password of your own' }]);
+    if (next === undefined) throw faulty(faultAt('next', 'password-of-own'));
     const faults = passwordFaults(next, [login, name, clinic.name], 'next');
     if (faults.length > 0) throw faulty(faults);
     const passwordHash = await hashPassword(next);
@@ -272,7 +271,7 @@ export function sessionRoutes(context: Context): Route[] {
         const user = await db.getRepository(userEntity).findOneByOrFail({ id });
         if (!(await verify(user.passwordHash, password))) {
           wrongSecret(res);
-          throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+          throw faulty(faultAt('password', 'password-not-yours'));
         }
         const pinHash = await hashPassword(pin);
         await inTransaction(db, async (manager) => {
@@ -338,7 +337,7 @@ export function sessionRoutes(context: Context): Route[] {
         const user = await db.getRepository(userEntity).findOneByOrFail({ id });
         if (!(await verify(user.passwordHash, password))) {
           wrongSecret(res);
-          throw faulty([{ at: 'password', message: 'is not the one you have now' }]);
+          throw faulty(faultAt('password', 'password-not-yours'));
         }
         const faults = passwordFaults(next, [user.login, user.name, clinic.name], 'next');
         if (faults.length > 0) throw faulty(faults);

@@ -1,3 +1,4 @@
+import { faultAt } from '@estribo/core/faults';
 import { readPhases } from '@estribo/core/order';
 import { object, string } from 'yup';
 import { audit } from '../audit/audit';
@@ -37,15 +38,14 @@ export function templateRoutes({ db, now }: Context): Route[] {
       handle: async (req, res, by) => {
         const id = madeId(req);
         const { name, text } = valid(template, req.body);
-        if (readPhases(text).phases.length === 0)
-          throw faulty([{ at: 'text', message: 'holds no phase that can be read, such as "wk 0-2 0-30"' }]);
+        if (readPhases(text).phases.length === 0) throw faulty(faultAt('text', 'no-phase'));
         await inTransaction(db, async (manager) => {
           const rows = manager.getRepository(phaseTemplateEntity);
           const same = await rows.findOneBy({ name });
-          if (same && same.id !== id) throw faulty([{ at: 'name', message: 'is another template’s name' }]);
+          if (same && same.id !== id) throw faulty(faultAt('name', 'template-name-taken'));
           const known = await rows.existsBy({ id });
           if (!known && (await rows.count()) >= mostTemplates)
-            throw faulty([{ at: 'name', message: `is one more than the ${mostTemplates} that are kept` }]);
+            throw faulty(faultAt('name', 'templates-too-many', { n: mostTemplates }));
           await rows.upsert({ id, name, text, invented: false }, ['id']);
           await audit(manager, {
             at: now(),

@@ -1,3 +1,4 @@
+import { faultAt } from '@estribo/core/faults';
 import { roles, type Role } from '@estribo/core/access';
 import { randomUUID } from 'node:crypto';
 import { boolean, mixed, number, object } from 'yup';
@@ -88,13 +89,10 @@ export function userRoutes({ db, now, hub }: Context): Route[] {
           });
           const known = await rows.findOneBy({ id });
           const sameLogin = await rows.findOneBy({ login: rest.login });
-          if (sameLogin && sameLogin.id !== id)
-            throw faulty([{ at: 'login', message: 'belongs to another user' }]);
+          if (sameLogin && sameLogin.id !== id) throw faulty(faultAt('login', 'login-taken'));
           const staysAdministrator = rest.role === 'administrator' && rest.active;
           if (administrators.length === 1 && administrators[0]!.id === id && !staysAdministrator)
-            throw faulty([
-              { at: rest.active ? 'role' : 'active', message: 'must stay: this is the last administrator' },
-            ]);
+            throw faulty(faultAt(rest.active ? 'role' : 'active', 'last-administrator'));
           // an insert of its own, never an upsert: that would take another user's row for its login
           if (known) await rows.update({ id }, rest);
           // nobody has this password: who is new signs in with a code

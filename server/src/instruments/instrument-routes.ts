@@ -1,3 +1,4 @@
+import { faultAt, formOf, rule } from '@estribo/core/faults';
 import { may } from '@estribo/core/access';
 import { sides, statureForAge, type Side } from '@estribo/core/anatomy';
 import { addDays, dayOf, ageOn, readInstant } from '@estribo/core/calendar';
@@ -32,7 +33,7 @@ const instrumentBody = object({
   id: string()
     .strict()
     .required()
-    .matches(/^[a-z0-9][a-z0-9-]{0,79}$/, 'must be small letters, digits and hyphens'),
+    .matches(/^[a-z0-9][a-z0-9-]{0,79}$/, formOf('plain-name')),
   kind: string().oneOf(Object.keys(unitOfInstrument)).required(),
   name: nameField(80),
   validDays: number().strict().integer().min(1).max(3650).required(),
@@ -46,7 +47,7 @@ const linesBody = object({
         at: string()
           .strict()
           .required()
-          .test('instant', 'must be an instant in UTC', (value) => readInstant(value) !== undefined),
+          .test(...rule('instant'), (value) => readInstant(value) !== undefined),
         value: number().strict().required().min(-180).max(5000),
         unit: string().oneOf(['mm', 'degrees', 'kg', 'years', 'newtons']).required(),
       }).noUnknown(),
@@ -113,13 +114,9 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
   ) => {
     const most = mostOffset[kind as keyof typeof mostOffset];
     const faults = [
-      ...(calibratedOn > today() ? [{ at: 'calibratedOn', message: 'lies in the future' }] : []),
-      ...(calibratedOn < addDays(today(), -oldestCalibration)
-        ? [{ at: 'calibratedOn', message: 'lies more than ten years back: have it calibrated' }]
-        : []),
-      ...(Math.abs(offset) > most
-        ? [{ at: 'offset', message: `must lie within ${most} either way: have the instrument repaired` }]
-        : []),
+      ...(calibratedOn > today() ? faultAt('calibratedOn', 'future') : []),
+      ...(calibratedOn < addDays(today(), -oldestCalibration) ? faultAt('calibratedOn', 'calibrate-it') : []),
+      ...(Math.abs(offset) > most ? faultAt('offset', 'repair-it', { most }) : []),
     ];
     if (faults.length > 0) throw faulty(faults);
   };
@@ -293,19 +290,16 @@ export function instrumentRoutes({ db, clinic, now, hub }: Context): Route[] {
         const unit = unitOfInstrument[row.kind as keyof typeof unitOfInstrument];
         const wrong = lines.findIndex((one) => one.unit !== unit);
         if (wrong >= 0)
-          throw faulty([{ at: `lines[${wrong}].unit`, message: `must be ${unit} for a ${row.kind}` }]);
+          throw faulty(faultAt(`lines[${wrong}].unit`, 'unit-of-instrument', { unit, kind: row.kind }));
         const clock = now().getTime();
         const untimely = lines.findIndex(({ at }) => {
           const read = readInstant(at)!;
           return read < clock - staleMs || read > clock + aheadMs;
         });
         if (untimely >= 0)
-          throw faulty([
-            {
-              at: `lines[${untimely}].at`,
-              message: `must be a reading of now; here it is ${new Date(clock).toISOString()}`,
-            },
-          ]);
+          throw faulty(
+            faultAt(`lines[${untimely}].at`, 'reading-of-now', { now: new Date(clock).toISOString() }),
+          );
         for (const { at, value } of lines) hub.send({ instrument: row.id, at, value, unit });
         res.status(202).json({ taken: lines.length });
       },

@@ -1,3 +1,4 @@
+import { faultAt, type FaultCode } from '@estribo/core/faults';
 import { constants } from 'node:fs';
 import { access, stat } from 'node:fs/promises';
 import { isAbsolute, normalize } from 'node:path';
@@ -23,12 +24,12 @@ const settings = object({
 
 /** @throws Problem 422 unless a back-up can be written into the folder */
 async function checkFolder(folder: string): Promise<void> {
-  const refuse = (message: string) => faulty([{ at: 'folder', message }]);
-  if (!isAbsolute(folder)) throw refuse('must be a whole path, such as /srv/backups');
+  const refuse = (code: FaultCode) => faulty(faultAt('folder', code));
+  if (!isAbsolute(folder)) throw refuse('whole-path');
   const found = await stat(folder).catch(() => undefined);
-  if (!found?.isDirectory()) throw refuse('is no folder on the server: make it there first');
+  if (!found?.isDirectory()) throw refuse('no-folder');
   await access(folder, constants.W_OK).catch(() => {
-    throw refuse('cannot be written to by Estribo: change its owner or its mode');
+    throw refuse('folder-not-writable');
   });
 }
 

@@ -1,3 +1,4 @@
+import { faultAt } from '@estribo/core/faults';
 import { addDays, dayOf } from '@estribo/core/calendar';
 import { likeness, turnedDay, wordsOf, type NamedPerson } from '@estribo/core/people';
 import { anyId } from '@estribo/core/record';
@@ -98,9 +99,9 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
 
   const checkBorn = (born: string) => {
     const today = dayOf(now().toISOString(), clinic.zone);
-    if (born > today) throw faulty([{ at: 'born', message: 'lies in the future' }]);
+    if (born > today) throw faulty(faultAt('born', 'future'));
     if (born < addDays(today, -Math.round(mostYears * 365.25)))
-      throw faulty([{ at: 'born', message: `lies more than ${mostYears} years back` }]);
+      throw faulty(faultAt('born', 'years-back', { n: mostYears }));
   };
 
   return [
@@ -278,7 +279,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
             if ((await personNow(manager, id)).id === other.id) return;
             throw new Problem('merged-already');
           }
-          if (other.id === one.id) throw faulty([{ at: 'into', message: 'is the same person already' }]);
+          if (other.id === one.id) throw faulty(faultAt('into', 'same-person'));
           await manager.getRepository(personEntity).update({ id }, { mergedInto: other.id, mergedAt: now() });
           await manager.getRepository(personWordEntity).delete({ person: id });
           await settle(manager, other);

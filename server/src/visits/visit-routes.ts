@@ -1,3 +1,4 @@
+import { fault, faultAt } from '@estribo/core/faults';
 import { may, roles } from '@estribo/core/access';
 import { addDays, clinicDay, dayOf } from '@estribo/core/calendar';
 import { clock, visitFaults, visitPurposes, type VisitPurpose } from '@estribo/core/logbook';
@@ -49,10 +50,7 @@ export async function unreadingStaff({ db }: Pick<Context, 'db'>): Promise<Reado
 }
 
 /** Who cannot see the clinical note writes none over it. */
-export const clinicalNote = {
-  at: 'note',
-  message: 'is the clinical note: write it as the front-desk note',
-};
+export const clinicalNote = fault('note', 'clinical-note');
 
 const pickSent = ({ person, day, time, purpose, note, deskNote, state }: VisitRow) => ({
   person,
@@ -171,12 +169,12 @@ export function visitRoutes(context: Context): Route[] {
           if (before?.case) throw new Problem('visit-of-case');
           if (!before) {
             if (!(await manager.getRepository(personEntity).existsBy({ id: sent.person })))
-              throw faulty([{ at: 'person', message: 'is no person of this clinic' }]);
+              throw faulty(faultAt('person', 'no-person'));
           } else if (
             before.person !== sent.person &&
             (await personNow(manager, before.person)).id !== sent.person
           )
-            throw faulty([{ at: 'person', message: 'is another one than the visit was planned for' }]);
+            throw faulty(faultAt('person', 'other-person'));
           const { zone } = clinic;
           const faults = visitFaults(sent, { today: today(), zone, was: before?.day });
           if (faults.length > 0) throw faulty(faults);

@@ -1,6 +1,10 @@
+import type { EntryFault } from '@estribo/core/faults';
 import type { InferType, Schema } from 'yup';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** What is wrong with a field of what was sent; from an older server without its code. */
+export type Fault = Pick<EntryFault, 'at' | 'message' | 'params'> & { code?: string };
 
 /** What the server said about a request it did not take: a problem body. */
 export interface ProblemBody {
@@ -10,7 +14,7 @@ export interface ProblemBody {
   /** which problem it is, and what its sentence names: what the screens say it by */
   code?: string;
   params?: Record<string, string | number>;
-  faults?: { at: string; message: string }[];
+  faults?: Fault[];
   inForce?: unknown;
   yours?: unknown;
 }

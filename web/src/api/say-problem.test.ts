@@ -1,6 +1,7 @@
 import { problems } from '@estribo/core/answers';
+import { fault, faultSays } from '@estribo/core/faults';
 import { es } from '../messages/es';
-import { speak } from '../messages';
+import { findingShort, speak } from '../messages';
 import { RefusedError } from './http';
 import { formProblems, sayProblem } from './say-problem';
 
@@ -30,11 +31,17 @@ test('every problem of the server has words in Spanish that fill in the same nam
   }
 });
 
-test('what a schema says of a field is said in the language of the screen, with the field’s name', async () => {
-  const faults = [
-    { at: 'body.note', message: 'must have 400 characters or fewer' },
-    { at: 'body.note', message: 'is needed' },
-  ];
+test('every fault has words in Spanish that fill in the same names and are no English', () => {
+  const names = (text: string) => (text.match(/\{\{\w+\}\}/g) ?? []).sort();
+  for (const [code, says] of Object.entries(faultSays)) {
+    const said = es.faults[code as keyof typeof faultSays];
+    if (!/^\{\{\w+\}\}$/.test(says)) expect([code, said]).not.toEqual([code, says]);
+    expect([code, names(said)]).toEqual([code, names(says)]);
+  }
+});
+
+test('what is wrong with a field is said in the language of the screen, with the field’s name', async () => {
+  const faults = [fault('body.note', 'shorter', { n: 400 }), fault('body.note', 'needed')];
   expect(sayProblem(refused({ faults }))).toBe(
     'The note must have 400 characters or fewer. The note is needed.',
   );
@@ -42,10 +49,20 @@ test('what a schema says of a field is said in the language of the screen, with 
   expect(sayProblem(refused({ faults }))).toBe(
     'La nota: debe tener 400 caracteres o menos. La nota: hace falta.',
   );
-  expect(
-    formProblems(new RefusedError(refused({ faults: [{ at: 'login', message: 'is needed' }] })), ''),
-  ).toEqual({
+  expect(formProblems(new RefusedError(refused({ faults: [fault('login', 'needed')] })), '')).toEqual({
     login: 'hace falta',
   });
   expect(formProblems(new Error(), 'away')).toEqual({ '': 'away' });
+});
+
+test('what a fault names is said in words, an order’s fault by its own sentence, and one of an older server as it came', async () => {
+  const blocked = fault('kind', 'fitting-blocked', { finding: 'calf-swollen' });
+  const reversed = fault('body.phases[0]', 'order-wrong', { problem: 'window-reversed' });
+  const older = { at: 'body', message: 'is wrong in a way of long ago' };
+  await speak('es');
+  expect(sayProblem(refused({ faults: [blocked] }))).toBe(
+    `no se admite mientras algo impide la prueba: ${findingShort('calf-swollen')}`,
+  );
+  expect(sayProblem(refused({ faults: [reversed] }))).toBe(es.orderProblem['window-reversed']);
+  expect(sayProblem(refused({ faults: [older] }))).toBe(older.message);
 });

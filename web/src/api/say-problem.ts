@@ -1,7 +1,7 @@
-import type { ProblemCode } from '@estribo/core/answers';
+import type { FaultCode, FaultParams } from '@estribo/core/faults';
 import { en } from '../messages/en';
 import { findingShort, named, t } from '../messages';
-import { RefusedError, type ProblemBody } from './http';
+import { RefusedError, type Fault, type ProblemBody } from './http';
 
 /** A refusal's field in words: the last name of its path; nothing for what belongs to no field. */
 function fieldName(at: string): string | undefined {
@@ -13,50 +13,48 @@ function fieldName(at: string): string | undefined {
   return name in en.fieldNames ? named('fieldNames', name) : undefined;
 }
 
-/** What the schemas say of a value, each with what it names. */
-const ofSchemas: readonly [words: RegExp, said: keyof typeof en.schemaSays][] = [
-  [/^is needed$|^is required/, 'needed'],
-  [/^must be (?<least>\S+) or more$/, 'least'],
-  [/^must be (?<most>\S+) or less$/, 'most'],
-  [/^must be more than 0$/, 'positive'],
-  [/^must be a whole number$/, 'whole'],
-  [/^must be a finite number$/, 'number'],
-  [/^must have (?<n>\d+) characters or more$/, 'longer'],
-  [/^must have (?<n>\d+) characters or fewer$/, 'shorter'],
-  [/^must have (?<n>\d+) or more$/, 'more'],
-  [/^must have (?<n>\d+) or fewer$/, 'fewer'],
-  [/^must not begin or end with spaces$/, 'spaces'],
-  [/^must be one of (?<words>.+)$/, 'oneOf'],
-  [/^must be a date/, 'date'],
-  [/^has no sign that can be seen$/, 'visible'],
-];
+/** What a fault names by an id of the core, and under which heading the screens have words for it. */
+const headings = { finding: 'findings', kind: 'kinds', role: 'roles', problem: 'bendProblem' } as const;
 
-/** What was wrong in words: a code that the screens have words for, or the sentence that the server gave. */
-function wrong(message: string): string {
-  for (const group of ['orderProblem', 'wearProblem'] as const)
-    if (message in en[group]) return named(group, message);
-  for (const [words, said] of ofSchemas) {
-    const found = words.exec(message);
-    if (found) return t(`schemaSays.${said as 'least'}`, { least: '', ...found.groups });
-  }
-  const blocked = /^is not taken while ([a-z-]+) blocks the fitting$/.exec(message)?.[1];
-  return blocked && blocked in en.findings
-    ? t('outbox.blocked', { finding: findingShort(blocked) })
-    : message;
+/** What is named, in words of the screen. */
+const inWords = (params: FaultParams): FaultParams =>
+  Object.fromEntries(
+    Object.entries(params).map(([name, value]) => {
+      const heading = name in headings ? headings[name as keyof typeof headings] : undefined;
+      if (heading === undefined || !(value in en[heading])) return [name, value];
+      return [name, heading === 'findings' ? findingShort(String(value)) : named(heading, String(value))];
+    }),
+  );
+
+/** Faults whose whole sentence is another's: it is no part of one that begins with a field's name. */
+const ofOthers: Partial<Record<FaultCode, 'orderProblem' | 'wearProblem'>> = {
+  'order-wrong': 'orderProblem',
+  'plan-wrong': 'wearProblem',
+};
+
+/** What was wrong in words: by its code, or the sentence that the server gave. */
+function wrong({ code, params = {}, message }: Fault): string {
+  if (code === undefined || !(code in en.faults)) return message;
+  const group = ofOthers[code as FaultCode];
+  if (group) return String(params.problem) in en[group] ? named(group, String(params.problem)) : message;
+  return said(`faults.${code}`, params);
 }
 
-/** Whether it is a part of a sentence, said of a field. */
-const isOfField = (message: string): boolean => /^(is|are|has|must|names|lies|may) /.test(message);
+/** A sentence under its key, with what it names. */
+const said = (key: string, params: FaultParams): string => String(t(key as never, inWords(params) as never));
+
+/** A fault with its field named as the screen names it. */
+export function sayFault(fault: Fault): string {
+  const name = fieldName(fault.at);
+  const said = wrong(fault);
+  const isOfField = fault.code !== undefined && !(fault.code in ofOthers);
+  return name && isOfField ? t('refusedField', { name, said }) : said;
+}
 
 /** A refusal's sentence by its code; as the server wrote it where the screens have no words for it. */
 function sentence({ code, params, detail }: Pick<ProblemBody, 'code' | 'params' | 'detail'>): string {
   if (code === undefined || !(code in en.refused)) return detail;
-  const { role, kind } = params ?? {};
-  return t(`refused.${code as ProblemCode}`, {
-    ...params,
-    ...(typeof role === 'string' && role in en.roles ? { role: named('roles', role) } : {}),
-    ...(typeof kind === 'string' && kind in en.kinds ? { kind: named('kinds', kind) } : {}),
-  });
+  return said(`refused.${code}`, params ?? {});
 }
 
 /** What a refusal says, with its fields named as the screen names them. */
@@ -64,14 +62,7 @@ export const sayProblem = ({
   faults,
   ...said
 }: Pick<ProblemBody, 'code' | 'params' | 'detail' | 'faults'>): string =>
-  faults && faults.length > 0
-    ? faults
-        .map(({ at, message }) => {
-          const [name, said] = [fieldName(at), wrong(message)];
-          return name && isOfField(message) ? t('refusedField', { name, said }) : said;
-        })
-        .join(' ')
-    : sentence(said);
+  faults && faults.length > 0 ? faults.map(sayFault).join(' ') : sentence(said);
 
 /**
  * What stands in the way of something that was sent: the refusal, or that no answer came.
@@ -88,6 +79,6 @@ export function formProblems(error: unknown, away: string): Record<string, strin
   if (!(error instanceof RefusedError)) return { '': away };
   const { faults, ...said } = error.problem;
   return faults
-    ? Object.fromEntries(faults.map(({ at, message }) => [at, wrong(message)]))
+    ? Object.fromEntries(faults.map((fault) => [fault.at, wrong(fault)]))
     : { '': sentence(said) };
 }

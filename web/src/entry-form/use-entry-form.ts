@@ -1,8 +1,10 @@
+import { schemaFault } from '@estribo/core/faults';
 import { boundsOf, kinds, type BodyOf, type Bounds, type KindName } from '@estribo/core/logbook';
 import type { LengthUnit } from '@estribo/core/quantity';
 import type { EntryStage } from '@estribo/core/record';
 import type { FieldValues } from 'react-hook-form';
 import { ValidationError } from 'yup';
+import { sayFault } from '../api/say-problem';
 import { useWork } from '../case/case-context';
 import { t } from '../messages';
 import { boundsProblem } from '../parts/bounds';
@@ -91,7 +93,11 @@ export function useEntryForm<Typed extends FieldValues, K extends KindName>({
         return { sent };
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error;
-        return { problems: { root: t('entryForm.refused', { why: error.message }) } as Problems<Typed> };
+        return {
+          problems: {
+            root: t('entryForm.refused', { why: sayFault(schemaFault(error)) }),
+          } as Problems<Typed>,
+        };
       }
     },
     send: async (sent) => {

@@ -1,4 +1,5 @@
 import { problems, type ProblemCode } from '@estribo/core/answers';
+import { faultSays } from '@estribo/core/faults';
 import { enFamilies } from './en-families';
 
 const refusals = Object.fromEntries(
@@ -39,22 +40,8 @@ export const en = {
   refused: refusals,
   refusedField: '{{name}} {{said}}.',
   /** what a schema says of a value */
-  schemaSays: {
-    needed: 'is needed',
-    least: 'must be {{least}} or more',
-    most: 'must be {{most}} or less',
-    positive: 'must be more than 0',
-    whole: 'must be a whole number',
-    number: 'must be a number',
-    longer: 'must have {{n}} characters or more',
-    shorter: 'must have {{n}} characters or fewer',
-    more: 'must have {{n}} or more',
-    fewer: 'must have {{n}} or fewer',
-    spaces: 'must not begin or end with spaces',
-    oneOf: 'must be one of {{words}}',
-    date: 'must be a date',
-    visible: 'has no sign that can be seen',
-  },
+  /** what is wrong with a field, as it is read after its name */
+  faults: { ...faultSays, date: 'must be a date', finite: 'must be a number' },
   entryForm: { refused: 'This cannot be recorded as it is: {{why}}' },
   bounds: {
     number: '{{what}}: a number in figures.',

@@ -1,5 +1,6 @@
 import type { en } from './en';
 import { esFamilies } from './es-families';
+import { faults } from './es-faults';
 import type { SameShape } from './same-shape';
 
 /** Todo lo que dice la interfaz, en español: el mismo esquema que en.ts, y el tipo lo exige. */
@@ -109,22 +110,7 @@ export const es: SameShape<typeof en> = {
   },
   refusedField: '{{name}}: {{said}}.',
   /** what a schema says of a value */
-  schemaSays: {
-    needed: 'hace falta',
-    least: 'debe ser {{least}} o más',
-    most: 'debe ser {{most}} o menos',
-    positive: 'debe ser más de 0',
-    whole: 'debe ser un número entero',
-    number: 'debe ser un número',
-    longer: 'debe tener {{n}} caracteres o más',
-    shorter: 'debe tener {{n}} caracteres o menos',
-    more: 'debe tener {{n}} o más',
-    fewer: 'debe tener {{n}} o menos',
-    spaces: 'no debe empezar ni terminar con espacios',
-    oneOf: 'debe ser uno de estos: {{words}}',
-    date: 'debe ser una fecha',
-    visible: 'no tiene ningún signo visible',
-  },
+  faults,
   entryForm: { refused: 'Así no se puede registrar: {{why}}' },
   bounds: {
     number: '{{what}}: un número en cifras.',

@@ -1,3 +1,4 @@
+import { rule } from '../../faults';
 import { object, string } from 'yup';
 import { finite } from '../../brace';
 import { outside } from '../../setting';
@@ -12,13 +13,10 @@ export const distance = checkKind(
     to: finite(),
     /** what was found moves its parts on the figure: along the limb, or behind their place */
     moves: string().oneOf(['along', 'behind']),
-  }).test(
-    'limits',
-    'must leave its tolerance to the model, or state from and to',
-    ({ tolerance, from, to }) =>
-      tolerance === 'model'
-        ? from === undefined && to === undefined
-        : from !== undefined && to !== undefined && from <= to,
+  }).test(...rule('distance-limits'), ({ tolerance, from, to }) =>
+    tolerance === 'model'
+      ? from === undefined && to === undefined
+      : from !== undefined && to !== undefined && from <= to,
   ),
   {
     // what is left to the model has the model's limits by now

@@ -1,3 +1,4 @@
+import { rule } from '../../faults';
 import { object, string } from 'yup';
 import { finite } from '../../brace';
 import { outside } from '../../setting';
@@ -11,8 +12,7 @@ export const quantity = checkKind(
     least: finite(),
     most: finite(),
   }).test(
-    'limits',
-    'must state least or most, and not most under least',
+    ...rule('quantity-limits'),
     ({ least, most }) =>
       (least !== undefined || most !== undefined) && !((least ?? -Infinity) > (most ?? Infinity)),
   ),

@@ -1,0 +1,11 @@
+export {
+  fault,
+  faultAt,
+  faultSays,
+  formOf,
+  rule,
+  type EntryFault,
+  type FaultCode,
+  type FaultParams,
+} from './fault';
+export { schemaFault } from './schema-fault';

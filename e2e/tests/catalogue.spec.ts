@@ -1,11 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, pick, signIn, test } from '../clinic';
+import { expect, pick, beSignedIn, test } from '../clinic';
 import { giveOrder } from '../fitting';
 import { openNewCase } from '../measuring';
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
-  await page.getByRole('link', { name: 'Catalogue' }).click();
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/catalogue`);
   await page.getByRole('grid', { name: 'Models' }).waitFor();
 });
 

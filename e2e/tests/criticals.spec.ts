@@ -1,11 +1,11 @@
-import { expect, openStage, pick, signIn, test } from '../clinic';
+import { expect, openStage, pick, beSignedIn, test } from '../clinic';
 import { giveOrder, readingsOfBelt } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 
 // What may never read as if all were well, from end to end as a user meets it.
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
 });
 
 test('a brace that is not set and was never donned is not signed as a pass, whatever is answered', async ({
@@ -45,6 +45,7 @@ test('a limb lost in mid-roll: less than full is one act, the call stands, donni
   page,
   clinic,
 }) => {
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, { person: 'Iria Castrelo', region: 'Trunk', model: /Ribeira Faixa/ });
   await giveOrder(page, { height: 'Low' });
   await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();

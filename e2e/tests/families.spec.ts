@@ -1,12 +1,13 @@
 import type { Page } from '@playwright/test';
-import { expect, pick, signIn, test } from '../clinic';
+import { beSignedIn, expect, pick, test } from '../clinic';
 import { checkAll, giveOrder, putOn, readingsOfBelt, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 
 // Families that are data alone, from the look at the limb to the review: no question that is not theirs.
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
 });
 
 /** Whatever the screens say, they never speak of a joint or a part that is not this family's. */

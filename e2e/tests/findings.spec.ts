@@ -1,9 +1,9 @@
-import { expect, openStage, pick, signIn, test } from '../clinic';
+import { expect, openStage, pick, beSignedIn, test } from '../clinic';
 
 // The judgement of the whole case: what one stage knows, every other one says.
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
 });
 
 test('an order that what is fitted exceeds comes first everywhere, and is told until it is changed and signed again', async ({

@@ -1,11 +1,12 @@
-import { expect, openStage, signIn, test } from '../clinic';
+import { expect, openStage, beSignedIn, signIn, test } from '../clinic';
 import { openNewCase } from '../measuring';
 
 test('the tape reads, drops out and comes back; Space takes its value with the calibration', async ({
   page,
   clinic,
 }) => {
-  await signIn(page, clinic, 'ana');
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, { person: 'Moncho Vilar', region: 'Trunk', model: /Ribeira Tira/ });
   await page.getByRole('button', { name: 'Standing' }).click();
   await page.getByRole('button', { name: 'It is marked' }).click();
@@ -48,7 +49,8 @@ test('the tape reads, drops out and comes back; Space takes its value with the c
 });
 
 test('an overdue calibration is said', async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, { person: 'Elvira Rego', region: 'Trunk', model: /Espiga/ });
   await page.getByRole('button', { name: 'It is so' }).click();
   await page.getByRole('button', { name: /^Inclination at C7:/ }).click();

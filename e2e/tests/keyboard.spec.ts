@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, openStage, signIn, test } from '../clinic';
+import { dayFromToday, expect, openStage, beSignedIn, test } from '../clinic';
 
 /** Tabs until something with this name has the focus: a user who cannot point finds it so. */
 async function tabTo(page: Page, name: string | RegExp): Promise<void> {
@@ -52,7 +52,7 @@ test('the look at the limb is a few tabs from its heading to its answer, and the
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
   await openStage(page, clinic, 'Antón Freire', 'screen');
   await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
   let tabs = 0;

@@ -1,8 +1,9 @@
-import { expect, signIn, test } from '../clinic';
+import { beSignedIn, expect, test } from '../clinic';
 import { measureAll, openNewCase } from '../measuring';
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
 });
 
 test(

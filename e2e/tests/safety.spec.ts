@@ -1,4 +1,4 @@
-import { expect, openStage, signIn, test } from '../clinic';
+import { expect, openStage, beSignedIn, test } from '../clinic';
 import { openNewCase } from '../measuring';
 
 // What must stop is stopped, what is odd is asked about, and nothing that was typed is lost.
@@ -9,7 +9,7 @@ test('a finding that blocks is shown on every later stage with whom to call, and
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
   await openStage(page, clinic, 'Xoel Barreiro', 'screen');
   await page.getByRole('button', { name: 'Look again' }).click();
   await page.getByRole('button', { name: 'Limb cold, blue or white', exact: true }).click();
@@ -45,7 +45,7 @@ test('a failed check of limb safety is not signed as passed, holds the plan and 
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
   await openStage(page, clinic, 'Bento Lousado', 'check');
   await page.getByRole('button', { name: 'Toes warm, moving, felt: No' }).click();
   await expect(page.getByRole('heading', { name: /^Call a physician now: failed, Toes/ })).toBeVisible();
@@ -72,7 +72,8 @@ test('a reading further off than the tolerance from both others is asked about; 
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, {
     person: 'Elvira Rego',
     region: 'Knee',
@@ -108,7 +109,8 @@ test('a reading in a gap of the chart is told at Size with the gap’s limits, a
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, {
     person: 'Lois Taboada',
     region: 'Knee',
@@ -142,7 +144,7 @@ test('two tabs on one order: both stand side by side on that case, and only thei
   context,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
   await openStage(page, clinic, 'Marta Quintela', 'screen');
   await page.getByRole('button', { name: 'A new order' }).click();
   await page.getByLabel('Diagnosis').fill('Written in the first tab');
@@ -172,7 +174,7 @@ test('ticked findings and a half-filled order survive another stage, Back and a 
   page,
   clinic,
 }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
   await openStage(page, clinic, 'Antón Freire', 'screen');
   await page.getByRole('button', { name: 'Diabetes', exact: true }).click();
   await page.getByLabel('About: Diabetes').fill('type 2, feels the sole');

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { dayFromToday, expect, openStage, pick, signIn, test, typeDay } from '../clinic';
+import { dayFromToday, expect, openStage, pick, beSignedIn, test, typeDay } from '../clinic';
 
 // What is set: an order from text to a calendar, a hinge on the knee, a correction, a belt, a boot's wedges.
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
 });
 
 test('a four-phase order out of text, to stops, to the bench and to another calendar', async ({

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
-import { expect, openStage, pick, signIn, test, type Clinic } from '../clinic';
+import { expect, openStage, pick, beSignedIn, test, type Clinic } from '../clinic';
 
 // Shaping: bars planned and bent, a back bar, a run of heat, marks of pressure.
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
 });
 
 interface Line {

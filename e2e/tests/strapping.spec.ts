@@ -1,13 +1,13 @@
 import type { Page } from '@playwright/test';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import { caseNamed, dayFromToday, expect, openStage, pick, signIn, test } from '../clinic';
+import { caseNamed, dayFromToday, expect, openStage, pick, beSignedIn, test } from '../clinic';
 import { checkAll, giveOrder, putOn, wearAndReview } from '../fitting';
 import { measureAll, openNewCase } from '../measuring';
 import { followUpTouches, mostOfFollowUp, mostTouches, sleeveTouches } from '../touches';
 
 test.beforeEach(async ({ page, clinic }) => {
-  await signIn(page, clinic);
+  await beSignedIn(page, clinic);
 });
 
 const sixStraps = { person: 'Sabela Outeiro', region: 'Knee', side: 'right', model: /Rápido Seis/ } as const;
@@ -22,7 +22,9 @@ const sixReadings = {
 
 test('six straps: one before its turn on purpose, five minutes, every strap once more, then the ends cut', async ({
   page,
+  clinic,
 }) => {
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, sixStraps);
   await page.getByRole('link', { name: /^Screen/ }).click();
   await page.getByRole('button', { name: 'Front cruciate ligament', exact: true }).click();
@@ -86,7 +88,8 @@ test('six straps: one before its turn on purpose, five minutes, every strap once
 test(
   'a collar, whole: the head held in line, rear first, straps equally far, the neck neutral',
   { tag: '@long' },
-  async ({ page }) => {
+  async ({ page, clinic }) => {
+    await page.goto(`${clinic.address}/cases`);
     await openNewCase(page, { person: 'Xián Pereiro', region: 'Neck', model: /Neno/ });
     await giveOrder(page);
     await page.getByRole('button', { name: 'Record full in both arms and both legs' }).click();
@@ -236,6 +239,7 @@ test('a list out of the leaflet is entered by the clinic, and run for the injury
   // a new version of the model; the list stands with it
   await expect(page.getByRole('button', { name: 'Take it out' })).toBeVisible();
   await expect(page.getByText('Rear cruciate, by the leaflet')).toBeVisible();
+  await page.goto(`${clinic.address}/cases`);
   await openNewCase(page, sixStraps);
   await page.getByRole('link', { name: /^Screen/ }).click();
   await page.getByRole('button', { name: 'Rear cruciate ligament', exact: true }).click();
@@ -257,7 +261,7 @@ test('the patient’s sheet is one page of A4, and its text is read back, in bot
   page,
   clinic,
 }) => {
-  const address = await caseNamed(page, clinic, 'Pilar Fontán');
+  const address = await caseNamed(clinic, 'Pilar Fontán');
   await page.goto(`${clinic.address}${address}patient-sheet`);
   await page.getByLabel('A word of your own for this patient').fill('Ring Ana if the dog eats the pads.');
   const english = await printed(page);
@@ -315,14 +319,19 @@ async function printed(page: Page): Promise<{ pages: number; text: string; lowes
   return { pages: document.numPages, text: texts.join(' ').replace(/\s+/g, ' '), lowest };
 }
 
-test('a routine sleeve, from Screen to Wear, is few touches', async ({ page }) => {
+test('a routine sleeve, from Screen to Wear, is few touches', async ({ page, clinic }) => {
+  await page.goto(`${clinic.address}/bench`);
   const touches = await sleeveTouches(page);
   // told by the bench; here it is only held that nothing has made it longer
   expect(touches).toBeGreaterThan(20);
   expect(touches).toBeLessThanOrEqual(mostTouches);
 });
 
-test('a routine follow-up of a frame, from the Bench to the next visit, is few touches', async ({ page }) => {
+test('a routine follow-up of a frame, from the Bench to the next visit, is few touches', async ({
+  page,
+  clinic,
+}) => {
+  await page.goto(`${clinic.address}/bench`);
   const touches = await followUpTouches(page);
   expect(touches).toBeGreaterThan(12);
   expect(touches).toBeLessThan(mostOfFollowUp);

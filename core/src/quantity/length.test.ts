@@ -6,7 +6,7 @@ const ucum = UcumLhcUtils.getInstance();
 const ucumName: Record<LengthUnit, string> = { mm: 'mm', cm: 'cm', in: '[in_i]' };
 
 test.each(['mm', 'cm', 'in'] as const)('%s converts to mm as the UCUM library does', (unit) => {
-  for (const amount of [1, 14.375, 36.5, 178]) {
+  for (const amount of [1, 14.37, 36.5, 178]) {
     const { toVal } = ucum.convertUnitTo(ucumName[unit], amount, 'mm');
     const parsed = parseLength(String(amount), unit);
     expect(parsed.ok && parsed.millimetres).toBeCloseTo(toVal!, 9);
@@ -35,6 +35,11 @@ test.each([
   ['0,125 in', 'mm', 3.175, 'in'],
   ['36,25 cm', 'mm', 362.5, 'cm'],
   ['  412mm ', 'in', 412, 'mm'],
+  // a point with three digits behind it is a decimal sign where no thousands are meant
+  ['14.375', 'in', 365.125, 'in'],
+  ['1.750 cm', 'mm', 17.5, 'cm'],
+  ['0.125', 'mm', 0.125, 'mm'],
+  ['1.75', 'mm', 1.75, 'mm'],
 ] as const)('"%s" typed in a %s field is %d mm', (text, field, millimetres, unit) => {
   const parsed = parseLength(text, field);
   expect(parsed).toMatchObject({ ok: true, unit });
@@ -54,6 +59,8 @@ test.each([
   ['1,234 mm', 'thousands'],
   ['1,234', 'thousands'],
   ['12,500 in', 'thousands'],
+  ['1.750', 'thousands'],
+  ['101.250 mm', 'thousands'],
   [`5'70 cm`, 'notANumber'],
 ])('"%s" is refused: %s', (text, problem) => expect(parseLength(text, 'mm')).toEqual({ ok: false, problem }));
 

@@ -16,6 +16,8 @@ export type ParsedLength =
 const pattern =
   /^(?:(?<whole>\d+)(?:\s+|-)(?<over>\d+)\/(?<under>\d+)|(?<top>\d+)\/(?<bottom>\d+)|(?<plain>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>mm|cm|in|inch|inches|")?$/i;
 
+const pointedThousands = /^[1-9]\d{0,2}\.\d{3}$/;
+
 /** Feet before the inches: 5'7", 5 ft 7 1/2 in. */
 const feet = /^(?<feet>\d+)\s*(?:'|ft|foot|feet)\s*(?<rest>.*)$/i;
 const inchesPerFoot = 12;
@@ -49,6 +51,9 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
   if (!Number.isFinite(amount)) return { ok: false, problem: 'notANumber' };
   if (amount <= 0) return { ok: false, problem: 'notPositive' };
   const given = unitNamed(parts.unit) ?? unit;
+  // no tape shows a thousandth of a millimetre: 1.750 is a thousand and more to who writes thousands so
+  if (given === 'mm' && parts.plain && pointedThousands.test(parts.plain))
+    return { ok: false, problem: 'thousands' };
   return { ok: true, millimetres: amount * millimetresPer[given], unit: given };
 }
 

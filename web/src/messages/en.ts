@@ -29,7 +29,7 @@ export const en = {
     notANumber: 'This is not a number. Type it in figures, for example 31.',
     notALength:
       'This is not a length. Type for example 366, 36,5 cm or 14 3/8 in; without a unit it is {{unit}}.',
-    thousands: 'Is the comma a decimal sign, or for thousands? Type it without: 1.2 or 1234.',
+    thousands: 'Is the comma or point a decimal sign, or for thousands? Type 1.2 or 1234.',
     years: 'years',
     notAWeight: 'This is not a weight. Type for example 18,5 or 41 lb; without a unit it is kg.',
     close: 'Close',

@@ -26,7 +26,7 @@ export const es: SameShape<typeof en> = {
     notANumber: 'Esto no es un número. Escríbalo en cifras, por ejemplo 31.',
     notALength:
       'Esto no es una longitud. Escriba por ejemplo 366, 36,5 cm o 14 3/8 in; sin unidad son {{unit}}.',
-    thousands: '¿La coma es decimal o de millares? Escríbalo sin ella: 1.2 o 1234.',
+    thousands: '¿La coma o el punto es decimal o de millares? Escribir 1,2 o 1234.',
     years: 'años',
     notAWeight: 'Esto no es un peso. Escriba por ejemplo 18,5 o 41 lb; sin unidad son kg.',
     close: 'Cerrar',

@@ -11,16 +11,12 @@ import {
 } from '@estribo/core/measuring';
 import { useOwnRepeatability } from '../api/clinic';
 import { useWork } from '../case/case-context';
-import { inLanguage, named, t } from '../messages';
+import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Row, Soft } from '../parts/layout';
 import { Notice } from '../parts/notice';
-import { formatFine, formatReading } from '../parts/format';
+import { fixed, formatFine, formatReading } from '../parts/format';
 import { useSaving } from '../parts/use-saving';
-
-const litres = inLanguage(
-  (locale) => new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }),
-);
 
 /** What follows from the readings: a calf to refer, volumes, the back's arc. */
 export function Derived() {
@@ -32,7 +28,7 @@ export function Derived() {
     mark?.kind === 'girth' && state.side !== 'midline'
       ? sidesFrom(state.side).flatMap((side) => {
           const volume = segmentVolume(girthsFrom(states, side, mark.from));
-          return volume === undefined ? [] : [`${litres().format(volume / 1e6)} l ${named('side', side)}`];
+          return volume === undefined ? [] : [`${fixed(volume / 1e6, 2)} l ${named('side', side)}`];
         })
       : [];
   const arc = spineArc(states);

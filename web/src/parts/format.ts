@@ -6,8 +6,26 @@ import { formatLength, millimetresPerInch, type Degrees, type LengthUnit } from 
 import { inLanguage, language, locale, named, t } from '../messages';
 import type { en } from '../messages/en';
 
-/** A number with its minus sign as typographers set it. */
-export const signed = (value: number): string => (value < 0 ? `−${-value}` : String(value));
+const plain = inLanguage(
+  (locale) => new Intl.NumberFormat(locale, { useGrouping: false, maximumFractionDigits: 10 }),
+);
+
+/** A number with its minus sign as typographers set it, and the decimal sign of the language. */
+export const signed = (value: number): string => `${value < 0 ? '−' : ''}${plain().format(Math.abs(value))}`;
+
+const withDigits = ([0, 1, 2] as const).map((digits) =>
+  inLanguage(
+    (locale) =>
+      new Intl.NumberFormat(locale, {
+        useGrouping: false,
+        minimumFractionDigits: digits,
+        maximumFractionDigits: digits,
+      }),
+  ),
+);
+
+/** A number with so many digits behind the decimal sign of the language. */
+export const fixed = (value: number, digits: 0 | 1 | 2): string => withDigits[digits]!().format(value);
 
 export const degrees = (value: Degrees): string => `${signed(value)}°`;
 
@@ -15,14 +33,10 @@ export const degrees = (value: Degrees): string => `${signed(value)}°`;
 export const saidUnderZero = (what: keyof typeof en.minusOf, amount: string): string =>
   t(`minusOf.${what}`, { amount });
 
-const decimal = inLanguage(
-  (locale) => new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 }),
-);
-
 /** A reading's number in the user's unit, without it. */
 export function formatNumber(value: number, unit: ReadingUnit, length: LengthUnit): string {
   if (unit === 'mm') return formatLength(value, length, language);
-  return unit === 'degrees' ? signed(Math.round(value)) : decimal().format(value);
+  return unit === 'degrees' ? signed(Math.round(value)) : fixed(value, 1);
 }
 
 /** What stands behind a reading's number. */

@@ -7,7 +7,7 @@ import { useInstrument } from '../instruments/use-instrument';
 import { size } from '../look/tokens';
 import { t } from '../messages';
 import { Fold } from '../parts/fold';
-import { formatDistance, formatNumber } from '../parts/format';
+import { fixed, formatDistance, formatNumber } from '../parts/format';
 import { Row, Soft, Stack } from '../parts/layout';
 import { ReadingField, readQuantity } from '../parts/reading-field';
 import { Why } from '../parts/why';
@@ -51,7 +51,7 @@ function Estimate({ setting, forces }: Parameters<typeof ThreePointEstimate>[0])
     upper && lower
       ? threePointLoads({ force: gauge ?? perForce, upper, lower, padArea: forces.padArea })
       : undefined;
-  const newtons = (value: number) => `${value.toFixed(1)} N`;
+  const newtons = (value: number) => `${fixed(value, 1)} N`;
   return (
     <Stack $gap={8}>
       <Row $align="flex-end">
@@ -91,10 +91,10 @@ function Estimate({ setting, forces }: Parameters<typeof ThreePointEstimate>[0])
           {t('setting.estimateLoads', {
             upper: newtons(loads.atUpper),
             lower: newtons(loads.atLower),
-            moment: loads.moment.toFixed(2),
+            moment: fixed(loads.moment, 2),
           })}{' '}
           {loads.pressure !== undefined &&
-            t('setting.estimatePressure', { pressure: (loads.pressure / 1000).toFixed(1) })}
+            t('setting.estimatePressure', { pressure: fixed(loads.pressure / 1000, 1) })}
         </p>
       )}
       <Soft>{t('setting.notADose')}</Soft>

@@ -17,7 +17,7 @@ import { useWork } from '../case/case-context';
 import { useFrame } from '../figure/frame-of';
 import { color, size } from '../look/tokens';
 import { t } from '../messages';
-import { formatFine } from '../parts/format';
+import { fixed, formatFine } from '../parts/format';
 
 const Told = styled.p`
   display: flex;
@@ -276,7 +276,7 @@ export function BarPicture({
           </b>
         )}
         <span>{t('shaping.gapAllowed', { gap: formatFine(barTolerance, 'mm', unit) })}</span>
-        <span>{t('shaping.heightsDrawn', { times: over.toFixed(1) })}</span>
+        <span>{t('shaping.heightsDrawn', { times: fixed(over, 1) })}</span>
         <span>{t(after ? 'shaping.legend' : 'shaping.legendNow')}</span>
       </Told>
     </Place>

@@ -3,7 +3,7 @@ import type { LengthUnit } from '@estribo/core/quantity';
 import type { BarState, MadeBend } from '@estribo/core/shaping';
 import { named, t } from '../messages';
 import { partName } from '../messages/fitting';
-import { formatReading } from '../parts/format';
+import { fixed, formatReading } from '../parts/format';
 
 /** A bar by name, as its family calls it. */
 export const barName = ({ programme }: CaseState, part: string): string => partName(programme, part);
@@ -27,7 +27,7 @@ export const wayWords = ({ byHand }: Pick<BarState, 'byHand'>, turn: number): st
 /** Degrees to a half: finer is not bent. */
 export const halfDegrees = (value: number): string => {
   const rounded = Math.round(value * 2) / 2;
-  return `${Number.isInteger(rounded) ? rounded : rounded.toFixed(1)}°`;
+  return `${Number.isInteger(rounded) ? rounded : fixed(rounded, 1)}°`;
 };
 
 /** A bend that was made, in words. */

@@ -22,7 +22,7 @@ import { useMay, useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
 import { Fold } from '../parts/fold';
-import { formatFine } from '../parts/format';
+import { fixed, formatFine } from '../parts/format';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
@@ -201,8 +201,8 @@ export function BarWork({
       {bar.spring && bar.spring.passes > 0 && (
         <Soft>
           {t('shaping.learned', {
-            elastic: bar.spring.elastic.toFixed(1),
-            within: bar.spring.within.toFixed(1),
+            elastic: fixed(bar.spring.elastic, 1),
+            within: fixed(bar.spring.within, 1),
             count: bar.spring.passes,
           })}
         </Soft>

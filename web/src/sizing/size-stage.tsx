@@ -15,7 +15,7 @@ import { Row, Rule, Sheet, Small, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { useSaving } from '../parts/use-saving';
 import { Why } from '../parts/why';
-import { formatReading, unitSign } from '../parts/format';
+import { fixed, formatReading, unitSign } from '../parts/format';
 import { BestFit } from './best-fit';
 import { HeightWork, heightNow, type ChosenHeight } from './height-choice';
 import { formatAxis, unitOfAxis } from './print-axis';
@@ -120,9 +120,9 @@ export default function SizeStage() {
                   t('sizing.whyReading', {
                     mean: formatAxis(state, reading, taken.mean, unit),
                     count: taken.repeats,
-                    own: Math.hypot(taken.repeatPart, taken.alone ?? 0).toFixed(1),
-                    shared: taken.sharedPart.toFixed(1),
-                    u: Math.hypot(taken.repeatPart, taken.sharedPart, taken.alone ?? 0).toFixed(1),
+                    own: fixed(Math.hypot(taken.repeatPart, taken.alone ?? 0), 1),
+                    shared: fixed(taken.sharedPart, 1),
+                    u: fixed(Math.hypot(taken.repeatPart, taken.sharedPart, taken.alone ?? 0), 1),
                     unit: unitSign(unitOfAxis(state, reading), 'mm'),
                   }),
                 ] as const;

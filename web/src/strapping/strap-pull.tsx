@@ -11,7 +11,7 @@ import { partName } from '../messages/fitting';
 import { boundsProblem } from '../parts/bounds';
 import { Button } from '../parts/button';
 import { Fold } from '../parts/fold';
-import { formatNumber, formatReading } from '../parts/format';
+import { fixed, formatNumber, formatReading } from '../parts/format';
 import { Row, Soft, Stack } from '../parts/layout';
 import { Notice } from '../parts/notice';
 import { ReadingField, readQuantity } from '../parts/reading-field';
@@ -108,11 +108,11 @@ function Pull({ part: id }: { part: string }) {
         <p>
           <b>
             {t('strapping.pressure', {
-              mmHg: pressure.mmHg.toFixed(0),
-              kpa: pressure.kpa.toFixed(1),
+              mmHg: fixed(pressure.mmHg, 0),
+              kpa: fixed(pressure.kpa, 1),
             })}
           </b>{' '}
-          {t('strapping.pressureRange', { from: pressure.from.toFixed(0), to: pressure.to.toFixed(0) })}
+          {t('strapping.pressureRange', { from: fixed(pressure.from, 0), to: fixed(pressure.to, 0) })}
         </p>
       )}
       {compared.mean !== undefined &&
@@ -130,7 +130,7 @@ function Pull({ part: id }: { part: string }) {
             })}
           </Notice>
         ) : (
-          <Soft>{t('strapping.pullAlike', { mean: compared.mean.toFixed(0) })}</Soft>
+          <Soft>{t('strapping.pullAlike', { mean: fixed(compared.mean, 0) })}</Soft>
         ))}
       {pressure && (
         <Why
@@ -138,7 +138,7 @@ function Pull({ part: id }: { part: string }) {
             [
               t('strapping.pressureFrom'),
               t('strapping.pressureFromText', {
-                tension: newtons!.toFixed(1),
+                tension: fixed(newtons!, 1),
                 girth: formatReading(around!, 'mm', unit),
                 width: formatReading(strap.width, 'mm', unit),
                 drawn: taped && 'value' in taped ? t('strapping.girthTaped') : t('strapping.girthDrawn'),

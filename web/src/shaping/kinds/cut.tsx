@@ -12,7 +12,7 @@ import { boundsProblem } from '../../parts/bounds';
 import { Button } from '../../parts/button';
 import { Choice } from '../../parts/choice';
 import { Dialog } from '../../parts/dialog';
-import { formatNumber, formatReading } from '../../parts/format';
+import { fixed, formatNumber, formatReading } from '../../parts/format';
 import { Big, Row, Soft, Stack } from '../../parts/layout';
 import { Notice } from '../../parts/notice';
 import { ReadingField, readQuantity } from '../../parts/reading-field';
@@ -171,8 +171,8 @@ function Length({
             <Notice tone={closure.holds ? 'plain' : 'stop'}>
               {t(closure.holds ? 'strapping.overlapHolds' : 'strapping.overlapFails', {
                 overlap: shown(ends!.overlap),
-                strength: closure.strength.toFixed(0),
-                tension: tension!.toFixed(0),
+                strength: fixed(closure.strength, 0),
+                tension: fixed(tension!, 0),
                 least: shown(Math.ceil(closure.least)),
               })}
             </Notice>

@@ -189,7 +189,7 @@ export default function CheckStage() {
               <Failed>
                 <p role="alert" style={{ color: color('madder'), fontWeight: 700 }}>
                   {t(`checkFail.${judged.reason}`, {
-                    joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
+                    joint: named('jointInside', state.programme.joint ?? 'any'),
                   })}
                   {judged.by ? t('checking.by', { by: formatAmount(check, judged.by, unit) }) : ''}.{' '}
                   {checkWords(state.programme, check.id).fix}

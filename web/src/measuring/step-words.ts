@@ -28,7 +28,7 @@ export const saidEnds = (motion: JointPlane): readonly [string, string] => {
 
 /** How a joint is put where it is read: at an angle, as ordered, or as it rests. */
 function postureHow({ joint: name, target, tolerance }: PostureStep, ordered: MotionWindow): string {
-  const joint = named('joints', name).toLowerCase();
+  const joint = named('jointInside', name);
   if (target === undefined) return t('measuring.postureNote', { joint });
   if (target !== 'as-ordered') return t('measuring.postureHow', { joint, angle: target, tolerance });
   return isFree(ordered)
@@ -67,9 +67,7 @@ export function instruction(step: MeasuringStep, unit: LengthUnit, ordered: Moti
 
 /** Along which face of the limb the distance is laid off, where it matters. */
 const alongOf = (step: ReadingStep): string =>
-  step.kind === 'girth' && step.along
-    ? t('measuring.how.along', { face: named('face', step.along).toLowerCase() })
-    : '';
+  step.kind === 'girth' && step.along ? t('measuring.how.along', { face: named('face', step.along) }) : '';
 
 function howToRead(step: ReadingStep): string {
   const places =

@@ -17,6 +17,17 @@ export const enFamilies = {
     'left-ankle': 'Left ankle',
     'right-ankle': 'Right ankle',
   },
+  /** the same inside a sentence */
+  bodyPartInside: {
+    'left-leg': 'left knee',
+    'right-leg': 'right knee',
+    'midline-trunk': 'trunk',
+    'midline-neck': 'neck',
+    'left-shoulder': 'left shoulder',
+    'right-shoulder': 'right shoulder',
+    'left-ankle': 'left ankle',
+    'right-ankle': 'right ankle',
+  },
   /** the side turned to by B */
   otherPart: {
     'left-leg': 'Left leg',

@@ -1160,6 +1160,21 @@ export const en = {
     medial: 'Inner',
     lateral: 'Outer',
   },
+  /** the same inside a sentence */
+  orderedInside: {
+    short: 'short',
+    tall: 'tall',
+    low: 'low',
+    high: 'high',
+    side: 'side',
+    front: 'front',
+    lying: 'lying',
+    seated: 'seated',
+    left: 'left',
+    right: 'right',
+    medial: 'inner',
+    lateral: 'outer',
+  },
   planes: { sagittal: 'bending and straightening', frontal: 'sideways', transverse: 'turning' },
   motionEnd: {
     extension: 'extension',
@@ -1344,6 +1359,15 @@ export const en = {
     inclination: '{{amount}} leaning back',
   },
   joints: { any: 'Joint', knee: 'Knee', ankle: 'Ankle', shoulder: 'Shoulder', elbow: 'Elbow', neck: 'Neck' },
+  /** the same inside a sentence */
+  jointInside: {
+    any: 'joint',
+    knee: 'knee',
+    ankle: 'ankle',
+    shoulder: 'shoulder',
+    elbow: 'elbow',
+    neck: 'neck',
+  },
   heights: { short: 'Short', tall: 'Tall', low: 'Low', high: 'High' },
   instruments: {
     held: '{{name}}: in use by {{by}} at another bench',
@@ -1952,6 +1976,7 @@ export const en = {
     stepDown: 'Step down',
     isIn: 'In',
     leftOut: 'Left out',
+    inside: { isIn: 'in', leftOut: 'left out' },
     whatIsSet: 'What is set on it?',
     whatIsSetHow: 'Each as it is on the brace now. Both of a pair go together.',
     wrong: {
@@ -2033,6 +2058,7 @@ export const en = {
     bothHinges: 'both hinges',
     extensionStop: 'Extension stop',
     flexionStop: 'Flexion stop',
+    stopInside: { extension: 'extension stop', flexion: 'flexion stop' },
     medial: 'medial',
     lateral: 'lateral',
     lostExtension: '{{degrees}}° of extension are lost.',

@@ -20,6 +20,17 @@ export const esFamilies: SameShape<typeof enFamilies> = {
     'left-ankle': 'Tobillo izquierdo',
     'right-ankle': 'Tobillo derecho',
   },
+  /** the same inside a sentence */
+  bodyPartInside: {
+    'left-leg': 'rodilla izquierda',
+    'right-leg': 'rodilla derecha',
+    'midline-trunk': 'tronco',
+    'midline-neck': 'cuello',
+    'left-shoulder': 'hombro izquierdo',
+    'right-shoulder': 'hombro derecho',
+    'left-ankle': 'tobillo izquierdo',
+    'right-ankle': 'tobillo derecho',
+  },
   otherPart: {
     'left-leg': 'Pierna izquierda',
     'right-leg': 'Pierna derecha',

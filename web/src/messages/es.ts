@@ -1235,6 +1235,21 @@ export const es: SameShape<typeof en> = {
     medial: 'Interno',
     lateral: 'Externo',
   },
+  /** the same inside a sentence */
+  orderedInside: {
+    short: 'corta',
+    tall: 'alta',
+    low: 'baja',
+    high: 'alta',
+    side: 'lateral',
+    front: 'delantero',
+    lying: 'tumbado',
+    seated: 'sentado',
+    left: 'izquierdo',
+    right: 'derecho',
+    medial: 'interno',
+    lateral: 'externo',
+  },
   planes: { sagittal: 'doblar y estirar', frontal: 'hacia el lado', transverse: 'girar' },
   motionEnd: {
     extension: 'extensión',
@@ -1426,6 +1441,15 @@ export const es: SameShape<typeof en> = {
     shoulder: 'Hombro',
     elbow: 'Codo',
     neck: 'Cuello',
+  },
+  /** the same inside a sentence */
+  jointInside: {
+    any: 'articulación',
+    knee: 'rodilla',
+    ankle: 'tobillo',
+    shoulder: 'hombro',
+    elbow: 'codo',
+    neck: 'cuello',
   },
   heights: { short: 'Corta', tall: 'Alta', low: 'Baja', high: 'Alta' },
   instruments: {
@@ -2035,6 +2059,7 @@ export const es: SameShape<typeof en> = {
     stepDown: 'Reducir',
     isIn: 'Puesto',
     leftOut: 'Sin poner',
+    inside: { isIn: 'puesto', leftOut: 'sin poner' },
     whatIsSet: '¿Qué se ajusta en ella?',
     whatIsSetHow: 'Cada cosa como está ahora en la ortesis. Las dos de un par van juntas.',
     wrong: {
@@ -2118,6 +2143,7 @@ export const es: SameShape<typeof en> = {
     bothHinges: 'ambas bisagras',
     extensionStop: 'Tope de extensión',
     flexionStop: 'Tope de flexión',
+    stopInside: { extension: 'tope de extensión', flexion: 'tope de flexión' },
     medial: 'medial',
     lateral: 'lateral',
     lostExtension: 'Se pierden {{degrees}}° de extensión.',

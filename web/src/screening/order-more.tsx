@@ -108,7 +108,7 @@ export function OrderMore({
           render={({ field: { ref: _ref, ...field }, fieldState }) => (
             <Field
               {...field}
-              label={t('order.angleAt', { joint: named('joints', held.joint).toLowerCase() })}
+              label={t('order.angleAt', { joint: named('jointInside', held.joint) })}
               help={
                 field.value.trim() === ''
                   ? t('order.angleHow')

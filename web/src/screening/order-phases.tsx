@@ -324,7 +324,7 @@ function LockFields({ control, at }: { control: Control<OrderValues>; at: At }) 
           <Field
             {...field}
             label={t(isHeld ? 'order.angleAt' : 'order.lockAt', {
-              joint: named('joints', held.joint).toLowerCase(),
+              joint: named('jointInside', held.joint),
             })}
             placeholder={isHeld ? '' : t('order.notLocked')}
             problem={fieldState.error?.message}

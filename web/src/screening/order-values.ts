@@ -318,20 +318,20 @@ export function formatNotCarriedOut(name: string): string {
     case 'motion':
     case 'angle':
       return t(`order.notCarriedOut.${what}`, {
-        joint: named('joints', rest[0]!).toLowerCase(),
+        joint: named('jointInside', rest[0]!),
         plane: named('planes', rest[1]!),
       });
     case 'lock': {
       const degrees = rest.at(-1)!;
       const toward = rest.slice(1, -1).join('-') as MotionEnd;
       return t('order.notCarriedOut.lock', {
-        joint: named('joints', rest[0]!).toLowerCase(),
+        joint: named('jointInside', rest[0]!),
         angle: `${degrees}° ${named('motionEnd', toward)}`,
       });
     }
     default:
       return t(`order.notCarriedOut.${what as 'panels' | 'height' | 'posture' | 'roll' | 'relieve'}`, {
-        what: named('orderedValue', rest.join('-')).toLowerCase(),
+        what: named('orderedInside', rest.join('-')),
       });
   }
 }

@@ -43,7 +43,7 @@ export function formatPhase(
     }),
     ...locks.map(({ joint, at, when }) =>
       t('order.lockedAt', {
-        joint: named('joints', joint).toLowerCase(),
+        joint: named('jointInside', joint),
         angle: formatAngle({ joint, plane: 'sagittal' }, signedAngle({ joint, plane: 'sagittal' }, at)),
         when: named('lockWhen', when),
       }),

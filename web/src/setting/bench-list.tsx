@@ -33,7 +33,7 @@ export const installedIn = (
 const said = (step: BenchStep): string => {
   if (!('hinge' in step)) return t(`benchList.${step.do}`);
   const hinge = named('settingPlace', step.hinge);
-  const end = t(`setting.${step.end}Stop`).toLowerCase();
+  const end = t(`setting.stopInside.${step.end}`);
   if (step.do === 'set')
     return t('benchList.set', {
       hinge,

@@ -25,7 +25,7 @@ const saidOf = (buckle: Buckle, name: (setting: string) => string): string => {
 /** The due days of a case as a file that another calendar reads. */
 export function CalendarFile({ state }: { state: CaseState }) {
   const [empty, setEmpty] = useState(false);
-  const part = named('bodyPart', `${state.side}-${state.programme.region}`).toLowerCase();
+  const part = named('bodyPartInside', `${state.side}-${state.programme.region}`);
   const write = async () => {
     // what writes calendars is fetched when somebody wants one
     const { calendarDays, calendarFile } = await import('@estribo/core/exchange');

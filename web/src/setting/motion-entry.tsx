@@ -134,7 +134,7 @@ export function MotionEntry({
                 {
                   window: formatWindow(window, step ?? limitedMotion(state.programme)),
                   example: formatNeutralZero(exampleMotion(window)),
-                  joint: named('joints', state.programme.joint ?? 'any').toLowerCase(),
+                  joint: named('jointInside', state.programme.joint ?? 'any'),
                   mode: named('mode', mode),
                 },
               )}

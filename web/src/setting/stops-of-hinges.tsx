@@ -30,7 +30,7 @@ export function StopsOfHinges({ setting }: { setting: StopsSetting }) {
   const order = state.order?.order;
   const limited = limitedMotion(state.programme);
   const now = order && windowOn(order, today, limited);
-  const joint = named('joints', state.programme.joint ?? 'any').toLowerCase();
+  const joint = named('jointInside', state.programme.joint ?? 'any');
   if (!order || !now) return <NeedsOrder question={t('setting.question', { joint })} />;
   if (hasEnded(order, today))
     return (

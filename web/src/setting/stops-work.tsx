@@ -157,7 +157,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
               {lost.flexion > 0 && t('setting.lostFlexion', { degrees: lost.flexion })}{' '}
               {would
                 .map(({ end, piece }) =>
-                  t('setting.wouldGive', { end: t(`setting.${end}Stop`).toLowerCase(), piece }),
+                  t('setting.wouldGive', { end: t(`setting.stopInside.${end}`), piece }),
                 )
                 .join(' ')}{' '}
               {t('setting.tellPrescriber')}
@@ -178,7 +178,7 @@ export function StopsWork({ stage, setting }: { stage: SettingStage; setting: St
       )}
       {came.map(({ end, piece }) => (
         <Notice key={end} tone="caution">
-          {t('setting.cameWithIt', { end: t(`setting.${end}Stop`).toLowerCase(), piece })}
+          {t('setting.cameWithIt', { end: t(`setting.stopInside.${end}`), piece })}
         </Notice>
       ))}
       {bufferTick}

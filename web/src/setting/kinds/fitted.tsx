@@ -86,7 +86,7 @@ function InOrOut({ setting, made, words, stage }: PieceProps<FittedSetting | Pan
 export const fitted: SettingScreen<FittedSetting> = {
   // wanted in is 1, wanted out is 0
   print: (_, value) =>
-    value === 0 || value === 1 ? t(value ? 'setting.isIn' : 'setting.leftOut').toLowerCase() : signed(value),
+    value === 0 || value === 1 ? t(value ? 'setting.inside.isIn' : 'setting.inside.leftOut') : signed(value),
   inOrOut: { in: 'setting.isIn', out: 'setting.leftOut' },
   Piece: InOrOut as SettingScreen<FittedSetting>['Piece'],
 };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isOneSchedule, readPhases, weekReadings, type ReadSchedule } from './phase-text';
+import { isOneSchedule, readPhases, weekReadings, type ReadingOf, type ReadSchedule } from './phase-text';
 import { asLine, phrasings } from './test-phrasings';
 
 test.each(phrasings.map(([text, of, line]) => [text, of, line] as const))('%s %j', (text, of, line) => {
@@ -13,6 +13,45 @@ test('at least eighty phrasings, in both languages; a line with a question or a 
   expect(phrasings.length).toBeGreaterThanOrEqual(80);
   for (const [text, of, line] of phrasings)
     expect([text, isOneSchedule(readPhases(text, of))]).toEqual([text, !/\[|not/.test(line)]);
+});
+
+test('nothing at all is no schedule, and neither is a word that only parts phases', () => {
+  for (const text of ['', '; ;\n', 'then', '  '])
+    expect([text, readPhases(text), isOneSchedule(readPhases(text))]).toEqual([
+      text,
+      { phases: [], notUnderstood: [] },
+      false,
+    ]);
+});
+
+test('each phase carries the piece of text that it was read from, without the commas', () => {
+  const { phases } = readPhases('Knee 0-30, for 2 weeks, then 0-60 NWB;\n 0-90', { joint: 'knee' });
+  expect(phases.map(({ text }) => text)).toEqual(['knee 0-30 for 2 weeks', '0-60 nwb', '0-90']);
+});
+
+test('days that no phase covers are marked on the one behind them, days that meet are not', () => {
+  const gaps = (text: string) =>
+    readPhases(text, { joint: 'knee' }).phases.map(({ gapBefore }) => gapBefore === true);
+  expect(gaps('0-30 for 2 weeks; day 15-20 0-60; day 21 0-90')).toEqual([false, true, false]);
+  expect(gaps('0-30 for 2 weeks; day 14-20 0-60')).toEqual([false, false]);
+  expect(gaps('0-30; day 14-20 0-60')).toEqual([false, false]);
+});
+
+test('how weeks were read is told where the text counts weeks, and only there', () => {
+  const weeks = (text: string, of: ReadingOf = {}) => readPhases(text, { joint: 'knee', ...of }).weeks;
+  expect(weeks('0-30 for 2 weeks')).toBeUndefined();
+  expect(weeks('0-30 until week 2')).toBeUndefined();
+  expect(weeks('after week 2 0-30')).toBeUndefined();
+  expect(weeks('weeks 0-2 0-30; weeks 2-4 0-60')).toBe('points');
+  expect(weeks('wk 1-2 0-30; wk 3-6 0-90')).toBe('from-1');
+  expect(weeks('wk 0-2 0-30')).toBe('from-0');
+  expect(weeks('from week 2 0-30')).toBe('from-0');
+  expect(weeks('wk 0-2 0-30', { weeks: 'from-1' })).toBe('from-1');
+});
+
+test('a very long text is read up to its four thousandth sign', () => {
+  const { notUnderstood } = readPhases(`0-30 ${'x'.repeat(5000)}`);
+  expect(notUnderstood[0]).toHaveLength(3995);
 });
 
 /** A schedule made up: phases of whole weeks, each with a window, a lock and a weight or none of them. */

@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, ValidationError, type Schema } from 'yup';
+import { array, mixed, number, object, string, type ValidationError, type Schema } from 'yup';
 import { fault, faultAt, faultSays, formOf, rule } from './fault';
 import { schemaFault } from './schema-fault';
 

@@ -8,7 +8,25 @@ import { run, Stop } from './steps.mjs';
 
 // Puts faults into a part of the core on purpose and counts how many its own tests find:
 // `npm run mutate -- screening` or `npm run mutate -- sizing/match`. Not in `npm test`: it takes minutes.
+// With `--lived` behind it only those faults are tried again that lived the last time: for tests that came since.
 const part = process.argv[2];
+const onlyLived = process.argv.includes('--lived');
+const found = ['Killed', 'Timeout'];
+const lives = ['Survived', 'NoCoverage'];
+const nameOf = ({ location: { start, end }, mutatorName, replacement }) =>
+  [start.line, start.column, end.line, end.column, mutatorName, replacement].join(' ');
+
+/** What a report says of its faults, with the newer one's word for those that were tried again. */
+function joined(before, after) {
+  for (const [file, { mutants }] of Object.entries(after.files)) {
+    const now = new Map(mutants.map((mutant) => [nameOf(mutant), mutant]));
+    const of = before.files[file];
+    of.mutants = of.mutants.map((mutant) =>
+      lives.includes(mutant.status) ? (now.get(nameOf(mutant)) ?? mutant) : mutant,
+    );
+  }
+  return before;
+}
 const fewCases = `import fc from ${JSON.stringify(createRequire(join(root, 'core/package.json')).resolve('fast-check'))};
 const assert = (property: never, more?: { numRuns?: number }) =>
   fc.assert(property, { ...more, numRuns: Math.min(more?.numRuns ?? 100, 30) });
@@ -31,6 +49,15 @@ await run(() => {
   const place = join(workplace, 'mutate');
   mkdirSync(place, { recursive: true });
   const report = join(place, `${part.replace('/', '-')}.json`);
+  const before = onlyLived ? JSON.parse(readFileSync(report, 'utf8')) : undefined;
+  for (const [file, { source }] of Object.entries(before?.files ?? {}))
+    if (readFileSync(join(root, file), 'utf8') !== source)
+      throw new Stop(`${file} was changed since: try the whole part again, without --lived.`);
+  const lived = Object.entries(before?.files ?? {}).flatMap(([file, { mutants }]) =>
+    mutants
+      .filter(({ status }) => lives.includes(status))
+      .map(({ location: { start, end } }) => `${file}:${start.line}-${end.line}`),
+  );
   // a file of its own: two parts may be run at once
   const config = join(place, `${part.replace('/', '-')}.config.json`);
   writeFileSync(
@@ -57,7 +84,9 @@ await run(() => {
         },
       },
       mutate: [
-        part.includes('/') ? `core/src/${part}.ts` : `core/src/${part}/**/*.ts`,
+        ...(onlyLived
+          ? new Set(lived)
+          : [part.includes('/') ? `core/src/${part}.ts` : `core/src/${part}/**/*.ts`]),
         '!core/src/**/*.test.ts',
         '!core/src/**/index.ts',
         '!core/src/**/test-*.ts',
@@ -85,12 +114,13 @@ await run(() => {
   });
   for (const file of [every, few]) rmSync(file);
   if (done.status !== 0) throw new Stop('The faults could not be put in.');
-  const mutants = Object.values(JSON.parse(readFileSync(report, 'utf8')).files).flatMap(
-    ({ mutants }) => mutants,
-  );
-  const count = (...states) => mutants.filter(({ status }) => states.includes(status)).length;
-  const [found, lives] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')];
+  const after = JSON.parse(readFileSync(report, 'utf8'));
+  const whole = before ? joined(before, after) : after;
+  writeFileSync(report, JSON.stringify(whole));
+  const mutants = Object.values(whole.files).flatMap(({ mutants: all }) => all);
+  const count = (states) => mutants.filter(({ status }) => states.includes(status)).length;
+  const all = count(found) + count(lives);
   console.log(
-    `${part}: ${found} of ${found + lives} faults found, ${((100 * found) / (found + lives)).toFixed(1)} %`,
+    `${part}: ${count(found)} of ${all} faults found, ${((100 * count(found)) / all).toFixed(1)} %`,
   );
 });

@@ -50,7 +50,7 @@ test('what is wrong with a field is said in the language of the screen, with the
     'La nota: debe tener 400 caracteres o menos. La nota: hace falta.',
   );
   expect(formProblems(new RefusedError(refused({ faults: [fault('login', 'needed')] })), '')).toEqual({
-    login: 'hace falta',
+    login: 'Hace falta.',
   });
   expect(formProblems(new Error(), 'away')).toEqual({ '': 'away' });
 });

@@ -1,6 +1,6 @@
 import type { FaultCode, FaultParams } from '@estribo/core/faults';
 import { en } from '../messages/en';
-import { findingShort, named, t } from '../messages';
+import { findingShort, locale, named, t } from '../messages';
 import { RefusedError, type Fault, type ProblemBody } from './http';
 
 /** A refusal's field in words: the last name of its path; nothing for what belongs to no field. */
@@ -71,6 +71,10 @@ export const sayProblem = ({
 export const sayRefusal = (error: unknown, away: string = t('common.away')): string =>
   error instanceof RefusedError ? sayProblem(error.problem) : away;
 
+/** What is wrong with a field, as a sentence of its own beside it. */
+const alone = (words: string): string =>
+  `${words.charAt(0).toLocaleUpperCase(locale)}${words.slice(1)}${/[.?!]$/.test(words) ? '' : '.'}`;
+
 /**
  * What a refusal says about the fields of a form, by their names; under '' what belongs to none.
  * @param away what is said when no answer came
@@ -79,6 +83,6 @@ export function formProblems(error: unknown, away: string): Record<string, strin
   if (!(error instanceof RefusedError)) return { '': away };
   const { faults, ...said } = error.problem;
   return faults
-    ? Object.fromEntries(faults.map((fault) => [fault.at, wrong(fault)]))
+    ? Object.fromEntries(faults.map((fault) => [fault.at, alone(wrong(fault))]))
     : { '': sentence(said) };
 }

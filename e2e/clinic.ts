@@ -195,19 +195,25 @@ export async function pick(
   }).toPass();
 }
 
-/** The address of a demo case, by its person's name: the one that was opened first, where there are several. */
-export async function caseNamed(clinic: Clinic, name: string): Promise<string> {
-  const [row] = await clinic.ask(
-    'SELECT `case`.`id` FROM {db}.`case` JOIN {db}.`person` ON `person`.`id` = `case`.`person` WHERE `givenFirst` LIKE ? ORDER BY `case`.`id` LIMIT 1',
-    [`${name}%`],
-  );
-  if (!row) throw new Error(`no case of ${name}`);
-  return `/cases/${String(row.id)}/`;
+const casesBy = new WeakMap<Clinic, Map<string, string>>();
+
+/** The address of a demo case, by its person's name: as the list of the cases has it, asked once. */
+export async function caseNamed(page: Page, clinic: Clinic, name: string): Promise<string> {
+  const known = casesBy.get(clinic) ?? new Map<string, string>();
+  casesBy.set(clinic, known);
+  if (!known.has(name)) {
+    const answer = await page.request.get(`${clinic.address}/api/cases`);
+    const { cases } = (await answer.json()) as { cases: { case: string; personName: string }[] };
+    const found = cases.find(({ personName }) => personName.startsWith(name));
+    if (!found) throw new Error(`no case of ${name}`);
+    known.set(name, `/cases/${found.case}/`);
+  }
+  return known.get(name)!;
 }
 
 /** The stage of a demo case, by its person's name. */
 export async function openStage(page: Page, clinic: Clinic, name: string, stage: string): Promise<void> {
-  await page.goto(`${clinic.address}${await caseNamed(clinic, name)}${stage}`);
+  await page.goto(`${clinic.address}${await caseNamed(page, clinic, name)}${stage}`);
   await page.getByRole('main').waitFor();
 }
 

@@ -261,7 +261,7 @@ test('the patient’s sheet is one page of A4, and its text is read back, in bot
   page,
   clinic,
 }) => {
-  const address = await caseNamed(clinic, 'Pilar Fontán');
+  const address = await caseNamed(page, clinic, 'Pilar Fontán');
   await page.goto(`${clinic.address}${address}patient-sheet`);
   await page.getByLabel('A word of your own for this patient').fill('Ring Ana if the dog eats the pads.');
   const english = await printed(page);

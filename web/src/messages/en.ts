@@ -248,7 +248,6 @@ export const en = {
     said: 'What they said',
   },
   outbox: {
-    blocked: '{{finding}}: nothing is decided while it stops the fitting.',
     ofCase: 'Of {{who}}: something was not taken and is kept here.',
     ofSomeCase: 'Of another case: something was not taken and is kept here.',
     openCase: 'Open the case',

@@ -317,7 +317,6 @@ export const es: SameShape<typeof en> = {
     said: 'Qué dijo',
   },
   outbox: {
-    blocked: '{{finding}}: nada se decide mientras impide la prueba.',
     ofCase: 'De {{who}}: algo no se admitió y queda aquí.',
     ofSomeCase: 'De otro caso: algo no se admitió y queda aquí.',
     openCase: 'Abrir el caso',

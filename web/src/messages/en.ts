@@ -908,6 +908,7 @@ export const en = {
     dangerTitle: 'Danger signs today',
     dangerHow:
       'Asked at every visit, before anything is adjusted. Touch what is present, ? where you are unable to assess it.',
+    presentStill: 'Danger signs asked {{day}}: none new. Present still:',
     dangerAsked: 'Danger signs asked {{day}}: none present.',
     notAsked_one: '{{count}} sign was not asked at the last look. Ask it at this visit.',
     notAsked_other: '{{count}} signs were not asked at the last look. Ask them at this visit.',

@@ -983,6 +983,7 @@ export const es: SameShape<typeof en> = {
     dangerTitle: 'Signos de peligro hoy',
     dangerHow:
       'Se preguntan en cada visita, antes de ajustar nada. Toque lo presente, ? si no lo puede valorar.',
+    presentStill: 'Signos de peligro preguntados el {{day}}: ninguno nuevo. Sigue presente:',
     dangerAsked: 'Signos de peligro preguntados el {{day}}: ninguno presente.',
     notAsked_one: '{{count}} signo no se preguntó la última vez. Pregúntelo en esta visita.',
     notAsked_other: '{{count}} signos no se preguntaron la última vez. Pregúntelos en esta visita.',

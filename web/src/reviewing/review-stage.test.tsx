@@ -1,6 +1,7 @@
 import { decideSize } from '@estribo/core/sizing';
 import { decideSetting } from '@estribo/core/setting';
 import { foldCase } from '@estribo/core/logbook';
+import { askedFindings } from '@estribo/core/screening';
 import { screen } from '@testing-library/react';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { measuredLogbook, showStage } from '../case/test-stage';
@@ -264,6 +265,25 @@ describe('danger signs, asked at every visit', () => {
     expect(written.at(-1)).toMatchObject({ kind: 'screen.looked', stage: 'review' });
     expect(screen.getByText(/Danger signs asked .*none present/)).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Choose/ })).toBeTruthy();
+  });
+
+  test('one that the prescriber knows of is named, never "none present"', async () => {
+    const log = later();
+    log.write(
+      'screen.looked',
+      {
+        answers: askedFindings(testContext.programme).map((finding) =>
+          finding === 'new-numbness'
+            ? { finding, is: 'present' as const, known: { by: 'Dr Nogueira', since: '2026-11-10' } }
+            : { finding, is: 'absent' as const },
+        ),
+      },
+      { stage: 'review', observedAt: '2026-11-25T10:00:00.000Z' },
+    );
+    await showStage(ReviewStage, log, nextDay);
+    expect(screen.queryByText(/none present/)).toBeNull();
+    expect(screen.getByText(/Danger signs asked 25 Nov: none new/)).toBeTruthy();
+    expect(screen.getByText(/Known since 10 Nov, says Dr Nogueira/)).toBeTruthy();
   });
 
   test('one that is present stops the review: call, adjust nothing', async () => {

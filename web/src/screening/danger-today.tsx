@@ -12,7 +12,7 @@ import { Look } from './look';
 export function DangerToday() {
   const { state, today } = useWork();
   const [again, setAgain] = useState(false);
-  const { asked, dangerAsked, blocking, unable } = state.screening;
+  const { asked, dangerAsked, blocking, overridden, qualifying, unable } = state.screening;
   if (dangerAsked?.day !== today || again)
     return (
       <Stack $gap={10}>
@@ -24,8 +24,24 @@ export function DangerToday() {
       </Stack>
     );
   const notAssessed = unable.filter(({ finding }) => isDangerSign(finding));
+  const presentStill = [...overridden.map(({ answer }) => answer), ...qualifying].filter(({ finding }) =>
+    isDangerSign(finding),
+  );
   return (
     <Stack $gap={8}>
+      {presentStill.length > 0 && (
+        <Notice tone="caution">
+          <Stack $gap={4}>
+            <b>{t('screening.presentStill', { day: formatDay(today) })}</b>
+            {presentStill.map(({ finding, known }) => (
+              <span key={finding}>
+                {named('findings', finding)}.{' '}
+                {known && t('screening.isKnown', { by: known.by, day: formatDay(known.since) })}
+              </span>
+            ))}
+          </Stack>
+        </Notice>
+      )}
       {notAssessed.length > 0 && (
         <Notice tone="caution">
           <b>{t('screening.unableTitle')}</b>{' '}
@@ -33,7 +49,7 @@ export function DangerToday() {
         </Notice>
       )}
       <Row>
-        {blocking.length === 0 && notAssessed.length === 0 && (
+        {blocking.length + presentStill.length + notAssessed.length === 0 && (
           <Notice tone="good">{t('screening.dangerAsked', { day: formatDay(today) })}</Notice>
         )}
         <Button onPress={() => setAgain(true)}>{t('screening.lookAgain')}</Button>

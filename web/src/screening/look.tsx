@@ -139,7 +139,7 @@ export function Look({
             <>
               <Tick
                 isSelected={known[finding] !== undefined}
-                onChange={(is) => setKnown(finding, is ? { since: today } : undefined)}
+                onChange={(is) => setKnown(finding, is ? {} : undefined)}
               >
                 {t('screening.known')}
               </Tick>
@@ -150,7 +150,7 @@ export function Look({
                     value={known[finding].by ?? ''}
                     onChange={(by) => setKnown(finding, { ...known[finding], by })}
                     problem={
-                      halfKnown === finding && !saidKnown(known[finding], today)
+                      halfKnown === finding && !known[finding].by?.trim()
                         ? t('screening.knownNeeds')
                         : undefined
                     }
@@ -159,10 +159,15 @@ export function Look({
                   <DayField
                     label={t('screening.knownSince')}
                     value={known[finding].since}
-                    onChange={(since) =>
-                      setKnown(finding, { ...known[finding], ...(since ? { since } : {}) })
+                    onChange={(since) => {
+                      const { since: _before, ...rest } = known[finding]!;
+                      setKnown(finding, since ? { ...rest, since } : rest);
+                    }}
+                    problem={
+                      halfKnown === finding && !(known[finding].since && known[finding].since <= today)
+                        ? t('screening.knownNeeds')
+                        : undefined
                     }
-                    problem={undefined}
                   />
                   {byNerveBlock.includes(finding) && (
                     <DayField

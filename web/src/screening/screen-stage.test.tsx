@@ -1,5 +1,6 @@
 import { limitsOf } from '@estribo/core/order';
 import { screen, within } from '@testing-library/react';
+import type { UserEvent } from '@testing-library/user-event';
 import { askedFindings } from '@estribo/core/screening';
 import { contextOf, testContext, testLogbook } from '../../../core/src/logbook/test-case';
 import { orderedLogbook, showStage } from '../case/test-stage';
@@ -113,14 +114,27 @@ test('a technician waits for the order', async () => {
   expect(screen.getByText('No order yet. An orthotist enters it.')).toBeTruthy();
 });
 
+async function typeDay(user: UserEvent, label: RegExp, day: string): Promise<void> {
+  const parts = screen.getByRole('group', { name: label });
+  const [d, m, y] = day.split('.');
+  await user.type(within(parts).getByRole('spinbutton', { name: /^day/ }), d!);
+  await user.type(within(parts).getByRole('spinbutton', { name: /^month/ }), m!);
+  await user.type(within(parts).getByRole('spinbutton', { name: /^year/ }), y!);
+}
+
 test('what the prescriber knows of is said with who and since when, and qualifies; half said counts as new', async () => {
   const { user, written } = await showStage(ScreenStage, testLogbook());
   await user.click(screen.getByRole('button', { name: 'New weakness' }));
   await user.click(screen.getByRole('checkbox', { name: /It is not new/ }));
   await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
-  expect(screen.getByText(/Say who knows of it and since when/)).toBeTruthy();
+  // neither of the two is known beforehand
+  expect(screen.getAllByText(/Say who knows of it and since when/)).toHaveLength(2);
   expect(written).toEqual([]);
   await user.type(screen.getByLabelText('Who says so'), 'Dr Nogueira, nerve block');
+  await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
+  expect(screen.getAllByText(/Say who knows of it and since when/)).toHaveLength(1);
+  expect(written).toEqual([]);
+  await typeDay(user, /^There since/, '24.11.2026');
   await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(written[0]!.body.answers).toContainEqual({
     finding: 'new-weakness',
@@ -136,18 +150,12 @@ test('a nerve block says its last day, and cannot end before it began', async ()
   await user.click(screen.getByRole('button', { name: 'New numbness, still there 15 minutes after easing' }));
   await user.click(screen.getByRole('checkbox', { name: /It is not new/ }));
   await user.type(screen.getByLabelText('Who says so'), 'Dr Nogueira');
-  const type = async (day: string) => {
-    const end = screen.getByRole('group', { name: /Last day of the nerve block/ });
-    const [d, m, y] = day.split('.');
-    await user.type(within(end).getByRole('spinbutton', { name: /^day/ }), d!);
-    await user.type(within(end).getByRole('spinbutton', { name: /^month/ }), m!);
-    await user.type(within(end).getByRole('spinbutton', { name: /^year/ }), y!);
-  };
-  await type('23.11.2026');
+  await typeDay(user, /^There since/, '24.11.2026');
+  await typeDay(user, /Last day of the nerve block/, '23.11.2026');
   await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(screen.getByText('A block ends on the day it began or later.')).toBeTruthy();
   expect(written).toEqual([]);
-  await type('25.11.2026');
+  await typeDay(user, /Last day of the nerve block/, '25.11.2026');
   await user.click(screen.getByRole('button', { name: 'Record: 1 present; the rest absent' }));
   expect(written[0]!.body.answers).toContainEqual({
     finding: 'new-numbness',

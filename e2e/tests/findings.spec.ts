@@ -55,7 +55,9 @@ test('an order that what is fitted exceeds comes first everywhere, and is told u
   await expect(page.getByText('Nothing of the order is lost.')).toHaveCount(0);
   await page.goBack();
   await page.getByRole('link', { name: 'Sheet for the patient' }).click();
-  await expect(page.getByText(/Call us before you go on: Stops: exceeds the order/)).toBeVisible();
+  await expect(
+    page.getByText(/Call us before you go on. Your brace is not yet set as your doctor ordered./),
+  ).toBeVisible();
 
   // the Bench: before everything else that may wait
   await page.goto(`${clinic.address}/bench`);

@@ -1,1 +1,8 @@
-export { patientSheet, type EmergencyWords, type HomePhase, type PatientSheet } from './patient-sheet';
+export {
+  callReasonsOf,
+  patientSheet,
+  type CallReason,
+  type EmergencyWords,
+  type HomePhase,
+  type PatientSheet,
+} from './patient-sheet';

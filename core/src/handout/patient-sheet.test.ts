@@ -2,7 +2,7 @@ import { findingsOf } from '../findings';
 import { fittedOn, orderFor, wholeCase } from '../findings/test-whole-case';
 import { limitsOf } from '../order';
 import { programmes } from '../programmes';
-import { patientSheet } from './patient-sheet';
+import { callReasonsOf, patientSheet } from './patient-sheet';
 
 const knee = { joint: 'knee', plane: 'sagittal' } as const;
 const sheetOf = (family: string, more: Parameters<typeof wholeCase>[1] = {}) => {
@@ -138,7 +138,16 @@ test('an order that what is fitted exceeds, and what was missing at the signatur
     phases: [{ fromDay: 0, limits: limitsOf(knee, { extension: 20, flexion: 30 }) }],
   });
   const state = made.state();
-  expect(patientSheet(state, findingsOf(state, fittedOn), fittedOn).urgent[0]).toMatchObject({
-    kind: 'exceeds-order',
-  });
+  const { urgent } = patientSheet(state, findingsOf(state, fittedOn), fittedOn);
+  expect(urgent[0]).toMatchObject({ kind: 'exceeds-order' });
+  // the patient reads why once, and nothing of the clinic's own work
+  expect(callReasonsOf(urgent)[0]).toBe('order');
+  expect(
+    callReasonsOf([
+      { kind: 'family-safety' },
+      { kind: 'danger' },
+      { kind: 'not-set' },
+      { kind: 'signed-fail' },
+    ]),
+  ).toEqual(['again', 'sign', 'failed']);
 });

@@ -26,6 +26,27 @@ export interface HomePhase {
   wedges?: number;
 }
 
+/** Why a patient is to call first, in a patient's terms: a sign, an order that is not carried out, a failed check, anything else. */
+export type CallReason = 'sign' | 'order' | 'failed' | 'again';
+
+const callReasons: Partial<Record<string, CallReason>> = {
+  danger: 'sign',
+  'block-over': 'sign',
+  'exceeds-order': 'order',
+  'signed-for-earlier-order': 'order',
+  'order-for-other-side': 'order',
+  'brace-for-other-side': 'order',
+  'plan-before-order': 'order',
+  'order-ended': 'order',
+  'signed-fail': 'failed',
+  'limb-not-safe': 'failed',
+};
+
+/** Why a patient is to call first, each reason once and in the order of the findings, which are for staff to read. */
+export const callReasonsOf = (urgent: readonly Pick<CaseFinding, 'kind'>[]): CallReason[] => [
+  ...new Set(urgent.map(({ kind }) => callReasons[kind] ?? 'again')),
+];
+
 export interface PatientSheet {
   /** how it goes on at home; by staff alone where the patient may not move alone */
   on: { by: 'patient' | 'carer'; list: Sequence; steps: RunnerStep[] } | { by: 'staff' };

@@ -1,12 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { findingsAhead, findingsOf, stagesWith, withholding } from '@estribo/core/findings';
-import { patientSheet } from '@estribo/core/handout';
+import { callReasonsOf, patientSheet } from '@estribo/core/handout';
 import type { CaseState } from '@estribo/core/logbook';
 import { limitsOf, type Order } from '@estribo/core/order';
 import { limitedMotion, programmes } from '@estribo/core/programmes';
 import { fittedOn, orderFor, wholeCase } from '../../../core/src/findings/test-whole-case';
-import { named } from '../messages';
+import { named, t } from '../messages';
 import { wearLine } from '../messages/fitting';
 import { formatSignature, formatUrgent } from '../wearing/letter-page';
 import { emergencyLines } from '../wearing/patient-sheet-page';
@@ -119,7 +119,9 @@ function said(state: CaseState) {
     letter: [...formatUrgent(state, findings, fittedOn, 'mm'), formatSignature(state, findings, 'A. B.')],
     sheet: [
       sheet.urgent.length > 0
-        ? `call first: ${sheet.urgent.map((one) => formatFindingTitle(state.programme, one)).join('; ')}`
+        ? `call first: ${callReasonsOf(sheet.urgent)
+            .map((reason) => t(`patientSheet.call.${reason}`))
+            .join(' ')}`
         : '',
       `on by ${sheet.on.by}; off: ${sheet.takesOff}`,
       `ordered: ${sheet.ordered}`,

@@ -1452,9 +1452,12 @@ export const en = {
       patient: 'You may take it off.',
     },
     daily: 'Every day',
-    skin: 'Look at your skin every day. Red for over 30 minutes: leave the brace off. Call us today.',
-    skinProtective:
-      'Look at your skin every day. Red for over 30 minutes: take the pressure off that place. Keep wearing the brace. Call us today.',
+    skin: {
+      patient: 'Look at your skin every day. Red for over 30 minutes: leave the brace off. Call us today.',
+      'as-ordered':
+        'Look at your skin every day. Red for over 30 minutes: take the pressure off that place. Keep wearing the brace. Call us today.',
+      staff: 'Sore skin, a smell or a wet liner: keep wearing the brace. Call us today.',
+    },
     sleep: 'At night: as ordered. Ask us if the order does not say.',
     wash: 'Take it off to wash. Dry your skin well.',
     washProtective: 'Wash as you were shown. Keep the brace dry.',
@@ -1467,7 +1470,13 @@ export const en = {
         'For helpers who resuscitate: lying flat, release the pulls, open the front and lay it aside; the back part stays beneath.',
     },
     driving: { 'never-in-it': 'Do not drive in this brace.', ask: 'Driving: ask your doctor first.' },
-    callFirst: 'Call us before you go on:',
+    callFirst: 'Call us before you go on.',
+    call: {
+      sign: 'You have a sign that a doctor must look at today.',
+      order: 'Your brace is not yet set as your doctor ordered.',
+      failed: 'Your brace did not pass our checks. We must put it right first.',
+      again: 'We must check your brace again first.',
+    },
     notChecked: 'Not checked and signed for the order of today.',
     inSpite: 'Given with this missing: {{what}}. Reason: {{reason}}.',
     motion: 'Movement and weight',

@@ -1533,9 +1533,12 @@ export const es: SameShape<typeof en> = {
       patient: 'Puede quitársela.',
     },
     daily: 'Cada día',
-    skin: 'Mire la piel cada día. Roja más de 30 minutos: no la use. Llámenos hoy.',
-    skinProtective:
-      'Mire la piel cada día. Roja más de 30 minutos: quite la presión en ese punto. Siga con la ortesis. Llámenos hoy.',
+    skin: {
+      patient: 'Mire la piel cada día. Roja más de 30 minutos: no la use. Llámenos hoy.',
+      'as-ordered':
+        'Mire la piel cada día. Roja más de 30 minutos: quite la presión en ese punto. Siga con la ortesis. Llámenos hoy.',
+      staff: 'Piel dolorida, mal olor o forro mojado: siga con la ortesis. Llámenos hoy.',
+    },
     sleep: 'De noche: como está prescrito. Pregunte si no lo dice.',
     wash: 'Quítesela para lavarse. Seque bien la piel.',
     washProtective: 'Lávese como le enseñaron. No moje la ortesis.',
@@ -1548,7 +1551,13 @@ export const es: SameShape<typeof en> = {
         'Para quien reanima: tumbado, soltar los tiradores, abrir por delante y apartarlo; la parte de atrás queda debajo.',
     },
     driving: { 'never-in-it': 'No conduzca con esta ortesis.', ask: 'Conducir: pregunte antes a su médico.' },
-    callFirst: 'Llámenos antes de seguir:',
+    callFirst: 'Llámenos antes de seguir.',
+    call: {
+      sign: 'Tiene un signo que un médico debe ver hoy.',
+      order: 'La ortesis aún no está como la prescribió su médico.',
+      failed: 'La ortesis no pasó la comprobación. Antes hay que corregirla.',
+      again: 'Antes tenemos que revisar la ortesis.',
+    },
     notChecked: 'Sin comprobar ni firmar para la prescripción de hoy.',
     inSpite: 'Entregada con esto pendiente: {{what}}. Motivo: {{reason}}.',
     motion: 'Movimiento y carga',

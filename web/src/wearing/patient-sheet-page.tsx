@@ -1,7 +1,7 @@
 import { languages, type Language } from '@estribo/core/access';
 import { buildOf, signedAngle } from '@estribo/core/anatomy';
 import { findingsOf, type CaseFinding } from '@estribo/core/findings';
-import { patientSheet, type EmergencyWords, type PatientSheet } from '@estribo/core/handout';
+import { callReasonsOf, patientSheet, type EmergencyWords, type PatientSheet } from '@estribo/core/handout';
 import { limitedMotion } from '@estribo/core/programmes';
 import type { CaseState } from '@estribo/core/logbook';
 import { bodyReadings } from '@estribo/core/measuring';
@@ -272,8 +272,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
       <section>
         <h2>{t('patientSheet.daily')}</h2>
         <p>
-          {t(sheet.takesOff === 'patient' ? 'patientSheet.skin' : 'patientSheet.skinProtective')}{' '}
-          {t('patientSheet.sleep')}{' '}
+          {t(`patientSheet.skin.${sheet.takesOff}`)} {t('patientSheet.sleep')}{' '}
           {t(sheet.takesOff === 'patient' ? 'patientSheet.wash' : 'patientSheet.washProtective')}{' '}
           {t(`patientSheet.driving.${sheet.driving}`)}
         </p>
@@ -326,7 +325,13 @@ function NotAsIfWell({
       {sheet.urgent.length > 0 && (
         <Notice tone="stop">
           <b>{t('patientSheet.callFirst')}</b>{' '}
-          {sheet.urgent.map((one) => formatFinding(state, one, today, unit).title).join('; ')}
+          {callReasonsOf(sheet.urgent)
+            .map((reason) => t(`patientSheet.call.${reason}`))
+            .join(' ')}
+          {/* what it is in the clinic's terms is for the screen alone */}
+          <Soft data-screen>
+            {sheet.urgent.map((one) => formatFinding(state, one, today, unit).title).join('; ')}
+          </Soft>
         </Notice>
       )}
       {sheet.urgent.length === 0 && !isSigned && (

@@ -94,6 +94,31 @@ test('a password that was changed while it was verified signs nobody in', async 
   expect(rows).toEqual([]);
 });
 
+test('a sign-in while a change of the password is under way waits for it, and fails', async () => {
+  const id = clinic.userOf('reader');
+  const { db } = clinic.context;
+  const change = db.createQueryRunner();
+  await change.startTransaction('READ COMMITTED');
+  await change.query('UPDATE user SET passwordHash = ? WHERE id = ?', ['changed', id]);
+  await change.query('DELETE FROM session WHERE user = ?', [id]);
+  let answered = false;
+  const signing = signIn(tablet(), 'reader').then((answer) => {
+    answered = true;
+    return answer;
+  });
+  const waits = async () => {
+    const [row] = await db.query<{ waiting: string }[]>(
+      "SELECT COUNT(*) AS waiting FROM information_schema.processlist WHERE db = DATABASE() AND info LIKE 'INSERT INTO `session`%'",
+    );
+    return Number(row!.waiting) > 0;
+  };
+  while (!answered && !(await waits())) await new Promise((resolve) => setTimeout(resolve, 20));
+  await change.commitTransaction();
+  await change.release();
+  expect((await signing).status).toBe(401);
+  expect(await db.query('SELECT 1 FROM session WHERE user = ?', [id])).toEqual([]);
+});
+
 test('a one-time code works once, also when it is used by six at once', async () => {
   const id = clinic.userOf('reader');
   const { code } = (await (await iago()).post(`/api/users/${id}/code`).expect(201)).body;

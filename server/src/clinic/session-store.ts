@@ -68,7 +68,9 @@ export async function beginSession(
   req.sessionStore.generate(req);
   const added = await changed(
     'INSERT INTO `session` (`sid`, `machine`, `user`, `began`, `expiresAt`, `locked`) ' +
-      `SELECT ?, ?, \`id\`, ?, ?, 0 FROM \`user\` WHERE \`id\` = ? AND \`active\` = 1 AND \`${proof.secret}\` = ?`,
+      `SELECT ?, ?, \`id\`, ?, ?, 0 FROM \`user\` WHERE \`id\` = ? AND \`active\` = 1 AND \`${proof.secret}\` = ? ` +
+      // a change of the account that is under way is waited for: it ends the sessions it sees, and would not see this one
+      'LOCK IN SHARE MODE',
     [req.sessionID, machine, new Date(began), expiry(began, now), user.id, proof.hash],
   );
   if (added !== 1) return false;

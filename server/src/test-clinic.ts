@@ -12,7 +12,7 @@ import { dayOf } from '@estribo/core/calendar';
 import { foldCase, kinds, type BodyOf, type KindName } from '@estribo/core/logbook';
 import type { EntryStage } from '@estribo/core/record';
 import type { Express } from 'express';
-import { createConnection } from 'mysql2/promise';
+import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -70,34 +70,127 @@ export interface SentEntry {
 
 export const testPassword = 'a long enough password';
 
-/** An empty database of its own on the test server. */
-export async function emptyDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+const testServer = (): string => {
   const server = process.env.ESTRIBO_TEST_DATABASE_URL;
   if (!server) throw new Error('These tests need a database: run "npm test -- unit <file>" instead of jest.');
-  const name = `estribo_${v7().replaceAll('-', '')}`;
-  const run = async (sql: string) => {
-    const connection = await createConnection(server);
-    await connection.query(sql);
+  return server;
+};
+
+const urlOf = (name: string): string => testServer().replace(/\/[^/]*$/, `/${name}`);
+
+/** Does something at the test server, outside every database. */
+async function atServer<T>(work: (connection: Connection) => Promise<T>): Promise<T> {
+  const connection = await createConnection({ uri: testServer(), multipleStatements: true });
+  try {
+    return await work(connection);
+  } finally {
     await connection.end();
+  }
+}
+
+/** An empty database of its own on the test server. */
+export async function emptyDatabase(): Promise<{ url: string; name: string; drop: () => Promise<void> }> {
+  const name = `estribo_${v7().replaceAll('-', '')}`;
+  await atServer((connection) =>
+    connection.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`),
+  );
+  return {
+    url: urlOf(name),
+    name,
+    drop: () => atServer(async (connection) => void (await connection.query(`DROP DATABASE \`${name}\``))),
   };
-  await run(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  return { url: server.replace(/\/[^/]*$/, `/${name}`), drop: () => run(`DROP DATABASE \`${name}\``) };
+}
+
+const clinicOfTests = {
+  name: 'Test workshop',
+  zone: 'Europe/Madrid',
+  phone: null,
+  emergency: null,
+  wearRule: null,
+  letterhead: null,
+};
+
+/** What every clinic of a test begins with: families, demo models, a user of each role and a person. */
+async function fillClinic(url: string): Promise<void> {
+  const db = await openDatabase(url);
+  await db.getRepository(clinicEntity).insert({ id: 1, ...clinicOfTests });
+  for (const programme of programmes) await register(db, 'programme', programme);
+  for (const model of demoModels) await register(db, 'model', model);
+  const passwordHash = await hashPassword(testPassword);
+  await db
+    .getRepository(userEntity)
+    .insert(
+      roles.map((role) => ({ id: v7(), login: role, name: `The ${role}`, role, passwordHash, active: true })),
+    );
+  await db.getRepository(personEntity).insert({
+    id: v7(),
+    givenName: 'Iria',
+    familyName: 'Castrelo',
+    givenFirst: 'Iria Castrelo',
+    familyFirst: 'Castrelo Iria',
+    born: '1998-04-12',
+  });
+  await fillPersonWords(db);
+  await db.destroy();
+}
+
+/**
+ * The statements that make a clinic of a test, table by table and row by row. The first test file of a run fills one clinic, and
+ * the others read it from there: to migrate and fill a database takes longer than most tests.
+ */
+const template = lazily(async (): Promise<string> => {
+  const name = `estribo_of_run_${jest.getSeed()}`;
+  return atServer(async (connection) => {
+    await connection.query(`SELECT GET_LOCK('${name}', 600)`);
+    const [[made]] = await connection.query<RowDataPacket[]>(
+      'SELECT COUNT(*) AS is_made FROM information_schema.schemata WHERE schema_name = ?',
+      [name],
+    );
+    if (Number(made!.is_made) === 0) {
+      const filled = await emptyDatabase();
+      await fillClinic(filled.url);
+      await connection.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+      await connection.query(`USE \`${name}\`; ${await copyOf(connection, filled.name)}`);
+      await filled.drop();
+    }
+    await connection.query(`SELECT RELEASE_LOCK('${name}')`);
+    return copyOf(connection, name);
+  });
+});
+
+/** The statements that make in the database in use what another one holds. */
+async function copyOf(connection: Connection, from: string): Promise<string> {
+  const [tables] = await connection.query<RowDataPacket[]>(
+    "SELECT table_name AS name FROM information_schema.tables WHERE table_schema = ? AND table_type = 'BASE TABLE'",
+    [from],
+  );
+  const made = ['SET foreign_key_checks = 0', 'SET unique_checks = 0'];
+  for (const { name } of tables) {
+    const [[shown]] = await connection.query<RowDataPacket[]>(`SHOW CREATE TABLE \`${from}\`.\`${name}\``);
+    made.push(shown!['Create Table'] as string);
+    const [[one]] = await connection.query<RowDataPacket[]>(
+      `SELECT COUNT(*) AS rows_in FROM \`${from}\`.\`${name}\``,
+    );
+    if (Number(one!.rows_in) > 0) made.push(`INSERT INTO \`${name}\` SELECT * FROM \`${from}\`.\`${name}\``);
+  }
+  return made.join(';\n');
+}
+
+/** What is made the first time it is asked for. */
+function lazily<T>(make: () => Promise<T>): () => Promise<T> {
+  let made: Promise<T> | undefined;
+  return () => (made ??= make());
 }
 
 /** A clinic with one user of each role, one person and the demo models, on a database of its own. */
 export async function testClinic(
   options: { signInTries?: number; now?: () => Date; trustProxy?: number } = {},
 ): Promise<TestClinic> {
-  const { url, drop } = await emptyDatabase();
+  const statements = await template();
+  const { url, name, drop } = await emptyDatabase();
+  await atServer((connection) => connection.query(`USE \`${name}\`; ${statements}`));
   const db = await openDatabase(url);
-  const clinic = {
-    name: 'Test workshop',
-    zone: 'Europe/Madrid',
-    phone: null,
-    emergency: null,
-    wearRule: null,
-    letterhead: null,
-  };
+  const clinic = { ...clinicOfTests };
   // days that tests name are of this one's time: no test hangs on the machine's clock
   const now = options.now ?? (() => new Date('2026-11-24T09:30:00.000Z'));
   const folder = mkdtempSync(join(tmpdir(), 'estribo-seal-'));
@@ -114,30 +207,9 @@ export async function testClinic(
     sealing,
     keeping: { url, command: 'npm run backup -- /path/of/a/folder' },
   };
-  await db.getRepository(clinicEntity).insert({ id: 1, ...clinic });
-  for (const programme of programmes) await register(db, 'programme', programme);
-  for (const model of demoModels) await register(db, 'model', model);
   await shipStandIns(db, '2026-11-24', now());
-  const passwordHash = await hashPassword(testPassword);
-  const users = roles.map((role) => ({
-    id: v7(),
-    login: role,
-    name: `The ${role}`,
-    role,
-    passwordHash,
-    active: true,
-  }));
-  await db.getRepository(userEntity).insert(users);
-  const person = v7();
-  await db.getRepository(personEntity).insert({
-    id: person,
-    givenName: 'Iria',
-    familyName: 'Castrelo',
-    givenFirst: 'Iria Castrelo',
-    familyFirst: 'Castrelo Iria',
-    born: '1998-04-12',
-  });
-  await fillPersonWords(db);
+  const users = await db.getRepository(userEntity).find();
+  const { id: person } = await db.getRepository(personEntity).findOneByOrFail({});
   const app = createApp(context, {
     store: new DatabaseSessionStore(db, now),
     sessionSecret: 'only for tests',

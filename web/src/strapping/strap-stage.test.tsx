@@ -62,6 +62,20 @@ test('the walk runs on a clock, and what it was is recorded: time and drop', asy
   now.mockRestore();
 });
 
+test('a walk that was started goes on when something else is written and the page is loaded again', async () => {
+  const began = Date.now();
+  const now = jest.spyOn(Date, 'now').mockReturnValue(began);
+  const log = strappedTo('settling-walk');
+  const { user, leave } = await showStage(StrapStage, log);
+  await user.click(screen.getByRole('button', { name: /Start the walk/ }));
+  leave();
+  log.looked();
+  now.mockReturnValue(began + 60_000);
+  await showStage(StrapStage, log, { keepsDrafts: true });
+  expect(screen.getByRole('timer').textContent).toBe('4:00');
+  now.mockRestore();
+});
+
 test('what the brace dropped by is said in inches where inches are read', async () => {
   const log = strappedTo('settling-walk');
   log.write('strap.done', { step: 'settling-walk', pass: 1, minutes: 5, dropped: 6 });

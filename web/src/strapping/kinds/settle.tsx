@@ -17,7 +17,9 @@ import type { StepOf, StepProps, StepScreen } from './piece';
 /** The settling walk: a clock that runs, and how far the brace has dropped. */
 function Settle({ step, saving, mayStrap, onDone }: StepProps<StepOf<'settle'>>) {
   const { state, unit } = useWork();
-  const key = `estribo-walk-${state.case}-${state.seq}`;
+  // the clock is that of the donning up to this step: what else is written meanwhile leaves it running, also over a reload
+  const before = state.lines.findLast(({ entry }) => entry.kind.startsWith('strap.'));
+  const key = `estribo-walk-${state.case}-${before?.entry.id ?? ''}`;
   const [began, setBegan] = useState<number | undefined>(
     () => Number(sessionStorage.getItem(key)) || undefined,
   );
@@ -37,6 +39,7 @@ function Settle({ step, saving, mayStrap, onDone }: StepProps<StepOf<'settle'>>)
     const minutes = Math.round((passed / 60) * 10) / 10;
     const take = (more: { dropped?: number }) => {
       setDropped('');
+      sessionStorage.removeItem(key);
       onDone({ minutes, ...more });
     };
     if (dropped.trim() === '') return take({});

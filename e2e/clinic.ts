@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -91,13 +91,27 @@ async function emptyDatabase(admin: Connection): Promise<string> {
   return name;
 }
 
+/** The demo clinic that all clinics of a run are copied from: the first worker fills it, the others wait for it. */
 async function furnish(): Promise<Furnished> {
   const server = process.env.ESTRIBO_TEST_DATABASE_URL;
-  if (!server) throw new Error('The browser tests need a database: run "npm test -- e2e".');
+  const folder = process.env.ESTRIBO_TEST_FOLDER;
+  if (!server || !folder) throw new Error('The browser tests need a database: run "npm test -- e2e".');
   const admin = await createConnection(server);
-  const name = await emptyDatabase(admin);
-  const furnished = { admin, server, name, sealFolder: mkdtempSync(join(tmpdir(), 'estribo-seal-')) };
-  await (await serverOn(furnished)).goAway();
+  const furnished = { admin, server, name: 'estribo_e2e_demo', sealFolder: join(folder, 'demo-seal') };
+  const isFilled = join(folder, 'demo-filled');
+  await admin.query("SELECT GET_LOCK('estribo_e2e_demo', 3600)");
+  if (!existsSync(isFilled)) {
+    // what a worker that was stopped left half filled
+    await admin.query(`DROP DATABASE IF EXISTS \`${furnished.name}\``);
+    rmSync(furnished.sealFolder, { recursive: true, force: true });
+    mkdirSync(furnished.sealFolder);
+    await admin.query(
+      `CREATE DATABASE \`${furnished.name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
+    );
+    await (await serverOn(furnished)).goAway();
+    writeFileSync(isFilled, '');
+  }
+  await admin.query("SELECT RELEASE_LOCK('estribo_e2e_demo')");
   return furnished;
 }
 
@@ -118,7 +132,7 @@ async function copyDatabase(admin: Connection, from: string): Promise<string> {
   return to;
 }
 
-/** Fills the demo clinic once a worker; every test has a copy to itself, and so no order among them. */
+/** Every test has a copy of the demo clinic to itself, and so no order among them. */
 export const test = base.extend<{ clinic: Clinic; newClinic: NewClinic }, { furnished: Furnished }>({
   furnished: [
     // Playwright reads the names of what is wanted from this pattern: nothing
@@ -126,9 +140,7 @@ export const test = base.extend<{ clinic: Clinic; newClinic: NewClinic }, { furn
     async ({}, use) => {
       const furnished = await furnish();
       await use(furnished);
-      await furnished.admin.query(`DROP DATABASE \`${furnished.name}\``);
       await furnished.admin.end();
-      rmSync(furnished.sealFolder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],

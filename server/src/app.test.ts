@@ -1,4 +1,10 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import request from 'supertest';
+import { createApp } from './app';
+import { DatabaseSessionStore } from './clinic/session-store';
 import { testClinic, testPassword, type TestClinic } from './test-clinic';
 
 let clinic: TestClinic;
@@ -35,4 +41,27 @@ test('a wrong method, address or type of body is a problem, never a trace', asyn
     expect([answer.status, answer.type]).toEqual([status, 'application/problem+json']);
     expect(JSON.stringify(answer.body)).not.toMatch(/\bat .*\.(ts|js|mjs):\d/);
   }
+});
+
+test('a file of the interface goes out as it was compressed when it was built, and plain to who reads no gzip', async () => {
+  const root = mkdtempSync(join(tmpdir(), 'estribo-web-'));
+  mkdirSync(join(root, 'assets'));
+  writeFileSync(join(root, 'index.html'), '<!doctype html>');
+  writeFileSync(join(root, 'assets/a-1.js'), 'as it was written');
+  // another text tells where an answer comes from
+  writeFileSync(join(root, 'assets/a-1.js.gz'), gzipSync('as it was compressed'));
+  const { context } = clinic;
+  const app = createApp(context, {
+    store: new DatabaseSessionStore(context.db, context.now),
+    sessionSecret: 'only for tests',
+    webRoot: root,
+  });
+  const get = (accept: string) =>
+    request(app).get('/assets/a-1.js').set('Accept-Encoding', accept).expect(200);
+  const small = await get('gzip');
+  expect([small.text, small.headers['content-encoding']]).toEqual(['as it was compressed', 'gzip']);
+  expect(small.headers['cache-control']).toBe('public, max-age=31536000, immutable');
+  expect((await get('identity')).text).toBe('as it was written');
+  await request(app).get('/assets/b-1.js').expect(404);
+  rmSync(root, { recursive: true, force: true });
 });

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
@@ -203,7 +204,9 @@ function webPages(root: string): RequestHandler {
   const page = readFileSync(index, 'utf8');
   pages.use(
     '/assets',
-    express.static(join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    expressStaticGzip(join(root, 'assets'), {
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   );
   pages.use(express.static(root, { index: false }));
   pages.get('/{*path}', (_req, res) => {

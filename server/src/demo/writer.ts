@@ -10,7 +10,7 @@ import {
 import type { EntryStage } from '@estribo/core/record';
 import { v7 } from 'uuid';
 import { appendEntry } from '../cases/append';
-import { entriesOf, foldOf } from '../cases/record';
+import { snapshotOf } from '../cases/record';
 import { caseEntity } from '../database/entities';
 import type { Context, SignedIn } from '../route';
 
@@ -40,7 +40,7 @@ export function caseWriter(context: Context, user: SignedIn): CaseWriter {
   let clock = context.now();
   const state = async () => {
     const row = await context.db.getRepository(caseEntity).findOneByOrFail({ id });
-    const state = await foldOf(context.db.manager, row, await entriesOf(context.db.manager, id), zone);
+    const { state } = await snapshotOf(context.db.manager, row, zone);
     if (!state) throw new Error('the demo case was not opened');
     return state;
   };

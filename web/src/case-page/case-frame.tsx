@@ -219,7 +219,6 @@ const RecordPlace = styled.div`
 `;
 
 export default function CaseFrame() {
-  useEffect(preloadStages, []);
   const { caseId = '', stage } = useParams();
   const { open, missing, away } = useCase(caseId);
   if (missing)

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { Millimetres } from '../quantity';
 import { ankleBody } from './ankle-view';
 import { fitted, type BodyReadings } from './body-readings';
@@ -37,6 +38,18 @@ const bodyOfRegion: Record<Region, (readings: BodyReadings, side: Side, build: B
  * @param build the body's proportions
  */
 export function bodyOf(region: Region, side: Side, readings: BodyReadings, build: Build): Body {
+  const of = JSON.stringify([region, side, readings, build]);
+  const known = drawn.get(of);
+  if (known) return known;
+  const body = bodyFrom(region, side, readings, build);
+  drawn.set(of, body);
+  return body;
+}
+
+/** Bodies that were drawn lately: the figure, the straps and the bars of a page ask for the same one at every entry. */
+const drawn = new LRUCache<string, Body>({ max: 32 });
+
+function bodyFrom(region: Region, side: Side, readings: BodyReadings, build: Build): Body {
   const { build: fit, held } = fitted(region, readings, build);
   const body = bodyOfRegion[region](readings, side, fit);
   const level = body.level ?? ((landmark: Landmark) => landmarkLevel(region, landmark, fit));

@@ -74,16 +74,27 @@ function inEighths(inches: number): string {
   return inches < 0 ? `−${said}` : said;
 }
 
+/** How a number is printed with so many digits; made once, for a list prints hundreds. */
+const formats = new Map<string, Intl.NumberFormat>();
+
+function formatOf(locale: string, digits: number): Intl.NumberFormat {
+  const key = `${locale} ${digits}`;
+  const known = formats.get(key);
+  if (known) return known;
+  const made = new Intl.NumberFormat(locale, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  });
+  formats.set(key, made);
+  return made;
+}
+
 /**
  * A length as shown: whole millimetres, centimetres to 0.1, inches to the eighth that a tape has.
  * @param locale a BCP 47 tag; decides the decimal sign
  */
 export function formatLength(length: Millimetres, unit: LengthUnit, locale = 'en'): string {
   if (unit === 'in') return inEighths(length / millimetresPerInch);
-  const digits = decimals[unit];
-  return new Intl.NumberFormat(locale, {
-    minimumFractionDigits: digits,
-    maximumFractionDigits: digits,
-    useGrouping: false,
-  }).format(length / millimetresPer[unit]);
+  return formatOf(locale, decimals[unit]).format(length / millimetresPer[unit]);
 }

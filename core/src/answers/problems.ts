@@ -1,3 +1,5 @@
+import { filled } from '../faults';
+
 /**
  * What the server says to what it does not take: status, title and sentence, each under its code. A client that has words of its own
  * says it by the code; `{{name}}` is filled in from what the answer carries with it.
@@ -110,6 +112,6 @@ export type ProblemCode = keyof typeof problems;
 /** What is filled into a problem's sentence, by name. */
 export type ProblemParams = Readonly<Record<string, string | number>>;
 
-/** A problem's sentence with what it names filled in; what is not given stays as it stands. */
-export const problemDetail = (code: ProblemCode, params: ProblemParams = {}): string =>
-  problems[code][2].replace(/\{\{(\w+)\}\}/g, (whole, name: string) => String(params[name] ?? whole));
+/** A problem's sentence with what it names filled in. */
+export const problemDetail = (code: ProblemCode, params?: ProblemParams): string =>
+  filled(problems[code][2], params);

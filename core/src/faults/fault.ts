@@ -230,10 +230,14 @@ export const rule = (code: FaultCode) => [code, faultSays[code]] as const;
 /** The same for the form that a text must have. */
 export const formOf = (code: FaultCode) => ({ name: code, message: faultSays[code] });
 
+/** A sentence with what it names filled in; what is not given stays as it stands, for all to see. */
+export const filled = (sentence: string, params: FaultParams = {}): string =>
+  sentence.replaceAll(/\{\{(\w+)\}\}/g, (whole, name: string) => String(params[name] ?? whole));
+
 /** One fault of a field. */
 export const fault = (at: string, code: FaultCode, params?: FaultParams): EntryFault => ({
   at,
-  message: faultSays[code].replaceAll(/\{\{(\w+)\}\}/g, (_, name: string) => String(params?.[name] ?? '')),
+  message: filled(faultSays[code], params),
   code,
   ...(params ? { params } : {}),
 });

@@ -1,5 +1,6 @@
 export {
   fault,
+  filled,
   faultAt,
   faultSays,
   formOf,

@@ -1,5 +1,6 @@
 export {
   callReasonsOf,
+  needsCarer,
   patientSheet,
   type CallReason,
   type EmergencyWords,

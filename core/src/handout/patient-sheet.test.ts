@@ -151,3 +151,17 @@ test('an order that what is fitted exceeds, and what was missing at the signatur
     ]),
   ).toEqual(['again', 'sign', 'failed']);
 });
+
+test.each([
+  ['a child of four', '2022-11-01', false, 'carer', undefined],
+  ['a child just eight', '2018-11-01', false, 'patient', undefined],
+  ['somebody of fourteen', '2012-11-01', false, 'patient', 'ask'],
+  ['a grown person who cannot report', '1980-01-01', true, 'carer', 'ask'],
+  ['somebody whose age is not known', undefined, false, 'patient', 'ask'],
+] as const)('%s: who puts it on at home, and what is said of driving', (_, born, isMute, by, driving) => {
+  const made = wholeCase('ankle-stabiliser');
+  made.log.order({ ...orderFor(made.programme, 'right'), protective: false });
+  if (isMute) made.log.looked('cannot-report');
+  const sheet = patientSheet(made.state(), [], fittedOn, born);
+  expect([sheet.on.by, sheet.driving]).toEqual([by, driving]);
+});

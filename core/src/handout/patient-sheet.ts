@@ -1,4 +1,4 @@
-import { addDays, phaseSpans, type ClinicDay } from '../calendar';
+import { addDays, ageOn, phaseSpans, type ClinicDay } from '../calendar';
 import { holds } from '../brace';
 import type { CaseFinding } from '../findings';
 import type { CaseState } from '../logbook';
@@ -61,7 +61,8 @@ export interface PatientSheet {
   resuscitation: CaseState['programme']['resuscitation'];
   /** who may take it off */
   takesOff: 'staff' | 'as-ordered' | 'patient';
-  driving: 'never-in-it' | 'ask';
+  /** nothing of driving for a child */
+  driving: 'never-in-it' | 'ask' | undefined;
   /** what was missing when it was signed for, with the reason */
   inSpite: { of: Pick<CaseFinding, 'kind' | 'about'>[]; reason: string } | undefined;
   /** findings for which the sheet is not handed over as if all were well */
@@ -88,14 +89,29 @@ function listAtHome({ strapping: { others, list, lists } }: CaseState): Sequence
 const holderOf = ({ people }: Sequence): 'patient' | 'carer' =>
   people.includes('carer') ? 'carer' : 'patient';
 
+/** Under this age a carer puts it on; nobody drives under that one. In years; common practice, no source. */
+const byCarerUnder = 8;
+const drivesFrom = 14;
+
+/** Whether somebody else puts it on and looks at the skin: for a small child, and where pain or numbness is not told. */
+export const needsCarer = (
+  { screening: { qualifying } }: CaseState,
+  day: ClinicDay,
+  born: ClinicDay | undefined,
+): boolean =>
+  (born !== undefined && ageOn(born, day) < byCarerUnder) ||
+  qualifying.some(({ finding }) => finding === 'cannot-report');
+
 /**
  * The sheet of a case on a day.
  * @param findings of the case on that day
+ * @param born the patient's day of birth, where it is known
  */
 export function patientSheet(
   state: CaseState,
   findings: readonly CaseFinding[],
   day: ClinicDay,
+  born?: ClinicDay,
 ): PatientSheet {
   const order = state.order?.order;
   const isProtective = order?.protective ?? true;
@@ -109,14 +125,18 @@ export function patientSheet(
       list === undefined || byStaff(list)
         ? { by: 'staff' }
         : {
-            by: holderOf(list),
+            by: needsCarer(state, day, born) ? 'carer' : holderOf(list),
             list,
             steps: runSequence({ id: list.id, steps: list.steps }, [], {
               facts: state.facts,
               lists: state.programme.sequences,
             }).steps.filter(isAtHome),
           },
-    off: off && (byStaff(off) || isStaff ? { by: 'staff' } : { by: holderOf(off), list: off }),
+    off:
+      off &&
+      (byStaff(off) || isStaff
+        ? { by: 'staff' }
+        : { by: needsCarer(state, day, born) ? 'carer' : holderOf(off), list: off }),
     phases: order ? phasesAtHome(state, order, day) : [],
     ordered: order?.wearing,
     // what is ordered goes before what is usual: nothing is said of nights, and nothing at all where the brace protects
@@ -131,7 +151,12 @@ export function patientSheet(
     emergency: `${region}-${isProtective ? 'protective' : 'comfort'}`,
     resuscitation: state.programme.resuscitation,
     takesOff: isStaff ? 'staff' : isProtective ? 'as-ordered' : 'patient',
-    driving: isProtective || region === 'neck' ? 'never-in-it' : 'ask',
+    driving:
+      born !== undefined && ageOn(born, day) < drivesFrom
+        ? undefined
+        : isProtective || region === 'neck'
+          ? 'never-in-it'
+          : 'ask',
     inSpite: state.checking.signed?.decided.inSpite as PatientSheet['inSpite'],
     urgent: findings.filter(({ level }) => level === 'emergency' || level === 'today'),
   };

@@ -3496,6 +3496,7 @@ export const en = {
     ifTrouble: 'If trouble comes at home:',
     teachBack: 'Teach-back',
     teachBackHow: 'Before leaving it is put on once more, alone, before a mirror.',
+    teachBackCarer: 'Before leaving the carer puts it on once more, and looks at the skin.',
     teachBackProtective:
       'Before leaving it is put on once more by whoever will do it at home, in the posture that is ordered and with the help it needs.',
     taught: 'Put on by {{who}} before leaving.',

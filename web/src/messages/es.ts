@@ -3619,6 +3619,7 @@ export const es: SameShape<typeof en> = {
     ifTrouble: 'Si hay problemas en casa:',
     teachBack: 'Demostración',
     teachBackHow: 'Antes de irse se la pone una vez más, solo, ante un espejo.',
+    teachBackCarer: 'Antes de irse, el cuidador la pone una vez más y mira la piel.',
     teachBackProtective:
       'Antes de irse la pone una vez más quien lo hará en casa, en la postura prescrita y con la ayuda que necesite.',
     taught: 'Puesta por {{who}} antes de irse.',

@@ -162,7 +162,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
   const order = state.order?.order;
   const [own, setOwn] = useDraft(`${state.case}-sheet-own`);
   const findings = useMemo(() => findingsOf(state, today, born), [state, today, born]);
-  const sheet = patientSheet(state, findings, today);
+  const sheet = patientSheet(state, findings, today, born);
   const next = state.visits.find(({ day, kept }) => !kept && day > today);
   const handed = state.setting.made.flatMap(({ setting, patient }) =>
     patient && mayBeHandedOver(setting)
@@ -274,7 +274,7 @@ function Printed({ state, name, born }: { state: CaseState; name: string; born: 
         <p>
           {t(`patientSheet.skin.${sheet.takesOff}`)} {t('patientSheet.sleep')}{' '}
           {t(sheet.takesOff === 'patient' ? 'patientSheet.wash' : 'patientSheet.washProtective')}{' '}
-          {t(`patientSheet.driving.${sheet.driving}`)}
+          {sheet.driving && t(`patientSheet.driving.${sheet.driving}`)}
         </p>
         <p>
           {careOf(state)
@@ -413,7 +413,7 @@ function HomeList({
             {i + 1}. <b>{name}</b>
             {numbered.length > 0 && step.over && ` (${numbered.join(', ')})`}
             {numbered.length === 1 && !step.over && numbers[parts[0]!] && ` (${numbered[0]})`}
-            {posture && isNew ? `, ${posture}` : ''}
+            {posture && isNew ? `. ${posture}` : ''}
             {hold ? `. ${hold}` : ''}
           </li>
         );

@@ -1,3 +1,4 @@
+import { needsCarer } from '@estribo/core/handout';
 import { taughtHow } from '@estribo/core/wearing';
 import { useDraft } from '../api/draft';
 import { useWork } from '../case/case-context';
@@ -10,10 +11,11 @@ import { useSaving } from '../parts/use-saving';
 
 /** Put on once more before leaving: by whom, and how it went. What did not go yet is tried again. */
 export function TeachBack({ mayWrite, isWithheld }: { mayWrite: boolean; isWithheld: boolean }) {
-  const { state, write } = useWork();
+  const { state, today, born, write } = useWork();
   const { taught, tried } = state.wearing;
+  const isHelpless = needsCarer(state, today, born);
   // lying down or by log-roll nobody does it alone
-  const byCarer = state.strapping.list?.handling !== undefined;
+  const byCarer = isHelpless || state.strapping.list?.handling !== undefined;
   const [who, setWho] = useDraft<'patient' | 'carer'>(`${state.case}-taught`, byCarer ? 'carer' : 'patient');
   const [saving, save] = useSaving();
   if (taught)
@@ -30,7 +32,15 @@ export function TeachBack({ mayWrite, isWithheld }: { mayWrite: boolean; isWithh
   return (
     <Stack $gap={8}>
       <h2>{t('wearing.teachBack')}</h2>
-      <Soft>{t(state.order?.order.protective ? 'wearing.teachBackProtective' : 'wearing.teachBackHow')}</Soft>
+      <Soft>
+        {t(
+          state.order?.order.protective
+            ? 'wearing.teachBackProtective'
+            : isHelpless
+              ? 'wearing.teachBackCarer'
+              : 'wearing.teachBackHow',
+        )}
+      </Soft>
       {tried && <Notice tone="caution">{t('wearing.notYet', { who: named('who', tried.who) })}</Notice>}
       {mayWrite && (
         <Row $align="flex-end">

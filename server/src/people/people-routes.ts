@@ -4,6 +4,8 @@ import { likeness, turnedDay, wordsOf, type NamedPerson } from '@estribo/core/pe
 import { anyId } from '@estribo/core/record';
 import { In, type EntityManager } from 'typeorm';
 import { array, object } from 'yup';
+import { snapshotOf } from '../cases/record';
+import { writeSummary } from '../cases/summary';
 import { audit, changes } from '../audit/audit';
 import { auditReads } from '../audit/reads';
 import {
@@ -249,6 +251,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           await manager
             .getRepository(summaryEntity)
             .update({ person: In(all.map((one) => one.id)) }, { personKey: familyFirst });
+          if (before && before.born !== born) await summariseAgain(manager, all, clinic.zone);
           await writePersonWords(manager, id);
           await audit(manager, {
             at: now(),
@@ -282,7 +285,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           if (other.id === one.id) throw faulty(faultAt('into', 'same-person'));
           await manager.getRepository(personEntity).update({ id }, { mergedInto: other.id, mergedAt: now() });
           await manager.getRepository(personWordEntity).delete({ person: id });
-          await settle(manager, other);
+          await settle(manager, other, clinic.zone);
           await audit(manager, {
             at: now(),
             user: user.id,
@@ -307,7 +310,7 @@ export function peopleRoutes({ db, clinic, now }: Context): Route[] {
           if (now().getTime() > one.mergedAt!.getTime() + undoneWithin) throw new Problem('merge-too-old');
           const other = await personNow(manager, one.mergedInto);
           await manager.getRepository(personEntity).update({ id }, { mergedInto: null, mergedAt: null });
-          for (const each of [other, { ...one, mergedInto: null }]) await settle(manager, each);
+          for (const each of [other, { ...one, mergedInto: null }]) await settle(manager, each, clinic.zone);
           await audit(manager, {
             at: now(),
             user: user.id,
@@ -338,7 +341,7 @@ async function lockedPerson(manager: EntityManager, id: string): Promise<Person>
 }
 
 /** After people were merged or parted: what lists show of their cases, and the words they are found by. */
-async function settle(manager: EntityManager, one: Person): Promise<void> {
+async function settle(manager: EntityManager, one: Person, zone: string): Promise<void> {
   const all = await sameAs(manager, one);
   const cases = await manager.getRepository(caseEntity).find({
     where: { person: In(all.map(({ id }) => id)) },
@@ -348,5 +351,19 @@ async function settle(manager: EntityManager, one: Person): Promise<void> {
     await manager
       .getRepository(summaryEntity)
       .update({ case: In(cases.map(({ id }) => id)) }, { person: one.id, personKey: one.familyFirst });
+  await summariseAgain(manager, all, zone);
   await writePersonWords(manager, one.id);
+}
+
+/** What lists show of a person's cases, computed again: what is due hangs on the day of birth that holds now. */
+async function summariseAgain(manager: EntityManager, all: readonly Person[], zone: string): Promise<void> {
+  const rows = await manager.getRepository(caseEntity).find({
+    where: { person: In(all.map(({ id }) => id)) },
+    order: { id: 'ASC' },
+    lock: { mode: 'pessimistic_write' },
+  });
+  for (const row of rows) {
+    const { state } = await snapshotOf(manager, row, zone);
+    if (state) await writeSummary(manager, state, state, await personNow(manager, row.person));
+  }
 }

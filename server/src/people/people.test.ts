@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { fillPersonWords } from './search-words';
 import { personEntity, summaryEntity } from '../database/entities';
-import { testClinic, type TestClinic } from '../test-clinic';
+import { signedEntries, testClinic, type TestClinic } from '../test-clinic';
 
 let clinic: TestClinic;
 beforeAll(async () => {
@@ -52,6 +52,29 @@ test('a renamed person is found under the new name in the cases too', async () =
     .put(`/api/people/${clinic.person}`)
     .send(person({ givenName: 'Iria', familyName: 'Castrelo' }))
     .expect(200);
+});
+
+test('a corrected day of birth is counted in what lists show of the cases at once', async () => {
+  const fresh = await testClinic();
+  const ana = await fresh.as('orthotist');
+  const id = v7();
+  const reviewed = {
+    ...fresh.entry('review.found', 'review', { skin: 'clear', pain: 1 }),
+    case: id,
+  };
+  for (const entry of [...signedEntries(fresh, id, { protective: false, trouble: 'take-off' }), reviewed])
+    await ana.post(`/api/cases/${id}/entries`).send(entry).expect(201);
+  const kinds = async () => {
+    const row = await fresh.context.db.getRepository(summaryEntity).findOneByOrFail({ case: id });
+    return row.findings.map(({ found }) => `${found?.kind ?? ''} ${found?.about ?? ''}`);
+  };
+  expect((await kinds()).join()).not.toMatch(/growing/);
+  await ana
+    .put(`/api/people/${fresh.person}`)
+    .send(person({ givenName: 'Iria', familyName: 'Castrelo', born: '2014-04-12' }))
+    .expect(200);
+  expect((await kinds()).join()).toMatch(/review-due growing/);
+  await fresh.close();
 });
 
 test.each([

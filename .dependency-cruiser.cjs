@@ -84,8 +84,16 @@ module.exports = {
       comment: 'Floors of the screens: import only from folders above in the list.',
       severity: 'error',
       from: { path: `^web/src/${screen}/`, pathNot: '(\\.test\\.tsx?|/test-[a-z]+\\.tsx?)$' },
-      to: { path: `^web/src/(${screens.slice(i + 1).join('|')})/` },
+      // the words of a stage stand with it, and the messages join them
+      to: { path: `^web/src/(${screens.slice(i + 1).join('|')})/(?!messages/)` },
     })),
+    {
+      name: 'words-are-words',
+      comment: 'Files of words import nothing but the shape that holds for every language.',
+      severity: 'error',
+      from: { path: '^web/src/([^/]+/messages|messages/common)/' },
+      to: { pathNot: ['^web/src/messages/same-shape\\.ts$', '^web/src/([^/]+/messages|messages/common)/en\\.ts$'] },
+    },
     {
       name: 'web-folder-has-a-floor',
       comment: 'A new folder of screens gets its place in the list above.',

@@ -1,0 +1,48 @@
+import type { SameShape } from '../../messages/same-shape';
+import type { peopleMessages as peopleMessagesEn } from './en';
+
+/** The same in Spanish. */
+export const peopleMessages: SameShape<typeof peopleMessagesEn> = {
+  peoplePage: {
+    title: 'Personas',
+    find: 'Buscar por cualquier palabra del nombre, el número de la clínica o la fecha de nacimiento',
+    example: 'maría fre, 17, 12.4.1998',
+    none: 'Nadie todavía.',
+    noneFound: 'No se encuentra a nadie con «{{find}}».',
+    add: 'Añadir una persona',
+    number: 'N.º {{number}}',
+    numbers: 'Números {{numbers}}',
+    noNumber: 'el número llegará',
+    looking: 'Mirando si esta persona ya está …',
+    likely: 'Ya hay alguien así',
+    same: 'mismo nombre y fecha de nacimiento',
+    near: 'casi igual',
+    take: 'Tomar a esta persona: {{who}}',
+    another: 'No, es otra persona',
+    away: 'El servidor no responde: no se puede mirar si la persona ya está. Si se añade dos veces, se podrá unir después.',
+    bornEarly: 'Nadie nació hace más de 120 años.',
+    edit: 'Cambiar el nombre o la fecha de nacimiento',
+    save: 'Guardar',
+    cases: 'Ortesis',
+    noCases: 'Ninguna ortesis todavía.',
+    history: 'Qué se cambió',
+    added: 'Añadida por {{name}}',
+    changed: 'Cambiada por {{name}}: {{what}}',
+    merged: 'N.º {{number}} unido a esta persona por {{name}}',
+    parted: 'N.º {{number}} separado de nuevo por {{name}}',
+    wasNow: '{{field}} era {{was}}, es {{now}}',
+    somebody: 'alguien',
+    merge: 'La misma que otra persona …',
+    mergeTitle: '{{who}} es la misma persona que …',
+    mergeHow:
+      'Los dos números se conservan y llevan a esta única persona. Se conservan todas las ortesis, visitas y líneas del registro; se puede deshacer durante un día.',
+    mergeWith: 'Conservar como: {{who}}',
+    undo: 'Separarlas: n.º {{number}}',
+    undoUntil: 'se puede separar hasta {{until}}',
+    alsoAs: 'También figura como',
+    newCase: 'Una ortesis para {{who}}',
+    conflict: 'Otra persona lo ha cambiado entretanto: ahora es {{name}}, fecha de nacimiento {{born}}.',
+    missing: 'Aquí no hay tal persona.',
+    clinical: 'Su función no ve medidas, hallazgos ni ajustes.',
+  },
+};

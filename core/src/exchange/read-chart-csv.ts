@@ -2,7 +2,7 @@ import { hardwareKinds, statedSchema } from '../setting';
 import { group } from 'd3-array';
 import Papa from 'papaparse';
 import { partSchema, type Part } from '../brace';
-import { unitOf, type ProtocolStep } from '../measuring';
+import { isMeasured, unitOf, type ProtocolStep } from '../measuring';
 import { heightNames } from '../order';
 import {
   chartBandFaults,
@@ -360,7 +360,7 @@ function readAxis(
     programme.measuring.filter(({ id }) => programme.axes.includes(id)),
     say,
   );
-  if (!step) return [];
+  if (!isMeasured(step)) return [];
   const unit = unitOf(step);
   if (leftToModel(step)) distances[step.id] = numberIn(first!, 'distance', 'mm', say, true);
   const resolution = first!.row.resolution === '' ? 0 : numberIn(first!, 'resolution', unit, say);
@@ -411,7 +411,9 @@ function readHeights(rows: readonly FileRow[], programme: Programme, say: Say): 
     if (!height) say(one.at, 'size', 'not-one-of', heightNames.join(', '));
     const step = reading === '' ? undefined : stepOf(one, programme.measuring, say);
     const end = (column: 'from' | 'to') =>
-      step && one.row[column] !== '' ? { [column]: numberIn(one, column, unitOf(step), say) } : {};
+      isMeasured(step) && one.row[column] !== ''
+        ? { [column]: numberIn(one, column, unitOf(step), say) }
+        : {};
     return {
       height: height ?? heightNames[0],
       ...(step ? { reading: step.id } : {}),

@@ -4,6 +4,7 @@ import {
   girthsFrom,
   isOfPerson,
   isReading,
+  isSameStep,
   settledReading,
   stepAt,
   type GirthStep,
@@ -64,18 +65,18 @@ function readingsAs(
   stature: number,
 ): { readings: Record<string, AxisReading>; estimated: boolean } {
   const { states } = state.measuring;
-  const axes = stepsOf(programme, model).filter(({ id }) =>
-    model.chart.axes.some(({ reading }) => reading === id),
-  );
+  const axes = stepsOf(programme, model)
+    .filter(isReading)
+    .filter(({ id }) => model.chart.axes.some(({ reading }) => reading === id));
   let estimated = false;
   const readings = Object.fromEntries(
-    axes.filter(isReading).flatMap((step): [string, AxisReading][] => {
+    axes.flatMap((step): [string, AxisReading][] => {
       const own = states.find(
         (one) =>
           (one.side === state.side || isOfPerson(one.step)) &&
           settledReading(one) &&
           isReading(one.step) &&
-          samePlace(one.step, step),
+          isSameStep(one.step, step),
       );
       if (own) return [[step.id, axisReading(step, own.assessed!, axes)]];
       const guess = step.kind === 'girth' ? fromProfile(state, step, stature) : undefined;
@@ -89,13 +90,6 @@ function readingsAs(
     }),
   );
   return { readings, estimated };
-}
-
-/** Two steps that read the same, whoever states them. */
-function samePlace(read: { kind: string }, step: { kind: string }): boolean {
-  const fields = ['kind', 'from', 'to', 'at', 'across', 'distance'];
-  const of = (one: object) => fields.map((field) => (one as Record<string, unknown>)[field]);
-  return of(read).every((value, i) => value === of(step)[i]);
 }
 
 function fromProfile(

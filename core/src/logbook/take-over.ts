@@ -1,5 +1,5 @@
 import { dayOf, type ClinicDay } from '../calendar';
-import { isReading, protocolOf, type MeasuringStep } from '../measuring';
+import { isSameStep, type MeasuringStep } from '../measuring';
 import {
   currentModel,
   currentProgramme,
@@ -47,7 +47,7 @@ export function takenOver(source: CaseState, to: CaseFrame, day: ClinicDay, zone
   const sameLimb = source.programme.region === to.programme.region && source.side === to.side;
   const inPlaceOf = (id: string | undefined): string | undefined => {
     const step = theirs.find((one) => one.id === id);
-    return step && ours.find((one) => isSameWay(step, one))?.id;
+    return step && ours.find((one) => isSameStep(step, one))?.id;
   };
   const bodyHere = (entry: AnyEntry): BodyOf<KindName> | undefined => {
     switch (entry.kind) {
@@ -81,13 +81,3 @@ export function takenOver(source: CaseState, to: CaseFrame, day: ClinicDay, zone
 
 const withStep = <B extends { step?: string | undefined }>(body: B, step: string | undefined) =>
   step === undefined ? undefined : { ...body, step };
-
-/** Whether two steps take the same of a body in the same way. */
-function isSameWay(a: MeasuringStep, b: MeasuringStep): boolean {
-  if (isReading(a) && isReading(b)) return protocolOf(a) === protocolOf(b) && distanceOf(a) === distanceOf(b);
-  if (a.kind === 'mark' && b.kind === 'mark') return a.landmark === b.landmark;
-  if (a.kind === 'motion' && b.kind === 'motion') return a.joint === b.joint && a.plane === b.plane;
-  return false;
-}
-
-const distanceOf = (step: MeasuringStep) => ('distance' in step ? step.distance : undefined);

@@ -2,7 +2,14 @@ import { faultAt, type EntryFault } from '../faults';
 import { sidesFrom, type Side } from '../anatomy';
 import { type BodyIn } from '../record';
 import type { measureRead, motionTested } from './entries';
-import { isOfPerson, readingBounds, unitOf, type MeasuringStep } from './protocol';
+import {
+  isMeasured,
+  isOfPerson,
+  readingBounds,
+  unitOf,
+  type MeasuredStep,
+  type MeasuringStep,
+} from './protocol';
 
 /** Why something of a measuring step is none of this case: a step that it does not have, a side where it is not taken. */
 export function foreignStepOfMeasuring(
@@ -25,13 +32,17 @@ export function foreignReading(
   body: BodyIn<typeof measureRead>,
 ): EntryFault[] {
   const step = steps.find(({ id }) => id === body.step);
-  const { least, most } = step ? readingBounds(step) : { least: -Infinity, most: Infinity };
   return [
     ...foreignStepOfMeasuring(steps, braced, body),
-    ...(body.value < least || body.value > most
-      ? faultAt('body.value', 'out-of-bounds', { least, most, unit: unitOf(step!) })
-      : []),
+    ...(isMeasured(step) ? outOfBounds(step, body.value) : []),
   ];
+}
+
+function outOfBounds(step: MeasuredStep, value: number): EntryFault[] {
+  const { least, most } = readingBounds(step);
+  return value < least || value > most
+    ? faultAt('body.value', 'out-of-bounds', { least, most, unit: unitOf(step) })
+    : [];
 }
 
 /** Why a deviation is of no step of this case. */

@@ -1,7 +1,7 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { allById, byId, finite, partSchema, type Part, name } from '../brace';
 import type { FitCheck } from '../checking';
-import { readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
+import { isMeasured, readingBounds, resolveSteps, type MeasuringStep } from '../measuring';
 import { frameSchema, plasticSchema, type Operation } from '../shaping';
 import {
   hardwareSchema,
@@ -222,7 +222,7 @@ export const chartBandFaults = (chart: Pick<Chart, 'axes'>, { measuring }: Progr
     },
     (reading) => {
       const step = stepOf(reading);
-      return step && readingBounds(step);
+      return isMeasured(step) ? readingBounds(step) : undefined;
     },
   );
 };

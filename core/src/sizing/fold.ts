@@ -7,7 +7,7 @@ import {
   unitOf,
   type AssessedReading,
   type MeasuringState,
-  type MeasuringStep,
+  type ReadingStep,
 } from '../measuring';
 import type { HeightName } from '../order';
 import type { BodyIn, Decided, LiveRecord } from '../record';
@@ -35,9 +35,9 @@ export interface SizingState {
  * only when that one is read with the same instrument in the same unit.
  */
 export function axisReading(
-  step: MeasuringStep,
+  step: ReadingStep,
   assessed: AssessedReading,
-  axes: readonly MeasuringStep[],
+  axes: readonly ReadingStep[],
 ): AxisReading {
   const { mean, repeatPart, sharedPart, values } = assessed;
   const shares = axes.some(
@@ -65,7 +65,9 @@ export function foldSizing(
   measuring: MeasuringState,
   ordered: HeightName | undefined,
 ): SizingState {
-  const axes = measuring.steps.filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
+  const axes = measuring.steps
+    .filter(isReading)
+    .filter(({ id }) => chart.axes.some(({ reading }) => reading === id));
   const readings = Object.fromEntries(
     measuring.steps.filter(isReading).flatMap((step) => {
       const assessed = settledReading(stepAt(measuring.states, step.id, side));

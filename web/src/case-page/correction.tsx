@@ -4,6 +4,7 @@ import {
   isReading,
   questionReading,
   stepAt,
+  isMeasured,
   unitOf,
   type PostureStep,
   type Question,
@@ -57,7 +58,7 @@ function readCorrection(
     return problem ? { problem } : read;
   }
   const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
-  const kept = step ? unitOf(step) : 'mm';
+  const kept = isMeasured(step) ? unitOf(step) : 'mm';
   const minus = kept === 'degrees' && /^\s*[-−]/.test(text);
   const read = readQuantity(
     minus ? text.replace(/[-−]/, '') : text,
@@ -66,7 +67,7 @@ function readCorrection(
   );
   if ('problem' in read) return read;
   const value = minus ? -read.value : read.value;
-  const problem = step && readingProblem(named('steps', step.id), value, step, unit);
+  const problem = isMeasured(step) && readingProblem(named('steps', step.id), value, step, unit);
   return problem ? { problem } : { value };
 }
 
@@ -162,7 +163,7 @@ export function Correction({
           label={t('record.newValue', {
             unit:
               numeric.kind === 'measure.read'
-                ? unitSign(step ? unitOf(step) : 'mm', unit)
+                ? unitSign(isMeasured(step) ? unitOf(step) : 'mm', unit)
                 : check
                   ? signOf(check, unit)
                   : '',

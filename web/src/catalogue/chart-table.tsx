@@ -1,4 +1,4 @@
-import { unitOf, type ProtocolStep } from '@estribo/core/measuring';
+import { isMeasured, unitOf, type ProtocolStep } from '@estribo/core/measuring';
 import type { Programme } from '@estribo/core/programmes';
 import { axisBands, type Chart } from '@estribo/core/sizing';
 import type { LengthUnit } from '@estribo/core/quantity';
@@ -38,7 +38,7 @@ export function TwoWayTable({
 }) {
   const [down, across] = chart.axes.map((axis) => {
     const step = stepOf(programme, axis.reading);
-    const print = (edge: number) => formatNumber(edge, step ? unitOf(step) : 'mm', unit);
+    const print = (edge: number) => formatNumber(edge, isMeasured(step) ? unitOf(step) : 'mm', unit);
     return axisBands(chart, axis).map(({ from, to }) => `${print(from)} – ${print(to)}`);
   }) as [string[], string[]];
   const [rows, columns] = chart.axes.map(({ reading }) => named('steps', reading));

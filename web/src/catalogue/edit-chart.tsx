@@ -1,4 +1,4 @@
-import { unitOf } from '@estribo/core/measuring';
+import { isMeasured, unitOf } from '@estribo/core/measuring';
 import { chartChanges, type ChartChange } from '@estribo/core/exchange';
 import { heightNames } from '@estribo/core/order';
 import { chartBandFaults, type BraceModel, type Programme } from '@estribo/core/programmes';
@@ -73,7 +73,7 @@ export function EditChart({
   const keyOf = (axis: number, band: number, end: 'from' | 'to') => `${axis} ${band} ${end}`;
   const unitOfReading = (reading: string) => {
     const step = stepOf(programme, reading);
-    return step ? unitOf(step) : 'mm';
+    return isMeasured(step) ? unitOf(step) : 'mm';
   };
   const quantityAt = (key: string, in_: ReturnType<typeof unitOfReading> | 'count', before: number) => {
     const text = typed[key];

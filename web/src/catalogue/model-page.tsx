@@ -1,5 +1,5 @@
 import { may } from '@estribo/core/access';
-import { unitOf } from '@estribo/core/measuring';
+import { isMeasured, unitOf } from '@estribo/core/measuring';
 import type { BraceModel, Programme } from '@estribo/core/programmes';
 import { lintChart, type ChartFinding } from '@estribo/core/sizing';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -236,7 +236,7 @@ function sayFinding(
     reading: 'reading' in finding ? named('steps', finding.reading) : '',
     size: 'size' in finding ? finding.size : '',
     next: 'next' in finding ? finding.next : '',
-    by: 'by' in finding ? formatReading(finding.by, step ? unitOf(step) : 'mm', unit) : '',
+    by: 'by' in finding ? formatReading(finding.by, isMeasured(step) ? unitOf(step) : 'mm', unit) : '',
     row: 'row' in finding ? finding.row : '',
     column: 'column' in finding ? finding.column : '',
   };

@@ -1,4 +1,4 @@
-import { unitOf, type ProtocolStep, type ReadingUnit } from '@estribo/core/measuring';
+import { isMeasured, unitOf, type ProtocolStep, type ReadingUnit } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { axisBands, type Chart, type ChartAxis } from '@estribo/core/sizing';
 import styled from 'styled-components';
@@ -46,7 +46,7 @@ export function Ruler({
   step: ProtocolStep | undefined;
   unit: LengthUnit;
 }) {
-  const kept = step ? unitOf(step) : 'mm';
+  const kept = isMeasured(step) ? unitOf(step) : 'mm';
   const bands = axisBands(chart, axis);
   const [low, high] = [Math.min(...bands.map(({ from }) => from)), Math.max(...bands.map(({ to }) => to))];
   const pad = (high - low) * 0.04 || 1;

@@ -1,5 +1,5 @@
 import { type CaseState } from '@estribo/core/logbook';
-import { unitOf, formatNeutralZero } from '@estribo/core/measuring';
+import { isMeasured, unitOf, formatNeutralZero } from '@estribo/core/measuring';
 import { listed, sideOf, type Describers } from '../case/describers';
 import { named, t } from '../messages';
 import { formatReading } from '../parts/format';
@@ -8,7 +8,7 @@ import { formatReading } from '../parts/format';
 export const describers = {
   'measure.read': (entry, { state, unit }) => {
     const step = state.measuring.steps.find(({ id }) => id === entry.body.step);
-    const shown = formatReading(entry.body.value, step ? unitOf(step) : 'mm', unit);
+    const shown = formatReading(entry.body.value, isMeasured(step) ? unitOf(step) : 'mm', unit);
     const hidden = entry.stage === 'measure' && isHidden(entry.id, state);
     return {
       title: named('steps', entry.body.step),

@@ -5,6 +5,7 @@ import {
   sideDifference,
   stepAt,
   inSight,
+  isMeasured,
   unitOf,
   type StepState,
 } from '@estribo/core/measuring';
@@ -196,7 +197,7 @@ export function MeasuredTable({
               })}
               {pair && (
                 <td>
-                  {difference === undefined
+                  {difference === undefined || !isMeasured(step)
                     ? ''
                     : `${difference > 0 ? '+' : difference < 0 ? '−' : ''}${formatReading(Math.abs(difference), unitOf(step), unit)}`}
                 </td>

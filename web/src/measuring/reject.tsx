@@ -1,4 +1,4 @@
-import { unitOf, type StepState } from '@estribo/core/measuring';
+import { isMeasured, unitOf, type StepState } from '@estribo/core/measuring';
 import { useWork } from '../case/case-context';
 import { t } from '../messages';
 import { Button } from '../parts/button';
@@ -23,7 +23,9 @@ export function Reject({ at: { step, side, readings }, onClose }: { at: StepStat
       <Row>
         {readings.map(({ entry, value }) => (
           <Button key={entry} onPress={() => reject(entry)}>
-            {t('measuring.rejectThis', { value: formatReading(value ?? 0, unitOf(step), unit) })}
+            {t('measuring.rejectThis', {
+              value: isMeasured(step) ? formatReading(value ?? 0, unitOf(step), unit) : '',
+            })}
           </Button>
         ))}
         <Button look="quiet" onPress={onClose}>

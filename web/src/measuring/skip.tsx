@@ -1,4 +1,4 @@
-import { isReading, unitOf, type StepState, type SubstituteWay } from '@estribo/core/measuring';
+import { isMeasured, isReading, unitOf, type StepState, type SubstituteWay } from '@estribo/core/measuring';
 import { useWork } from '../case/case-context';
 import { named, t } from '../messages';
 import { Button } from '../parts/button';
@@ -33,7 +33,7 @@ export function Skip({ at: { step, side }, onClose }: { at: StepState; onClose: 
   };
   const put = (steps: string[], substitute?: SubstituteWay) =>
     giving((reason) => void skip(steps, reason, substitute));
-  const print = (value: number) => `± ${formatReading(value, unitOf(step), unit)}`;
+  const print = (value: number) => (isMeasured(step) ? `± ${formatReading(value, unitOf(step), unit)}` : '');
   return (
     <Dialog
       title={t(side === 'midline' ? 'measuring.skipTitleMidline' : 'measuring.skipTitle', {

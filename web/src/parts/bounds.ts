@@ -1,5 +1,5 @@
 import type { Bounds } from '@estribo/core/logbook';
-import { readingBounds, unitOf, type MeasuringStep } from '@estribo/core/measuring';
+import { readingBounds, unitOf, type MeasuredStep } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { t } from '../messages';
 import { formatReading, signed } from './format';
@@ -27,7 +27,7 @@ export function boundsProblem(
 export const readingProblem = (
   what: string,
   value: number,
-  step: MeasuringStep,
+  step: MeasuredStep,
   unit: LengthUnit,
 ): string | undefined =>
   boundsProblem(what, value, { ...readingBounds(step), whole: false }, (bound) =>

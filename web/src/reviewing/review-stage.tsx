@@ -5,7 +5,7 @@ import { formatInForce } from '../screening/print-order';
 import { limitedMotion } from '@estribo/core/programmes';
 import { may } from '@estribo/core/access';
 import type { CaseState } from '@estribo/core/logbook';
-import { unitOf, type MotionStep } from '@estribo/core/measuring';
+import { isMeasured, unitOf, type MotionStep } from '@estribo/core/measuring';
 import { hasEnded, windowOn } from '@estribo/core/order';
 import { changesSince, orderedMotion, proposeAdjustment, sizeByGirths } from '@estribo/core/reviewing';
 import { useState } from 'react';
@@ -70,7 +70,7 @@ export default function ReviewStage() {
   });
   const formatFigure = (figure: string, value: number) => {
     const step = state.measuring.steps.find(({ id }) => id === figure);
-    if (step) return formatReading(value, unitOf(step), unit);
+    if (isMeasured(step)) return formatReading(value, unitOf(step), unit);
     return figure === 'pain' ? String(value) : figure === 'hours' ? `${value} h` : `${value}°`;
   };
   if (!order || !now) return <NeedsOrder question={t('reviewing.question')} />;

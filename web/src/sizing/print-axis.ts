@@ -1,12 +1,12 @@
 import type { CaseState } from '@estribo/core/logbook';
-import { unitOf, type ReadingUnit } from '@estribo/core/measuring';
+import { isMeasured, unitOf, type ReadingUnit } from '@estribo/core/measuring';
 import type { LengthUnit } from '@estribo/core/quantity';
 import { formatReading } from '../parts/format';
 
 /** The unit an axis of the chart is in: that of the step it means. */
 export function unitOfAxis(state: Pick<CaseState, 'measuring'>, reading: string): ReadingUnit {
   const step = state.measuring.steps.find(({ id }) => id === reading);
-  return step ? unitOf(step) : 'mm';
+  return isMeasured(step) ? unitOf(step) : 'mm';
 }
 
 /** A value of an axis with its unit. */

@@ -15,75 +15,81 @@ async function saysNothingOf(page: Page, words: RegExp): Promise<void> {
   await expect(page.getByRole('main')).not.toContainText(words);
 }
 
-test('a walker, whole: the liner first, from the toes up, air last, the toes looked at', async ({ page }) => {
-  await openNewCase(page, {
-    person: 'Lois Taboada',
-    region: 'Ankle and foot',
-    side: 'left',
-    model: /Bota Balsa/,
-  });
-  await giveOrder(page, { limits: { 'Hold the ankle at': '0' }, height: 'Short' });
-  await page.getByRole('link', { name: /^Measure/ }).click();
-  await measureAll(page, {
-    'Ankle angle': ['0'],
-    'Foot length': ['272'],
-    'Heel to ball': ['182', '183'],
-    'Calf girth': ['372', '374'],
-    'Ankle motion': ['0-0-0'],
-  });
-  await page.getByRole('button', { name: 'On to Size' }).click();
-  await page.getByRole('button', { name: 'Take size L' }).click();
-  // Set: the angle as ordered, held against what is read
-  await page.getByRole('link', { name: /^Set/ }).click();
-  await page.getByLabel('Ankle in the boot', { exact: true }).fill('12');
-  await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
-  await expect(page.getByText('Off by 12°', { exact: false })).toBeVisible();
-  await page.getByLabel('Ankle in the boot', { exact: true }).fill('1');
-  await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
-  await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
-  await page.getByRole('link', { name: /^Strap/ }).click();
-  await expect(page.getByText('Ankle at the ordered angle').or(page.getByText('Long sock on'))).toBeVisible();
-  await saysNothingOf(page, /knee|hinge/i);
-  const done = await putOn(page);
-  expect(done.slice(0, 3)).toEqual(['Long sock on', 'Let the air out', 'Foot into the liner']);
-  expect(done.slice(6, 11).map((step) => step.replace('Strap over the ', ''))).toEqual([
-    'forefoot',
-    'instep',
-    'ankle',
-    'shin',
-    'calf',
-  ]);
-  // air comes after the straps; then, after a rest, every strap once more from the toes up
-  expect(done.indexOf('Valve to fill, then air')).toBeGreaterThan(10);
-  expect(done.slice(-5)).toEqual(done.slice(6, 11));
-  await checkAll(page);
-  await saysNothingOf(page, /knee|hinge/i);
-  // air is handed over where its wearing is taught, and stands on the sheet that goes home
-  await page.getByRole('link', { name: /^Wear/ }).click();
-  await page.getByRole('button', { name: 'Hand over to patient or carer' }).click();
-  await expect(page.getByLabel('Strokes each time')).toHaveValue('5');
-  await expect(page.getByLabel('Days between')).toHaveValue('2');
-  await page.getByRole('button', { name: 'Taught, hand it over' }).click();
-  const handed = 'at home the cells are filled every 2 days, with at most 5 strokes.';
-  await expect(page.getByText(handed, { exact: false })).toBeVisible();
-  await page.getByRole('link', { name: 'Sheet for the patient' }).click();
-  await expect(page.getByText(handed, { exact: false })).toBeVisible();
-  await page.getByRole('link', { name: 'Wear', exact: true }).click();
-  await wearAndReview(page);
-  // what the patient tells is kept as told, and held against what was handed over
-  for (const [strokes, days] of [
-    ['5', '2'],
-    ['7', '2'],
-  ] as const) {
-    await page.getByLabel('Strokes each time').fill(strokes);
-    await page.getByLabel('Days between').fill(days);
-    await page.getByRole('button', { name: 'Take what was told' }).click();
-    await expect(page.getByText(`${strokes} strokes, every ${days} days.`, { exact: false })).toBeVisible();
-  }
-  await expect(
-    page.getByText('The patient changed more at once than is allowed', { exact: false }),
-  ).toBeVisible();
-});
+test(
+  'a walker, whole: the liner first, from the toes up, air last, the toes looked at',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openNewCase(page, {
+      person: 'Lois Taboada',
+      region: 'Ankle and foot',
+      side: 'left',
+      model: /Bota Balsa/,
+    });
+    await giveOrder(page, { limits: { 'Hold the ankle at': '0' }, height: 'Short' });
+    await page.getByRole('link', { name: /^Measure/ }).click();
+    await measureAll(page, {
+      'Ankle angle': ['0'],
+      'Foot length': ['272'],
+      'Heel to ball': ['182', '183'],
+      'Calf girth': ['372', '374'],
+      'Ankle motion': ['0-0-0'],
+    });
+    await page.getByRole('button', { name: 'On to Size' }).click();
+    await page.getByRole('button', { name: 'Take size L' }).click();
+    // Set: the angle as ordered, held against what is read
+    await page.getByRole('link', { name: /^Set/ }).click();
+    await page.getByLabel('Ankle in the boot', { exact: true }).fill('12');
+    await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
+    await expect(page.getByText('Off by 12°', { exact: false })).toBeVisible();
+    await page.getByLabel('Ankle in the boot', { exact: true }).fill('1');
+    await page.getByLabel('Ankle in the boot', { exact: true }).press('Enter');
+    await expect(page.getByRole('link', { name: 'Set, done' })).toBeVisible();
+    await page.getByRole('link', { name: /^Strap/ }).click();
+    await expect(
+      page.getByText('Ankle at the ordered angle').or(page.getByText('Long sock on')),
+    ).toBeVisible();
+    await saysNothingOf(page, /knee|hinge/i);
+    const done = await putOn(page);
+    expect(done.slice(0, 3)).toEqual(['Long sock on', 'Let the air out', 'Foot into the liner']);
+    expect(done.slice(6, 11).map((step) => step.replace('Strap over the ', ''))).toEqual([
+      'forefoot',
+      'instep',
+      'ankle',
+      'shin',
+      'calf',
+    ]);
+    // air comes after the straps; then, after a rest, every strap once more from the toes up
+    expect(done.indexOf('Valve to fill, then air')).toBeGreaterThan(10);
+    expect(done.slice(-5)).toEqual(done.slice(6, 11));
+    await checkAll(page);
+    await saysNothingOf(page, /knee|hinge/i);
+    // air is handed over where its wearing is taught, and stands on the sheet that goes home
+    await page.getByRole('link', { name: /^Wear/ }).click();
+    await page.getByRole('button', { name: 'Hand over to patient or carer' }).click();
+    await expect(page.getByLabel('Strokes each time')).toHaveValue('5');
+    await expect(page.getByLabel('Days between')).toHaveValue('2');
+    await page.getByRole('button', { name: 'Taught, hand it over' }).click();
+    const handed = 'at home the cells are filled every 2 days, with at most 5 strokes.';
+    await expect(page.getByText(handed, { exact: false })).toBeVisible();
+    await page.getByRole('link', { name: 'Sheet for the patient' }).click();
+    await expect(page.getByText(handed, { exact: false })).toBeVisible();
+    await page.getByRole('link', { name: 'Wear', exact: true }).click();
+    await wearAndReview(page);
+    // what the patient tells is kept as told, and held against what was handed over
+    for (const [strokes, days] of [
+      ['5', '2'],
+      ['7', '2'],
+    ] as const) {
+      await page.getByLabel('Strokes each time').fill(strokes);
+      await page.getByLabel('Days between').fill(days);
+      await page.getByRole('button', { name: 'Take what was told' }).click();
+      await expect(page.getByText(`${strokes} strokes, every ${days} days.`, { exact: false })).toBeVisible();
+    }
+    await expect(
+      page.getByText('The patient changed more at once than is allowed', { exact: false }),
+    ).toBeVisible();
+  },
+);
 
 test(
   'a belt, whole: it is asked how it is put on; lying it takes a helper, and it is made ready for next time',

@@ -319,7 +319,7 @@ async function printed(page: Page): Promise<{ pages: number; text: string; lowes
   return { pages: document.numPages, text: texts.join(' ').replace(/\s+/g, ' '), lowest };
 }
 
-test('a routine sleeve, from Screen to Wear, is few touches', async ({ page, clinic }) => {
+test('a routine sleeve, from Screen to Wear, is few touches', { tag: '@long' }, async ({ page, clinic }) => {
   await page.goto(`${clinic.address}/bench`);
   const touches = await sleeveTouches(page);
   // told by the bench; here it is only held that nothing has made it longer
@@ -327,12 +327,13 @@ test('a routine sleeve, from Screen to Wear, is few touches', async ({ page, cli
   expect(touches).toBeLessThanOrEqual(mostTouches);
 });
 
-test('a routine follow-up of a frame, from the Bench to the next visit, is few touches', async ({
-  page,
-  clinic,
-}) => {
-  await page.goto(`${clinic.address}/bench`);
-  const touches = await followUpTouches(page);
-  expect(touches).toBeGreaterThan(12);
-  expect(touches).toBeLessThan(mostOfFollowUp);
-});
+test(
+  'a routine follow-up of a frame, from the Bench to the next visit, is few touches',
+  { tag: '@long' },
+  async ({ page, clinic }) => {
+    await page.goto(`${clinic.address}/bench`);
+    const touches = await followUpTouches(page);
+    expect(touches).toBeGreaterThan(12);
+    expect(touches).toBeLessThan(mostOfFollowUp);
+  },
+);

@@ -12,7 +12,7 @@ test('a fault fills its sentence with what it names, and carries both', () => {
   expect(faultAt('kind', 'order-first')).toEqual([
     { at: 'kind', message: 'needs an order first', code: 'order-first' },
   ]);
-  expect(fault('', 'pairs-too-few').message).toBe('are fewer than  in this clinic');
+  expect(fault('', 'pairs-too-few').message).toBe('are fewer than {{n}} in this clinic');
 });
 
 /** What a schema finds wrong, in the order in which the package tells it. */

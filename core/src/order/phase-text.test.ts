@@ -41,7 +41,8 @@ test('how weeks were read is told where the text counts weeks, and only there', 
   const weeks = (text: string, of: ReadingOf = {}) => readPhases(text, { joint: 'knee', ...of }).weeks;
   expect(weeks('0-30 for 2 weeks')).toBeUndefined();
   expect(weeks('0-30 until week 2')).toBeUndefined();
-  expect(weeks('after week 2 0-30')).toBeUndefined();
+  expect(weeks('after 2 weeks 0-30')).toBeUndefined();
+  expect(weeks('after week 2 0-30')).toBe('from-0');
   expect(weeks('weeks 0-2 0-30; weeks 2-4 0-60')).toBe('points');
   expect(weeks('wk 1-2 0-30; wk 3-6 0-90')).toBe('from-1');
   expect(weeks('wk 0-2 0-30')).toBe('from-0');

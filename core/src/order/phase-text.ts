@@ -102,7 +102,10 @@ type Token =
 interface Point {
   unit: TimeUnit | 'date';
   n: number;
+  /** so many of them have passed: "6 weeks" */
   after?: true;
+  /** it begins when the one that is named is over: "after week 2" */
+  over?: true;
 }
 interface Half extends Omit<ReadPhase, 'fromDay' | 'lastDay'> {
   span?: { unit: TimeUnit; from: number; to?: number };
@@ -345,7 +348,11 @@ class Line {
       this.next();
       this.at = after;
     }
-    this.half.begin = { ...found.point, ...(how === 'after' ? { after: true as const } : {}) };
+    const isNamed = found.point.unit === 'week' && !found.point.after;
+    this.half.begin = {
+      ...found.point,
+      ...(how !== 'after' ? {} : isNamed ? { over: true as const } : { after: true as const }),
+    };
     this.at += found.length;
     if (onwards.includes(this.word() ?? '')) this.at += 1;
     else if (this.word() === 'en' && onwards.includes(this.word(1) ?? '')) this.at += 2;
@@ -590,6 +597,14 @@ class Line {
 const weekBegins = (n: number, reading: WeekReading): number =>
   7 * (reading === 'from-1' ? Math.max(0, n - 1) : n);
 
+/** The day on which something begins that is said in weeks. */
+const dayOfWeek = ({ n, after, over }: Point, reading: WeekReading): number => {
+  if (after) return 7 * n;
+  // after a numbered week comes the next one
+  if (over) return reading === 'points' ? 7 * n : weekBegins(n + 1, reading);
+  return weekBegins(n, reading);
+};
+
 /** A span of days or weeks as days after day zero, both included. */
 function daysOfSpan(
   { unit, from, to }: NonNullable<Half['span']>,
@@ -618,6 +633,22 @@ function weeksAsWritten(halves: readonly Half[]): { reading: WeekReading; asks: 
   return { reading: 'from-0', asks: spans.length > 0 || begins.length > 0 };
 }
 
+/** "For 2 weeks, after week 2": what begins where the one before ends, in days, is no question of how weeks are counted. */
+function weekThatMeets(half: Half, i: number, halves: readonly Half[]): Half {
+  const before = halves[i - 1];
+  const { begin } = half;
+  if (!before || !begin?.over) return half;
+  const last =
+    before.end && before.end.unit !== 'week'
+      ? before.end.n
+      : before.span?.unit === 'day'
+        ? before.span.to
+        : i === 1 && !before.begin && before.days !== undefined
+          ? before.days - 1
+          : undefined;
+  return last === 7 * begin.n - 1 ? { ...half, begin: { ...begin, after: true } } : half;
+}
+
 /**
  * Reads phases of an order out of text: lines, parts between semicolons, what "then" parts, and what a second span begins.
  * @param text as it was pasted, at most some thousand characters
@@ -640,7 +671,7 @@ export function readPhases(text: string, of: ReadingOf = {}): ReadSchedule {
       free === true ||
       lock !== undefined ||
       weight !== undefined);
-  const halves = all.filter(isPhase);
+  const halves = all.filter(isPhase).map(weekThatMeets);
   const written = weeksAsWritten(halves);
   const reading = of.weeks ?? written?.reading ?? 'points';
   const asksWeeks = of.weeks === undefined && written?.asks === true;
@@ -731,8 +762,7 @@ function daysOfHalf(
   const { begin, end, days } = half;
   const asks: PhaseQuestion[] = [];
   let fromDay = 0;
-  if (begin)
-    fromDay = begin.unit === 'week' ? (begin.after ? 7 * begin.n : weekBegins(begin.n, reading)) : begin.n;
+  if (begin) fromDay = begin.unit === 'week' ? dayOfWeek(begin, reading) : begin.n;
   else if (before) {
     if (before.lastDay === undefined) asks.push('begin-not-said');
     fromDay = (before.lastDay ?? before.fromDay) + 1;

@@ -197,6 +197,13 @@ export const phrasings: readonly (readonly [text: string, of: ReadingOf, line: s
   ['0-30 until day 13 from day 14 0-60', knee, '0-13 0/30 | 14- 0/60'],
   ['from day 0 from day 14 0-60', knee, '14- 0/60 [begins-late]'],
   ['0-30 until day 13, after week 2 0-60', knee, '0-13 0/30 | 14- 0/60'],
+  // week 2 may be over on day 13 or on day 20: asked, and the narrower window stays until then
+  ['0-30 from day 0, after week 2 0-60', knee, '0- 0/30 | 21- 0/60 [week-reading]'],
+  ['0-30 from day 0, after week 2 0-60', { ...knee, weeks: 'points' }, '0- 0/30 | 14- 0/60'],
+  ['0-30 from day 0, after week 2 0-60', { ...knee, weeks: 'from-1' }, '0- 0/30 | 14- 0/60'],
+  ['0-30 from day 0, after week 2 0-60', { ...knee, weeks: 'from-0' }, '0- 0/30 | 21- 0/60'],
+  ['0-30 for 2 weeks, after week 2 0-60', knee, '0-13 0/30 | 14- 0/60'],
+  ['0-30 desde el día 0, tras la semana 2 0-60', knee, '0- 0/30 | 21- 0/60 [week-reading]'],
   ['tras 10 dias 0-90', knee, '10- 0/90 [begins-late]'],
   ['0-60 2+ weeks', knee, '0- 0/60 | not: 2+, weeks'],
   ['0-60 for 0 weeks', knee, '0- 0/60 | not: for, 0, weeks'],

@@ -1,12 +1,13 @@
 import type { Language } from '@estribo/core/access';
 import type { FamilyWords } from '@estribo/core/programmes';
 import type { en } from './en';
+import type { familiesEn } from './fitting/families';
 import type { SameShape } from './same-shape';
 
 /** What another language than English brings: fetched when somebody first speaks it here. */
 export interface Spoken {
   messages: SameShape<typeof en>;
-  families: Record<string, FamilyWords>;
+  families: SameShape<typeof familiesEn>;
 }
 
 export const fetchSpoken: Record<Exclude<Language, 'en'>, () => Promise<Spoken>> = {

@@ -1,7 +1,7 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 import { refill, skin, toes } from './shared';
 
-export const ankleWalker: FamilyWords = {
+export const ankleWalker = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
     'ankle-angle': {
@@ -110,4 +110,4 @@ export const ankleWalker: FamilyWords = {
     'toes-warm-moving-felt': toes,
     'capillary-refill': refill,
   },
-};
+} satisfies FamilyWords;

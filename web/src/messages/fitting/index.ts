@@ -3,51 +3,9 @@ import type { FamilyWords, Programme } from '@estribo/core/programmes';
 import { language, named } from '..';
 import { familiesIn } from '../spoken';
 import { en } from '../en';
-import { ankleWalker } from './ankle-walker';
-import {
-  ankleStabiliser,
-  neckCollar,
-  neckTwoPost,
-  spineBackBar,
-  spineBivalve,
-  spinePullTab,
-  spineSternalPad,
-} from './trunk-and-neck';
-import {
-  kneeFunctional,
-  kneeSleeve,
-  unloaderFrame,
-  unloaderOneScrew,
-  unloaderThumbwheel,
-  unloaderTwoScrews,
-  unloaderWrap,
-} from './unloaders';
-import { kneeLigamentFrame } from './knee-ligament-frame';
-import { kneePostop } from './knee-postop';
-import { shoulderSupport } from './shoulder-support';
-import { spineBelt } from './spine-belt';
+import { familiesEn } from './families';
 
-const families: Record<string, FamilyWords> = {
-  'knee-postop': kneePostop,
-  'knee-ligament-frame': kneeLigamentFrame,
-  'spine-belt': spineBelt,
-  'shoulder-support': shoulderSupport,
-  'ankle-walker': ankleWalker,
-  'knee-sleeve': kneeSleeve,
-  'knee-functional': kneeFunctional,
-  'unloader-one-screw': unloaderOneScrew,
-  'unloader-two-screws': unloaderTwoScrews,
-  'unloader-thumbwheel': unloaderThumbwheel,
-  'unloader-wrap': unloaderWrap,
-  'unloader-frame': unloaderFrame,
-  'spine-back-bar': spineBackBar,
-  'spine-pull-tab': spinePullTab,
-  'spine-sternal-pad': spineSternalPad,
-  'spine-bivalve': spineBivalve,
-  'neck-collar': neckCollar,
-  'neck-two-post': neckTwoPost,
-  'ankle-stabiliser': ankleStabiliser,
-};
+const families: Record<string, FamilyWords> = familiesEn;
 
 type Named = Pick<Programme, 'id' | 'base' | 'words'>;
 

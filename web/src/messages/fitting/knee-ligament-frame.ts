@@ -14,7 +14,7 @@ import {
 
 const snug = 'Snug, not over-tight at the thigh; the same pull as the others.';
 
-export const kneeLigamentFrame: FamilyWords = {
+export const kneeLigamentFrame = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
     'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
@@ -89,4 +89,4 @@ export const kneeLigamentFrame: FamilyWords = {
     'fibular-neck-clear': fibularNeck,
     'toes-warm-moving-felt': toes,
   },
-};
+} satisfies FamilyWords;

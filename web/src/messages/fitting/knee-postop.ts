@@ -1,7 +1,7 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 import { atStops, calfNerve, fibularNeck, refill, skin, toes } from './shared';
 
-export const kneePostop: FamilyWords = {
+export const kneePostop = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
     'hinge-stops': { name: 'Stops', how: 'Medial and lateral alike, never outside the order.' },
@@ -121,4 +121,4 @@ export const kneePostop: FamilyWords = {
     'toes-warm-moving-felt': toes,
     'capillary-refill': refill,
   },
-};
+} satisfies FamilyWords;

@@ -1,7 +1,7 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 import { refill, skin } from './shared';
 
-export const shoulderSupport: FamilyWords = {
+export const shoulderSupport = {
   parts: {
     'arm-sleeve': 'Sleeve',
     'joint-pad': 'Pad',
@@ -66,4 +66,4 @@ export const shoulderSupport: FamilyWords = {
       fix: 'Open the straps now and look again; call a physician if it stays.',
     },
   },
-};
+} satisfies FamilyWords;

@@ -1,7 +1,7 @@
 import type { FamilyWords } from '@estribo/core/programmes';
 import { panelWork, skin } from './shared';
 
-export const spineBelt: FamilyWords = {
+export const spineBelt = {
   lists: {
     'lying-log-roll': 'Lying, by log-roll',
     'seated-alone': 'Alone, seated at the couch’s edge',
@@ -112,4 +112,4 @@ export const spineBelt: FamilyWords = {
       fix: 'Both pulls a little looser; then the edges.',
     },
   },
-};
+} satisfies FamilyWords;

@@ -25,7 +25,7 @@ const ends = {
   places: { right: 'right end', left: 'left end' },
 };
 
-export const spineBackBar: FamilyWords = {
+export const spineBackBar = {
   settings: {
     'bar-on-mark': {
       name: 'Bar on its mark',
@@ -146,9 +146,9 @@ export const spineBackBar: FamilyWords = {
       fix: 'Shoulder straps again, both alike.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const spinePullTab: FamilyWords = {
+export const spinePullTab = {
   lists: { 'belt-and-shoulders': 'Belt, then shoulder straps', 'taking-off': 'Taking it off' },
   settings: {
     'belt-ends': ends,
@@ -227,9 +227,9 @@ export const spinePullTab: FamilyWords = {
       fix: 'Both pulls a little looser; then the edges.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const spineSternalPad: FamilyWords = {
+export const spineSternalPad = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   settings: {
     'two-belts': {
@@ -310,9 +310,9 @@ export const spineSternalPad: FamilyWords = {
       fix: 'Compression a little looser; under-arm option; then its edges.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const spineBivalve: FamilyWords = {
+export const spineBivalve = {
   settings: {
     'level-over-the-crests': {
       name: 'Level over the iliac crests',
@@ -448,7 +448,7 @@ export const spineBivalve: FamilyWords = {
       caution: 'Off the body: the skin under a rigid trunk brace is not seen.',
     },
   },
-};
+} satisfies FamilyWords;
 
 const headHeld = {
   name: 'Head held in line',
@@ -490,7 +490,7 @@ const pressed = {
   fix: 'Pads centred again; the edge bent off.',
 };
 
-export const neckCollar: FamilyWords = {
+export const neckCollar = {
   settings: {
     'neck-neutral': {
       name: 'Neck in the collar',
@@ -565,9 +565,9 @@ export const neckCollar: FamilyWords = {
       how: 'The front half’s edges bent to the neck before it goes under the chin.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const neckTwoPost: FamilyWords = {
+export const neckTwoPost = {
   lists: { 'putting-on': 'Put on', 'opened-in-line': openedName },
   settings: {
     'chin-dial': {
@@ -657,9 +657,9 @@ export const neckTwoPost: FamilyWords = {
       hold: 'Freed, left to settle, fastened.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const ankleStabiliser: FamilyWords = {
+export const ankleStabiliser = {
   settings: {
     'side-sign': {
       name: 'Side',
@@ -725,4 +725,4 @@ export const ankleStabiliser: FamilyWords = {
       how: 'The foot lifted: where the tongue’s edge cuts in it is bent away from the shin.',
     },
   },
-};
+} satisfies FamilyWords;

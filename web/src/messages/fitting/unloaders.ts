@@ -41,7 +41,7 @@ const strapsStay = {
   name: 'Straps stay as they are',
   hold: 'From now on it is opened and closed by its buckles only.',
 };
-const sixStrapSteps: FamilyWords['steps'] = {
+const sixStrapSteps = {
   'open-all': {
     name: 'Open all straps',
     hold: 'Every hook folded back on its own strap. Knee about 30 degrees, foot flat.',
@@ -65,7 +65,7 @@ const sixStrapSteps: FamilyWords['steps'] = {
     name: 'Five minutes’ warm-up',
     hold: 'Then seated at 30 degrees: each strap loosened and tightened in order.',
   },
-};
+} satisfies FamilyWords['steps'];
 const top = 'the top of the kneecap';
 const legChecks = {
   'not-twisted': square,
@@ -74,7 +74,7 @@ const legChecks = {
   'toes-warm-moving-felt': toes,
   'capillary-refill': refill,
 };
-const sixStrapChecks: FamilyWords['checks'] = {
+const sixStrapChecks = {
   ...hingeChecks('a line across the top of the kneecap', ''),
   'cuffs-flat': {
     name: 'Cuffs lie flat',
@@ -87,11 +87,11 @@ const sixStrapChecks: FamilyWords['checks'] = {
     fix: 'Loosen and tighten again from strap 1, all with the same pull.',
   },
   ...legChecks,
-};
+} satisfies FamilyWords['checks'];
 const onceWalked = {
   first: 'it went on, was walked in for five minutes and every strap closed at its length.',
 };
-const upright: FamilyWords['checks'] = {
+const upright = {
   ...hingeChecks(top, 'Slightly behind it.'),
   'thigh-not-tight': {
     name: 'Not over-tight at the thigh',
@@ -100,10 +100,10 @@ const upright: FamilyWords['checks'] = {
   },
   'gentle-pressure-only': gentlePressure,
   ...legChecks,
-};
+} satisfies FamilyWords['checks'];
 const cuffs = { 'cuff-thigh': 'Thigh cuff', 'cuff-shin': 'Tibial cuff', 'upright-lateral': 'Upright' };
 
-export const kneeSleeve: FamilyWords = {
+export const kneeSleeve = {
   lists: { 'putting-on': 'Put on', 'taking-off': 'Taking it off' },
   parts: {
     sleeve: 'Sleeve',
@@ -152,9 +152,9 @@ export const kneeSleeve: FamilyWords = {
     shape: 'A sleeve has nothing to bend, mould or trim.',
     set: 'A sleeve has neither stops nor anything else to set: its pad lies where it is drawn to.',
   },
-};
+} satisfies FamilyWords;
 
-export const kneeFunctional: FamilyWords = {
+export const kneeFunctional = {
   lists: { ...offLists, general: 'General, and for the front cruciate' },
   settings: stops(
     'It comes with 10-degree extension stops screwed in. Medial and lateral identical, never outside the order.',
@@ -181,9 +181,9 @@ export const kneeFunctional: FamilyWords = {
       fix: 'Cut the strap pad, shorten the strap from its hook end, close once more.',
     },
   },
-};
+} satisfies FamilyWords;
 
-export const unloaderOneScrew: FamilyWords = {
+export const unloaderOneScrew = {
   lists: { ...offLists, 'putting-on': 'Put on' },
   checks: {
     ...upright,
@@ -232,9 +232,9 @@ export const unloaderOneScrew: FamilyWords = {
       caution: tooMuch,
     },
   },
-};
+} satisfies FamilyWords;
 
-export const unloaderTwoScrews: FamilyWords = {
+export const unloaderTwoScrews = {
   lists: { ...offLists, 'putting-on': 'Put on' },
   checks: {
     ...upright,
@@ -283,9 +283,9 @@ export const unloaderTwoScrews: FamilyWords = {
       caution: tooMuch,
     },
   },
-};
+} satisfies FamilyWords;
 
-export const unloaderThumbwheel: FamilyWords = {
+export const unloaderThumbwheel = {
   lists: { ...offLists, 'putting-on': 'Put on' },
   checks: {
     ...sixStrapChecks,
@@ -323,9 +323,9 @@ export const unloaderThumbwheel: FamilyWords = {
       caution: tooMuch,
     },
   },
-};
+} satisfies FamilyWords;
 
-export const unloaderWrap: FamilyWords = {
+export const unloaderWrap = {
   lists: { ...offLists, 'putting-on': 'Put on' },
   checks: {
     'no-creases': {
@@ -376,9 +376,9 @@ export const unloaderWrap: FamilyWords = {
       caution: tooMuch,
     },
   },
-};
+} satisfies FamilyWords;
 
-export const unloaderFrame: FamilyWords = {
+export const unloaderFrame = {
   lists: { ...offLists, 'putting-on': 'Put on' },
   checks: {
     ...hingeChecks('the kneecap’s upper edge', 'Pressed back, behind it.'),
@@ -436,4 +436,4 @@ export const unloaderFrame: FamilyWords = {
       caution: tooMuch,
     },
   },
-};
+} satisfies FamilyWords;

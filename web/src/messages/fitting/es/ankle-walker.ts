@@ -1,7 +1,8 @@
-import type { FamilyWords } from '@estribo/core/programmes';
+import type { SameShape } from '../../same-shape';
+import type { familiesEn } from '../families';
 import { refill, skin, toes } from './shared';
 
-export const ankleWalker: FamilyWords = {
+export const ankleWalker: SameShape<(typeof familiesEn)['ankle-walker']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'ankle-angle': {

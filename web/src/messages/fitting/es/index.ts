@@ -1,4 +1,5 @@
-import type { FamilyWords } from '@estribo/core/programmes';
+import type { SameShape } from '../../same-shape';
+import type { familiesEn } from '../families';
 import { ankleWalker } from './ankle-walker';
 import { kneeLigamentFrame } from './knee-ligament-frame';
 import {
@@ -24,7 +25,7 @@ import {
 } from './unloaders';
 
 /** Las familias, todas enteras en español. */
-export const familiesEs: Record<string, FamilyWords> = {
+export const familiesEs: SameShape<typeof familiesEn> = {
   'knee-ligament-frame': kneeLigamentFrame,
   'ankle-walker': ankleWalker,
   'knee-postop': kneePostop,

@@ -1,9 +1,10 @@
-import type { FamilyWords } from '@estribo/core/programmes';
+import type { SameShape } from '../../same-shape';
+import type { familiesEn } from '../families';
 import { calfNerve, fibularNeck, skin, toes } from './shared';
 
 const snug = 'Firme, sin apretar de más en el muslo; la misma tensión que las demás.';
 
-export const kneeLigamentFrame: FamilyWords = {
+export const kneeLigamentFrame: SameShape<(typeof familiesEn)['knee-ligament-frame']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'hinge-stops': { name: 'Topes', how: 'Medial y lateral iguales, nunca fuera de lo prescrito.' },

@@ -1,4 +1,6 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import type { SameShape } from '../../same-shape';
+import type { familiesEn } from '../families';
 import { cutOnce, panelWork, refill, skin, toes } from './shared';
 
 const inLine =
@@ -42,7 +44,7 @@ const pullApart = {
   hold: 'Hasta que no quede tensión: listo para la próxima vez.',
 };
 
-export const spineBackBar: FamilyWords = {
+export const spineBackBar: SameShape<(typeof familiesEn)['spine-back-bar']> = {
   lists: {
     'putting-on': 'Poner, ante un espejo',
     'before-a-mirror': 'A solas, ante un espejo',
@@ -171,7 +173,7 @@ export const spineBackBar: FamilyWords = {
   },
 };
 
-export const spineBelt: FamilyWords = {
+export const spineBelt: SameShape<(typeof familiesEn)['spine-belt']> = {
   lists: {
     'lying-log-roll': 'Tumbado, rodando en bloque',
     'seated-alone': 'A solas, sentado al borde de la camilla',
@@ -274,7 +276,7 @@ export const spineBelt: FamilyWords = {
   },
 };
 
-export const spinePullTab: FamilyWords = {
+export const spinePullTab: SameShape<(typeof familiesEn)['spine-pull-tab']> = {
   lists: { 'belt-and-shoulders': 'El cinturón, luego las cinchas de hombro', 'taking-off': 'Quitar' },
   settings: {
     'belt-ends': ends,
@@ -350,7 +352,7 @@ export const spinePullTab: FamilyWords = {
   },
 };
 
-export const spineSternalPad: FamilyWords = {
+export const spineSternalPad: SameShape<(typeof familiesEn)['spine-sternal-pad']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'two-belts': {
@@ -436,7 +438,7 @@ export const spineSternalPad: FamilyWords = {
   },
 };
 
-export const spineBivalve: FamilyWords = {
+export const spineBivalve: SameShape<(typeof familiesEn)['spine-bivalve']> = {
   lists: {
     'lying-log-roll': 'Tumbado, rodando en bloque',
     'seated-secured': 'Sentado, con la columna asegurada',
@@ -631,7 +633,7 @@ const pressed = {
   fix: 'Centre otra vez las almohadillas; aparte el borde.',
 };
 
-export const neckCollar: FamilyWords = {
+export const neckCollar: SameShape<(typeof familiesEn)['neck-collar']> = {
   lists: { 'putting-on': 'Poner, en línea', 'opened-in-line': openedName },
   settings: {
     'neck-neutral': {
@@ -714,7 +716,7 @@ export const neckCollar: FamilyWords = {
   },
 };
 
-export const neckTwoPost: FamilyWords = {
+export const neckTwoPost: SameShape<(typeof familiesEn)['neck-two-post']> = {
   lists: { 'putting-on': 'Poner, en línea', 'opened-in-line': openedName },
   settings: {
     'chin-dial': {
@@ -807,7 +809,7 @@ export const neckTwoPost: FamilyWords = {
   },
 };
 
-export const shoulderSupport: FamilyWords = {
+export const shoulderSupport: SameShape<(typeof familiesEn)['shoulder-support']> = {
   lists: { 'with-help': 'Con ayuda', alone: 'A solas', 'taking-off': 'Quitar' },
   notNeeded: {
     set: 'No se ajusta nada: sus cinchas se tensan cada vez.',
@@ -871,7 +873,7 @@ export const shoulderSupport: FamilyWords = {
   },
 };
 
-export const ankleStabiliser: FamilyWords = {
+export const ankleStabiliser: SameShape<(typeof familiesEn)['ankle-stabiliser']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'side-sign': {

@@ -1,4 +1,6 @@
 import type { FamilyWords } from '@estribo/core/programmes';
+import type { SameShape } from '../../same-shape';
+import type { familiesEn } from '../families';
 import {
   atStops,
   benchWork,
@@ -42,7 +44,7 @@ const strapsStay = {
 };
 const correct = (hold: string) => ({ name: 'Corregir', hold, caution: tooMuch });
 
-const sixStrapSteps: FamilyWords['steps'] = {
+const sixStrapSteps = {
   'open-all': {
     name: 'Abrir todas las cinchas',
     hold: 'Cada gancho doblado sobre su propia cincha. Rodilla a unos 30 grados, pie plano.',
@@ -69,8 +71,8 @@ const sixStrapSteps: FamilyWords['steps'] = {
     name: 'Cinco minutos de calentamiento',
     hold: 'Después sentado a 30 grados: cada cincha aflojada y apretada en orden.',
   },
-};
-const sixStrapChecks: FamilyWords['checks'] = {
+} satisfies FamilyWords['steps'];
+const sixStrapChecks = {
   ...hingeChecks('una línea por lo alto de la rótula', ''),
   'cuffs-flat': {
     name: 'Los manguitos asientan planos',
@@ -83,8 +85,8 @@ const sixStrapChecks: FamilyWords['checks'] = {
     fix: 'Afloje y apriete de nuevo desde la cincha 1, todas con la misma tensión.',
   },
   ...legChecks,
-};
-const upright: FamilyWords['checks'] = {
+} satisfies FamilyWords['checks'];
+const upright = {
   ...hingeChecks('lo alto de la rótula', 'Un poco por detrás.'),
   'thigh-not-tight': {
     name: 'Sin apretar de más en el muslo',
@@ -93,7 +95,7 @@ const upright: FamilyWords['checks'] = {
   },
   'gentle-pressure-only': gentlePressure,
   ...legChecks,
-};
+} satisfies FamilyWords['checks'];
 const single = {
   'cuff-thigh': 'Manguito del muslo',
   'cuff-shin': 'Manguito tibial',
@@ -103,7 +105,7 @@ const single = {
   ...straps(4),
 };
 
-export const kneeSleeve: FamilyWords = {
+export const kneeSleeve: SameShape<(typeof familiesEn)['knee-sleeve']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   notNeeded: {
     shape: 'Una rodillera no tiene nada que doblar, moldear ni recortar.',
@@ -163,7 +165,7 @@ export const kneeSleeve: FamilyWords = {
   },
 };
 
-export const kneeFunctional: FamilyWords = {
+export const kneeFunctional: SameShape<(typeof familiesEn)['knee-functional']> = {
   lists: { ...offLists, general: 'General, y para el cruzado anterior' },
   settings: stops(
     'Viene con topes de extensión de 10 grados atornillados. Medial y lateral idénticos, nunca fuera de lo prescrito.',
@@ -193,7 +195,7 @@ export const kneeFunctional: FamilyWords = {
   },
 };
 
-export const unloaderOneScrew: FamilyWords = {
+export const unloaderOneScrew: SameShape<(typeof familiesEn)['unloader-one-screw']> = {
   lists: putOn,
   settings: {
     ...stops(oneHinge),
@@ -242,7 +244,7 @@ export const unloaderOneScrew: FamilyWords = {
   },
 };
 
-export const unloaderTwoScrews: FamilyWords = {
+export const unloaderTwoScrews: SameShape<(typeof familiesEn)['unloader-two-screws']> = {
   lists: putOn,
   settings: {
     ...stops(oneHinge),
@@ -291,7 +293,7 @@ export const unloaderTwoScrews: FamilyWords = {
   },
 };
 
-export const unloaderThumbwheel: FamilyWords = {
+export const unloaderThumbwheel: SameShape<(typeof familiesEn)['unloader-thumbwheel']> = {
   lists: putOn,
   settings: {
     ...stops(onOrder),
@@ -327,7 +329,7 @@ export const unloaderThumbwheel: FamilyWords = {
   },
 };
 
-export const unloaderWrap: FamilyWords = {
+export const unloaderWrap: SameShape<(typeof familiesEn)['unloader-wrap']> = {
   lists: putOn,
   settings: {
     ...stops(onOrder),
@@ -383,7 +385,7 @@ export const unloaderWrap: FamilyWords = {
   },
 };
 
-export const unloaderFrame: FamilyWords = {
+export const unloaderFrame: SameShape<(typeof familiesEn)['unloader-frame']> = {
   lists: putOn,
   settings: {
     ...stops(
@@ -452,7 +454,7 @@ export const unloaderFrame: FamilyWords = {
   },
 };
 
-export const kneePostop: FamilyWords = {
+export const kneePostop: SameShape<(typeof familiesEn)['knee-postop']> = {
   lists: { 'putting-on': 'Poner', 'taking-off': 'Quitar' },
   settings: {
     'hinge-stops': { name: 'Topes', how: 'Medial y lateral iguales, nunca fuera de lo prescrito.' },

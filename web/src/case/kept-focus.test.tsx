@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useRef, useState } from 'react';
 import { useKeptFocus } from './kept-focus';
@@ -35,6 +35,12 @@ function Stage({ after, field = '' }: { after: 'a button' | 'nothing'; field?: s
     </main>
   );
 }
+
+/** After all that was begun until now has waited as long as it will, and what follows from it. */
+async function longAfterwards(): Promise<void> {
+  await act(() => jest.advanceTimersByTimeAsync(60_000));
+}
+afterEach(() => jest.useRealTimers());
 
 test.each([
   // what follows the place that was left comes before an empty field above it
@@ -86,13 +92,14 @@ test('where the next thing comes late the heading stands in for it, and hands th
 });
 
 test('whoever has gone on from the heading by themselves is not called back', async () => {
-  const user = userEvent.setup();
+  jest.useFakeTimers();
+  const user = userEvent.setup({ advanceTimers: (ms) => jest.advanceTimersByTime(ms) });
   render(<Slow />);
   await user.click(screen.getByRole('button', { name: 'Choose' }));
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('heading')));
   await user.keyboard('{ArrowDown}');
   await screen.findByRole('button', { name: 'Fitted' });
-  await new Promise((resolve) => setTimeout(resolve, 100));
+  await longAfterwards();
   expect(document.activeElement).toBe(screen.getByRole('heading'));
 });
 
@@ -106,8 +113,9 @@ test('a focus outside the stage is left where it is when the stage changes', asy
   const { rerender } = render(at(true));
   await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('heading')));
   screen.getByRole('button', { name: 'Bench' }).focus();
+  jest.useFakeTimers();
   rerender(at(false));
-  await new Promise((resolve) => setTimeout(resolve, 400));
+  await longAfterwards();
   expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Bench' }));
 });
 
@@ -122,9 +130,11 @@ test('a heading that comes late, or another in its place, has the focus all the 
       </main>
     );
   }
+  jest.useFakeTimers();
   const { rerender } = render(<Late heading={undefined} />);
-  await new Promise((resolve) => setTimeout(resolve, 400));
+  await longAfterwards();
   expect(document.activeElement).toBe(document.body);
+  jest.useRealTimers();
   rerender(<Late heading="One moment" />);
   await waitFor(() => expect(document.activeElement).toBe(screen.getByText('One moment')));
   rerender(<Late heading="May this be fitted today?" />);

@@ -25,6 +25,24 @@ function strappedTo(step: string) {
   return log;
 }
 
+/** The clock of the walk is the test's to move; what fingers and screens wait for goes on by itself. */
+const startClock = () =>
+  jest.useFakeTimers({
+    now: new Date('2026-11-24T10:00:00Z'),
+    doNotFake: [
+      'setTimeout',
+      'clearTimeout',
+      'setImmediate',
+      'clearImmediate',
+      'queueMicrotask',
+      'nextTick',
+      'performance',
+      'requestAnimationFrame',
+      'cancelAnimationFrame',
+    ],
+  });
+afterEach(() => jest.useRealTimers());
+
 test('one strap at a time: posture and what to hold stand large, and the figure shows the number', async () => {
   const { user, written, figure } = await showStage(StrapStage, strappedTo('strap-2'));
   expect(screen.getByText('Knee 45°')).toBeTruthy();
@@ -47,33 +65,28 @@ test('strap 5 carries the caution of the fibular neck', async () => {
 });
 
 test('the walk runs on a clock, and what it was is recorded: time and drop', async () => {
-  const began = Date.now();
-  const now = jest.spyOn(Date, 'now').mockReturnValue(began);
+  startClock();
   const { user, written } = await showStage(StrapStage, strappedTo('settling-walk'));
   expect(screen.getByRole('timer').textContent).toBe('5:00');
   await user.click(screen.getByRole('button', { name: /Start the walk/ }));
   expect(screen.getByText(/The walk is to last 5 minutes/)).toBeTruthy();
-  now.mockReturnValue(began + 4 * 60_000 + 30_000);
-  await act(() => new Promise((resolve) => setTimeout(resolve, 600)));
+  act(() => void jest.advanceTimersByTime(4 * 60_000 + 30_000));
   expect(screen.getByRole('timer').textContent).toBe('0:30');
   await user.type(screen.getByLabelText('Dropped by (may stay empty)'), '0,4 cm{Enter}');
   expect(written[0]!.body).toEqual({ step: 'settling-walk', pass: 1, minutes: 4.5, dropped: 4 });
   expect(screen.getByText(/Second tightening: re-tighten/)).toBeTruthy();
-  now.mockRestore();
 });
 
 test('a walk that was started goes on when something else is written and the page is loaded again', async () => {
-  const began = Date.now();
-  const now = jest.spyOn(Date, 'now').mockReturnValue(began);
+  startClock();
   const log = strappedTo('settling-walk');
   const { user, leave } = await showStage(StrapStage, log);
   await user.click(screen.getByRole('button', { name: /Start the walk/ }));
   leave();
   log.looked();
-  now.mockReturnValue(began + 60_000);
+  jest.advanceTimersByTime(60_000);
   await showStage(StrapStage, log, { keepsDrafts: true });
   expect(screen.getByRole('timer').textContent).toBe('4:00');
-  now.mockRestore();
 });
 
 test('what the brace dropped by is said in inches where inches are read', async () => {

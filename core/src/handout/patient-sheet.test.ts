@@ -144,12 +144,13 @@ test('an order that what is fitted exceeds, and what was missing at the signatur
   expect(callReasonsOf(urgent)[0]).toBe('order');
   expect(
     callReasonsOf([
-      { kind: 'family-safety' },
-      { kind: 'danger' },
-      { kind: 'not-set' },
-      { kind: 'signed-fail' },
+      { kind: 'danger', level: 'emergency' },
+      ...['family-safety', 'danger', 'not-set', 'signed-fail'].map((kind) => ({
+        kind,
+        level: 'today' as const,
+      })),
     ]),
-  ).toEqual(['again', 'sign', 'failed']);
+  ).toEqual(['now', 'again', 'sign', 'failed']);
 });
 
 test.each([

@@ -26,8 +26,8 @@ export interface HomePhase {
   wedges?: number;
 }
 
-/** Why a patient is to call first, in a patient's terms: a sign, an order that is not carried out, a failed check, anything else. */
-export type CallReason = 'sign' | 'order' | 'failed' | 'again';
+/** Why a patient is to call first, in a patient's terms: a sign, at once or today, an order not carried out, a failed check, anything else. */
+export type CallReason = 'now' | 'sign' | 'order' | 'failed' | 'again';
 
 const callReasons: Partial<Record<string, CallReason>> = {
   danger: 'sign',
@@ -43,8 +43,10 @@ const callReasons: Partial<Record<string, CallReason>> = {
 };
 
 /** Why a patient is to call first, each reason once and in the order of the findings, which are for staff to read. */
-export const callReasonsOf = (urgent: readonly Pick<CaseFinding, 'kind'>[]): CallReason[] => [
-  ...new Set(urgent.map(({ kind }) => callReasons[kind] ?? 'again')),
+export const callReasonsOf = (urgent: readonly Pick<CaseFinding, 'kind' | 'level'>[]): CallReason[] => [
+  ...new Set(
+    urgent.map(({ kind, level }) => (level === 'emergency' ? 'now' : (callReasons[kind] ?? 'again'))),
+  ),
 ];
 
 export interface PatientSheet {

@@ -64,6 +64,7 @@ export const wearingMessages = {
     driving: { 'never-in-it': 'Do not drive in this brace.', ask: 'Driving: ask your doctor first.' },
     callFirst: 'Call us before you go on.',
     call: {
+      now: 'You have a sign that a doctor must look at now.',
       sign: 'You have a sign that a doctor must look at today.',
       order: 'Your brace is not yet set as your doctor ordered.',
       failed: 'Your brace did not pass our checks. We must put it right first.',

@@ -65,6 +65,7 @@ export const wearingMessages: SameShape<typeof wearingMessagesEn> = {
     driving: { 'never-in-it': 'No conduzca con esta ortesis.', ask: 'Conducir: pregunte antes a su médico.' },
     callFirst: 'Llámenos antes de seguir.',
     call: {
+      now: 'Tiene un signo que un médico debe ver ahora.',
       sign: 'Tiene un signo que un médico debe ver hoy.',
       order: 'La ortesis aún no está como la prescribió su médico.',
       failed: 'La ortesis no pasó la comprobación. Antes hay que corregirla.',

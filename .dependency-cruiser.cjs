@@ -92,7 +92,9 @@ module.exports = {
       comment: 'Files of words import nothing but the shape that holds for every language.',
       severity: 'error',
       from: { path: '^web/src/([^/]+/messages|messages/common)/' },
-      to: { pathNot: ['^web/src/messages/same-shape\\.ts$', '^web/src/([^/]+/messages|messages/common)/en\\.ts$'] },
+      to: {
+        pathNot: ['^web/src/messages/same-shape\\.ts$', '^web/src/([^/]+/messages|messages/common)/en\\.ts$'],
+      },
     },
     {
       name: 'web-folder-has-a-floor',

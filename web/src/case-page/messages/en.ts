@@ -104,7 +104,7 @@ export const casePageMessages = {
     noteDo: 'Keep the note',
     notes: 'Notes',
     label: 'What stands on the label',
-    labelHow: 'So that the brace is found again when its maker calls it back.',
+    labelHow: 'So the brace can be traced if its maker recalls it.',
     serial: 'Serial number',
     lot: 'Lot',
     labelDo: 'Keep the label',

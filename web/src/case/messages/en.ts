@@ -11,7 +11,7 @@ export const caseMessages = {
     newest: 'There is no newer one.',
     newer: 'There is a newer one: family version {{family}}, model version {{model}}.',
     move: 'Move this case to the newest',
-    what: 'Readings stay as they are. Size, stops and checks are computed anew, and say where they would differ now.',
+    what: 'Readings stay as they are. Size, stops and checks are computed again and show where they differ.',
   },
   calls: {
     emergency: 'Emergency: {{number}}',

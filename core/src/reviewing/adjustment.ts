@@ -9,7 +9,9 @@ import {
   type WantedBy,
 } from '../setting';
 
-export type SkinFinding = 'clear' | 'fades-within-30-min' | 'stays-red' | 'broken';
+/** How skin was found, from well to worst. */
+export const skinStates = ['clear', 'fades-within-30-min', 'stays-red', 'broken'] as const;
+export type SkinFinding = (typeof skinStates)[number];
 
 /** What a review found besides motion and girths. */
 export interface ReviewFinding {

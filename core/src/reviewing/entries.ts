@@ -1,3 +1,4 @@
+import { skinStates } from './adjustment';
 import { body, finite, oneOf, text, whole, kind } from '../record';
 
 export const reviewFound = kind('review.found', {
@@ -5,7 +6,7 @@ export const reviewFound = kind('review.found', {
   stages: ['review'],
   permission: 'reviewing.write',
   body: body({
-    skin: oneOf('clear', 'fades-within-30-min', 'stays-red', 'broken').required(),
+    skin: oneOf(...skinStates).required(),
     pain: whole().min(0).max(10).required(),
     /** worn a day on average */
     hours: finite().min(0).max(24),

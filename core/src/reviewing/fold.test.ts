@@ -125,3 +125,45 @@ test('a motion is told by its step, mode and side; the limited one has no step, 
     { step: 'sway', mode: 'passive', extension: -5, flexion: 25 },
   ]);
 });
+
+describe('a visit and a telephone call on one day', () => {
+  const found = (skin: 'clear' | 'stays-red', pain: number, by?: 'telephone') =>
+    written(reviewFound, { skin, pain, ...(by ? { by } : {}) }, at('2026-11-25'));
+  const ofDay = (...reviews: ReturnType<typeof found>[]) =>
+    foldReviewing(testRecord(...reviews), 'left', '2026-11-10', measuring, [], undefined).visits.map(
+      (visit) => visit.found,
+    );
+
+  test.each([
+    [
+      'a call with nothing new leaves the visit',
+      [found('clear', 2), found('clear', 1, 'telephone')],
+      { skin: 'clear', pain: 2 },
+    ],
+    [
+      'a call does not take back what was seen',
+      [found('stays-red', 2), found('clear', 1, 'telephone')],
+      { skin: 'stays-red', pain: 2 },
+    ],
+    [
+      'worse skin told counts',
+      [found('clear', 2), found('stays-red', 2, 'telephone')],
+      { skin: 'stays-red', pain: 2, by: 'telephone' },
+    ],
+    [
+      'more pain told counts',
+      [found('clear', 2), found('clear', 8, 'telephone')],
+      { skin: 'clear', pain: 8, by: 'telephone' },
+    ],
+    [
+      'a visit after a call counts',
+      [found('stays-red', 5, 'telephone'), found('clear', 1)],
+      { skin: 'clear', pain: 1 },
+    ],
+    [
+      'of calls the last counts',
+      [found('stays-red', 5, 'telephone'), found('clear', 1, 'telephone')],
+      { skin: 'clear', pain: 1, by: 'telephone' },
+    ],
+  ])('%s', (_, reviews, counts) => expect(ofDay(...reviews)).toEqual([counts]));
+});

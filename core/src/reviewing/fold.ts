@@ -4,7 +4,7 @@ import type { ClinicDay } from '../calendar';
 import { measureRead, motionTested, type MeasuringState } from '../measuring';
 import type { BodyIn, LiveRecord, Recorded } from '../record';
 import { meanAndDeviation } from '../statistics';
-import type { ReviewFinding } from './adjustment';
+import { skinStates, type ReviewFinding } from './adjustment';
 import type { VisitFigures, VisitMotion } from './changes';
 import { reviewFound } from './entries';
 import type { Followed } from './followed';
@@ -62,7 +62,7 @@ export function foldReviewing(
         day,
         motions: visitMotions(tested.get(day) ?? [], side, limited),
         girths: visitGirths(read.get(day) ?? [], side),
-        ...visitFinding(found.get(day)?.at(-1)),
+        ...visitFinding(foundOn(found.get(day) ?? [])),
       }))
       .filter((visit) => 'found' in visit || visit.motions.length > 0 || Object.keys(visit.girths).length > 0)
       .sort((a, b) => a.day.localeCompare(b.day)),
@@ -102,6 +102,22 @@ const visitGirths = (
       ),
     ].map(([step, taken]) => [step, meanAndDeviation(taken.map(({ body }) => body.value))!.mean]),
   );
+
+/**
+ * What counts of a day's reviews: the last one at which the patient was seen, unless a telephone call after it brought worse news;
+ * where nobody was seen, the last call.
+ */
+function foundOn(
+  reviews: readonly Recorded<BodyIn<typeof reviewFound>>[],
+): Recorded<BodyIn<typeof reviewFound>> | undefined {
+  const last = reviews.at(-1);
+  const seen = reviews.findLast(({ body }) => body.by !== 'telephone');
+  if (!last || !seen) return last;
+  const isWorse =
+    skinStates.indexOf(last.body.skin) > skinStates.indexOf(seen.body.skin) ||
+    last.body.pain > seen.body.pain;
+  return isWorse ? last : seen;
+}
 
 function visitFinding(
   found: Recorded<BodyIn<typeof reviewFound>> | undefined,

@@ -91,9 +91,12 @@ module.exports = {
       name: 'words-are-words',
       comment: 'Files of words import nothing but the shape that holds for every language.',
       severity: 'error',
-      from: { path: '^web/src/([^/]+/messages|messages/common)/' },
+      from: { path: '^web/src/([^/]+/messages|messages/everywhere)/' },
       to: {
-        pathNot: ['^web/src/messages/same-shape\\.ts$', '^web/src/([^/]+/messages|messages/common)/en\\.ts$'],
+        pathNot: [
+          '^web/src/messages/same-shape\\.ts$',
+          '^web/src/([^/]+/messages|messages/everywhere)/en\\.ts$',
+        ],
       },
     },
     {

@@ -117,6 +117,7 @@ export function patientSheet(
 ): PatientSheet {
   const order = state.order?.order;
   const isProtective = order?.protective ?? true;
+  const isHelpless = needsCarer(state, day, born);
   const list = listAtHome(state);
   const off = state.strapping.others.find(({ purpose }) => purpose === 'off');
   const region = regionOf(state);
@@ -127,7 +128,7 @@ export function patientSheet(
       list === undefined || byStaff(list)
         ? { by: 'staff' }
         : {
-            by: needsCarer(state, day, born) ? 'carer' : holderOf(list),
+            by: isHelpless ? 'carer' : holderOf(list),
             list,
             steps: runSequence({ id: list.id, steps: list.steps }, [], {
               facts: state.facts,
@@ -136,9 +137,7 @@ export function patientSheet(
           },
     off:
       off &&
-      (byStaff(off) || isStaff
-        ? { by: 'staff' }
-        : { by: needsCarer(state, day, born) ? 'carer' : holderOf(off), list: off }),
+      (byStaff(off) || isStaff ? { by: 'staff' } : { by: isHelpless ? 'carer' : holderOf(off), list: off }),
     phases: order ? phasesAtHome(state, order, day) : [],
     ordered: order?.wearing,
     // what is ordered goes before what is usual: nothing is said of nights, and nothing at all where the brace protects

@@ -1,7 +1,7 @@
 import { problems, type ProblemCode } from '@estribo/core/answers';
 import { faultSays } from '@estribo/core/faults';
 import { enFamilies } from './en-families';
-import { commonMessages } from './common/en';
+import { everywhereMessages } from './everywhere/en';
 import { frameMessages } from '../frame/messages/en';
 import { visitsMessages } from '../visits/messages/en';
 import { peopleMessages } from '../people/messages/en';
@@ -31,7 +31,7 @@ const refusals = Object.fromEntries(
 /** Everything the interface says, in English. Another language is another pair of files of this shape. */
 export const en = {
   ...enFamilies,
-  ...commonMessages,
+  ...everywhereMessages,
   ...frameMessages,
   ...visitsMessages,
   ...peopleMessages,

@@ -2,7 +2,7 @@ import type { en } from './en';
 import { esFamilies } from './es-families';
 import { faults } from './es-faults';
 import type { SameShape } from './same-shape';
-import { commonMessages } from './common/es';
+import { everywhereMessages } from './everywhere/es';
 import { frameMessages } from '../frame/messages/es';
 import { visitsMessages } from '../visits/messages/es';
 import { peopleMessages } from '../people/messages/es';
@@ -28,7 +28,7 @@ import { clinicMessages } from '../clinic/messages/es';
 /** Todo lo que dice la interfaz, en español: el mismo esquema que en.ts, y el tipo lo exige. */
 export const es: SameShape<typeof en> = {
   ...esFamilies,
-  ...commonMessages,
+  ...everywhereMessages,
   ...frameMessages,
   ...visitsMessages,
   ...peopleMessages,

@@ -1,8 +1,8 @@
 import type { SameShape } from '../same-shape';
-import type { commonMessages as commonMessagesEn } from './en';
+import type { everywhereMessages as everywhereMessagesEn } from './en';
 
 /** The same in Spanish. */
-export const commonMessages: SameShape<typeof commonMessagesEn> = {
+export const everywhereMessages: SameShape<typeof everywhereMessagesEn> = {
   refusedField: '{{name}}: {{said}}.',
   entryForm: { refused: 'Así no se puede registrar: {{why}}' },
   bounds: {

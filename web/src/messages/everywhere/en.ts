@@ -1,5 +1,5 @@
 /** What is said in many places, in English. */
-export const commonMessages = {
+export const everywhereMessages = {
   refusedField: '{{name}} {{said}}.',
   entryForm: { refused: 'This cannot be recorded as it is: {{why}}' },
   bounds: {
